@@ -1,0 +1,97 @@
+package app.korvel.core.measure;
+
+import java.math.BigDecimal;
+
+/** What the product accepts for a number, in one table: both ends are accepted. */
+public enum Limit {
+  /** Age in whole years. */
+  AGE(6, 110, "years"),
+  /** Heart rate at rest. */
+  RESTING(25, 150, "bpm"),
+  /** Maximum heart rate, measured or estimated. */
+  MAXIMUM(80, 230, "bpm"),
+  /** A rate that comes out of a pulse count. */
+  PULSE(20, 240, "bpm"),
+  /** A clinician's cap. */
+  CAP(40, 230, "bpm"),
+  /** A percent of reserve or of maximum; decimals are accepted. */
+  PERCENT(0, 110, "%"),
+  /** A rate given as beats per minute above rest. */
+  ABOVE_RESTING(0, 150, "bpm above rest"),
+  /** The standard error of a maximum or of a resting value; decimals are accepted. */
+  STANDARD_ERROR(0, 40, "bpm"),
+  /** Minutes at rest before a resting count. */
+  MINUTES_RESTED(0, 60, "minutes"),
+  /** Intensity of the work of a prescription, as percent of reserve; 90 and over is for testing. */
+  INTENSITY(20, 90, "% of reserve"),
+  /** Minutes of work in one session, without warm-up and cool-down. */
+  SESSION_MINUTES(5, 180, "minutes"),
+  /** Sessions in a week. */
+  DAYS_A_WEEK(1, 7, "days a week");
+
+  private final int lowest;
+  private final int highest;
+  private final String unit;
+
+  Limit(int lowest, int highest, String unit) {
+    this.lowest = lowest;
+    this.highest = highest;
+    this.unit = unit;
+  }
+
+  /** The lowest accepted value, in {@link #unit()}. */
+  public int lowest() {
+    return lowest;
+  }
+
+  /** The highest accepted value, in {@link #unit()}. */
+  public int highest() {
+    return highest;
+  }
+
+  /** The unit as a person reads it. */
+  public String unit() {
+    return unit;
+  }
+
+  /** The accepted range in words, for example {@code 25 to 150 bpm}. */
+  public String accepted() {
+    return lowest + " to " + highest + " " + unit;
+  }
+
+  /** Whether {@code value} lies in the range. */
+  public boolean accepts(BigDecimal value) {
+    return value.compareTo(BigDecimal.valueOf(lowest)) >= 0
+        && value.compareTo(BigDecimal.valueOf(highest)) <= 0;
+  }
+
+  /** Whether {@code value} lies in the range. */
+  public boolean accepts(int value) {
+    return value >= lowest && value <= highest;
+  }
+
+  /**
+   * Returns {@code value} unchanged.
+   *
+   * @param field the name the caller knows the value by
+   * @throws InvalidValueException when it lies outside the range
+   */
+  public int check(String field, int value) {
+    check(field, BigDecimal.valueOf(value));
+    return value;
+  }
+
+  /**
+   * Returns {@code value} unchanged.
+   *
+   * @param field the name the caller knows the value by
+   * @throws InvalidValueException when it lies outside the range
+   */
+  public BigDecimal check(String field, BigDecimal value) {
+    if (!accepts(value)) {
+      throw InvalidValueException.of(
+          field, value.toPlainString() + " is outside the accepted range", accepted());
+    }
+    return value;
+  }
+}

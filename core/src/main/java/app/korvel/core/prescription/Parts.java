@@ -1,0 +1,93 @@
+package app.korvel.core.prescription;
+
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.InvalidValueException.Fault;
+import app.korvel.core.measure.Limit;
+import app.korvel.core.screening.Permission;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * The parts of a prescription that the instructor decides.
+ *
+ * @param goal what for
+ * @param approach which school of starting, for the new
+ * @param lowPercent intensity, lower edge, percent of reserve, {@link Limit#INTENSITY}
+ * @param highPercent intensity, upper edge, percent of reserve, {@link Limit#INTENSITY}
+ * @param minutes minutes of work in a session, {@link Limit#SESSION_MINUTES}
+ * @param days sessions in a week, {@link Limit#DAYS_A_WEEK}
+ * @param type how the minutes are laid out
+ * @param mode what the body does
+ */
+public record Parts(
+    Goal goal,
+    Approach approach,
+    int lowPercent,
+    int highPercent,
+    int minutes,
+    int days,
+    WorkType type,
+    Mode mode) {
+
+  /**
+   * Checks the parts against the rules.
+   *
+   * @throws InvalidValueException with every fault at once, each saying what is accepted
+   */
+  public void check(Permission permission) {
+    List<Fault> faults = new ArrayList<>();
+    checkLimit(faults, "lowPercent", lowPercent, Limit.INTENSITY);
+    checkLimit(faults, "highPercent", highPercent, Limit.INTENSITY);
+    checkLimit(faults, "minutes", minutes, Limit.SESSION_MINUTES);
+    checkLimit(faults, "days", days, Limit.DAYS_A_WEEK);
+    if (faults.isEmpty()) {
+      checkTogether(faults, permission);
+    }
+    if (!faults.isEmpty()) {
+      throw InvalidValueException.of(faults);
+    }
+  }
+
+  private void checkTogether(List<Fault> faults, Permission permission) {
+    if (lowPercent > highPercent) {
+      faults.add(
+          new Fault(
+              "highPercent",
+              highPercent + " % is under the lower edge",
+              lowPercent + " to " + Limit.INTENSITY.highest() + " % of reserve"));
+    } else if (!permission.vigorous() && highPercent > Permission.CEILING_PERCENT) {
+      String why =
+          permission.findings().stream()
+              .filter(finding -> finding.code().equals(FindingKind.LIGHT_TO_MODERATE.code()))
+              .map(finding -> " " + finding.because())
+              .findFirst()
+              .orElse("");
+      faults.add(
+          new Fault(
+              "highPercent",
+              "vigorous work is not allowed for this client." + why,
+              "up to " + Permission.CEILING_PERCENT + " % of reserve"));
+    } else if (highPercent > type.highestPercent()) {
+      faults.add(
+          new Fault(
+              "highPercent",
+              "too hard for “" + type.displayName() + "”",
+              "up to " + type.highestPercent() + " % of reserve, or another type"));
+    }
+    if (minutes < type.fewestMinutes()) {
+      faults.add(
+          new Fault(
+              "minutes",
+              "too short for “" + type.displayName() + "”",
+              "at least " + type.fewestMinutes() + " minutes, or another type"));
+    }
+  }
+
+  private static void checkLimit(List<Fault> faults, String field, int value, Limit limit) {
+    if (!limit.accepts(value)) {
+      faults.add(new Fault(field, value + " is outside the accepted range", limit.accepted()));
+    }
+  }
+}

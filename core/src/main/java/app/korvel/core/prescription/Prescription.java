@@ -1,0 +1,283 @@
+package app.korvel.core.prescription;
+
+import app.korvel.core.maximum.Estimate;
+import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.RefusedException;
+import app.korvel.core.measure.Rounding;
+import app.korvel.core.measure.Severity;
+import app.korvel.core.pulse.UsualResting;
+import app.korvel.core.pulse.WorkingResting;
+import app.korvel.core.screening.Person;
+import app.korvel.core.zone.Basis;
+import app.korvel.core.zone.Level;
+import app.korvel.core.zone.Level.RpeSpan;
+import app.korvel.core.zone.Reserve;
+import app.korvel.core.zone.Scheme;
+import app.korvel.core.zone.Target;
+import app.korvel.core.zone.Uncertainty;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The parts worked out for one client on one day: what to aim at, how it feels, how the week adds
+ * up, and what to watch.
+ *
+ * @param date the day it was worked out
+ * @param parts what the instructor decided
+ * @param status issued, or a draft until screening allows more
+ * @param basis the numbers it stands on; empty where no rate may be used
+ * @param target by rate; empty where no rate may be used
+ * @param steering what leads
+ * @param levels levels of effort from the lower to the upper edge
+ * @param rpe20 perceived exertion on 6–20
+ * @param warmUp before the work
+ * @param coolDown after it
+ * @param week the week's minutes against the guideline
+ * @param findings why, and what to watch
+ */
+public record Prescription(
+    LocalDate date,
+    Parts parts,
+    Status status,
+    Optional<RateBasis> basis,
+    Optional<Target> target,
+    Steering steering,
+    List<Level> levels,
+    RpeSpan rpe20,
+    Margin warmUp,
+    Margin coolDown,
+    Week week,
+    List<Finding> findings) {
+
+  /** Whether it may be handed out. */
+  public enum Status {
+    ISSUED,
+    DRAFT
+  }
+
+  /**
+   * The numbers a rate target stands on.
+   *
+   * @param restingBpm the working resting value
+   * @param restingStandardErrorBpm its σ, to one decimal
+   * @param restingBecause how it was chosen
+   * @param maximumBpm the maximum
+   * @param maximumStandardErrorBpm its σ, to one decimal
+   * @param maximumMethod the equation's id
+   * @param scheme the scheme's id
+   */
+  public record RateBasis(
+      int restingBpm,
+      BigDecimal restingStandardErrorBpm,
+      String restingBecause,
+      int maximumBpm,
+      BigDecimal maximumStandardErrorBpm,
+      String maximumMethod,
+      String scheme) {
+
+    /** The span. */
+    public Reserve reserve() {
+      return Reserve.of(restingBpm, maximumBpm);
+    }
+  }
+
+  /**
+   * Warm-up or cool-down.
+   *
+   * @param minutes how long
+   * @param lowBpm from about this rate; empty where no rate may be used
+   * @param highBpm up to, or until below, this rate; empty where no rate may be used
+   * @param how what to do
+   */
+  public record Margin(
+      int minutes, Optional<Integer> lowBpm, Optional<Integer> highBpm, String how) {}
+
+  private static final int MARGIN_LOW_PERCENT = 20;
+  private static final int MARGIN_HIGH_PERCENT = 40;
+  private static final int HARD_PERCENT = 80;
+  private static final RpeSpan HEART_CONDITION_RPE = new RpeSpan(11, 14);
+
+  public Prescription {
+    levels = List.copyOf(levels);
+    findings = List.copyOf(findings);
+  }
+
+  /**
+   * Works the parts out.
+   *
+   * @throws InvalidValueException when a part breaks a rule
+   * @throws RefusedException when there is no resting pulse to start from
+   */
+  public static Prescription of(Groundwork ground, Parts parts) {
+    parts.check(ground.permission());
+    WorkingResting resting =
+        ground
+            .resting()
+            .orElseThrow(() -> RefusedException.because(FindingKind.RESTING_MISSING.of()));
+    Person person = ground.person();
+    List<Finding> findings = new ArrayList<>(ground.permission().findings());
+    Optional<RateBasis> basis = rateBasis(ground, resting, findings);
+    Optional<Target> target =
+        basis.map(
+            numbers ->
+                Target.ofReserve(numbers.reserve(), parts.lowPercent(), parts.highPercent()));
+    Steering steering = steering(person, target.isPresent(), findings);
+    List<Level> levels = levels(parts);
+    addCautions(ground, parts, resting, findings);
+    basis.ifPresent(numbers -> findings.add(softTarget(numbers, parts)));
+    int warmUp = warmUpMinutes(person);
+    int coolDown = warmUp > 5 ? 10 : 5;
+    longerBecause(person)
+        .ifPresent(why -> findings.add(FindingKind.LONGER_WARM_UP.of(warmUp, coolDown, why)));
+    Week week = Week.of(parts, person);
+    findings.add(week.finding());
+    addFrequency(parts, findings);
+    return new Prescription(
+        ground.date(),
+        parts,
+        ground.permission().mayIssue() ? Status.ISSUED : Status.DRAFT,
+        basis,
+        target,
+        steering,
+        levels,
+        rpe(person, levels),
+        new Margin(
+            warmUp,
+            basis.map(numbers -> numbers.reserve().rateAt(MARGIN_LOW_PERCENT)),
+            basis.map(numbers -> numbers.reserve().rateAt(MARGIN_HIGH_PERCENT)),
+            "Easy at first, 20 to 40 % of reserve, then loosen the joints you are about to use."),
+        new Margin(
+            coolDown,
+            Optional.empty(),
+            basis.map(numbers -> numbers.reserve().rateAt(MARGIN_HIGH_PERCENT)),
+            "Keep moving, easier and easier, until below 40 % of reserve; then stretch."),
+        week,
+        findings);
+  }
+
+  private static Optional<RateBasis> rateBasis(
+      Groundwork ground, WorkingResting resting, List<Finding> findings) {
+    if (ground.maximum().isEmpty()) {
+      findings.add(FindingKind.RATE_NOT_USED.of("No maximum is taken for this client by rule."));
+      return Optional.empty();
+    }
+    Estimate maximum = ground.maximum().get();
+    int maximumBpm = maximum.bpm().orElseThrow();
+    if (maximumBpm - resting.bpm() < Reserve.SMALLEST) {
+      findings.add(
+          FindingKind.RATE_NOT_USED.of(
+              "The reserve would be "
+                  + (maximumBpm - resting.bpm())
+                  + " bpm; under "
+                  + Reserve.SMALLEST
+                  + " the bands are narrower than the error of a count."));
+      return Optional.empty();
+    }
+    return Optional.of(
+        new RateBasis(
+            resting.bpm(),
+            Rounding.tenths(resting.standardErrorBpm()),
+            resting.findings().get(0).message(),
+            maximumBpm,
+            maximum.standardErrorBpm(),
+            maximum.equation().id(),
+            Scheme.DEFAULT_ID));
+  }
+
+  private static Steering steering(Person person, boolean byRate, List<Finding> findings) {
+    if (person.health().betaBlocker()) {
+      findings.add(FindingKind.BETA_BLOCKER_STEERING.of());
+    } else if (person.activity().sedentary()) {
+      findings.add(FindingKind.TALK_BEFORE_EFFORT.of());
+    }
+    if (!byRate) {
+      return Steering.EFFORT_AND_TALK_ONLY;
+    }
+    if (person.health().betaBlocker()) {
+      return Steering.EFFORT_AND_TALK;
+    }
+    return person.activity().sedentary() ? Steering.TALK : Steering.RATE;
+  }
+
+  private static void addCautions(
+      Groundwork ground, Parts parts, WorkingResting resting, List<Finding> findings) {
+    Person person = ground.person();
+    resting.findings().stream()
+        .filter(finding -> finding.severity() != Severity.INFO)
+        .forEach(findings::add);
+    Finding usual = UsualResting.judge(resting.bpm(), person, resting.basis().get(0).settled());
+    if (usual.severity() != Severity.INFO) {
+      findings.add(usual);
+    }
+    if (person.health().heartDisease()) {
+      findings.add(FindingKind.START_HEART_CONDITION.of());
+    }
+    if (parts.highPercent() > HARD_PERCENT) {
+      findings.add(FindingKind.HARD_MINUTES.of());
+    }
+    if (person.over65()) {
+      findings.add(FindingKind.OVER_65.of());
+    }
+  }
+
+  private static Finding softTarget(RateBasis numbers, Parts parts) {
+    Uncertainty uncertainty =
+        Uncertainty.of(numbers.maximumStandardErrorBpm(), numbers.restingStandardErrorBpm());
+    return FindingKind.SOFT_TARGET.of(
+        Rounding.halfUp(Basis.RESERVE.sigma(BigDecimal.valueOf(parts.highPercent()), uncertainty)),
+        numbers.maximumBpm(),
+        numbers.maximumStandardErrorBpm().toPlainString(),
+        numbers.restingBpm(),
+        numbers.restingStandardErrorBpm().toPlainString());
+  }
+
+  private static void addFrequency(Parts parts, List<Finding> findings) {
+    if (parts.days() == 1) {
+      findings.add(FindingKind.ONCE_A_WEEK.of());
+    } else if (parts.days() == 2) {
+      findings.add(FindingKind.TWICE_A_WEEK.of());
+    }
+  }
+
+  /** From the level of the lower edge to that of the upper one, which ends below the next. */
+  private static List<Level> levels(Parts parts) {
+    Level low = Level.atPercent(BigDecimal.valueOf(parts.lowPercent()));
+    Level high =
+        parts.lowPercent() == parts.highPercent()
+            ? low
+            : Level.atPercent(BigDecimal.valueOf(parts.highPercent() - 1L));
+    return List.of(Level.values()).subList(low.ordinal(), high.ordinal() + 1);
+  }
+
+  private static RpeSpan rpe(Person person, List<Level> levels) {
+    RpeSpan span = levels.get(0).rpe20().to(levels.get(levels.size() - 1).rpe20());
+    if (!person.health().heartDisease()) {
+      return span;
+    }
+    return new RpeSpan(
+        Math.max(span.low(), HEART_CONDITION_RPE.low()),
+        Math.min(span.high(), HEART_CONDITION_RPE.high()));
+  }
+
+  private static int warmUpMinutes(Person person) {
+    if (person.health().heartDisease()) {
+      return 15;
+    }
+    return longerBecause(person).isPresent() ? 10 : 5;
+  }
+
+  private static Optional<String> longerBecause(Person person) {
+    if (person.health().heartDisease()) {
+      return Optional.of("a heart condition");
+    }
+    if (person.health().betaBlocker()) {
+      return Optional.of("rate-lowering medicine");
+    }
+    return person.over65() ? Optional.of("65 and over") : Optional.empty();
+  }
+}

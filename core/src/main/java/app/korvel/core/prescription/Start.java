@@ -1,0 +1,92 @@
+package app.korvel.core.prescription;
+
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.FindingKind;
+import app.korvel.core.screening.Activity;
+import app.korvel.core.screening.Permission;
+import app.korvel.core.screening.Person;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Where to start, by present activity, and why there.
+ *
+ * @param parts the proposal
+ * @param findings why
+ */
+public record Start(Parts parts, List<Finding> findings) {
+
+  /** A row of the table: intensity in percent of reserve, minutes, days a week. */
+  private record Row(int low, int high, int minutes, int days) {}
+
+  private static final Map<Activity, Row> BY_ACTIVITY =
+      Map.of(
+          Activity.NONE, new Row(30, 40, 15, 3),
+          Activity.LITTLE, new Row(40, 50, 20, 3),
+          Activity.SOME, new Row(45, 60, 30, 3),
+          Activity.REGULAR, new Row(60, 75, 30, 4),
+          Activity.HIGH, new Row(65, 80, 40, 4));
+
+  private static final Map<Approach, int[]> FOR_THE_NEW =
+      Map.of(Approach.CAUTIOUS, new int[] {30, 40}, Approach.GUIDELINE, new int[] {40, 50});
+
+  public Start {
+    findings = List.copyOf(findings);
+  }
+
+  /** Whether the two schools of starting differ for that activity. */
+  public static boolean offersApproach(Activity activity) {
+    return activity == Activity.NONE || activity == Activity.LITTLE;
+  }
+
+  /** The school taken where the instructor does not choose: cautious for none, else guideline. */
+  public static Approach defaultApproach(Activity activity) {
+    return activity.sedentary() ? Approach.CAUTIOUS : Approach.GUIDELINE;
+  }
+
+  /**
+   * The first proposal: the row of the present activity, held by the goal and by what is allowed.
+   *
+   * @param approach the school the instructor chose, if any
+   */
+  public static Start of(
+      Person person, Permission permission, Goal goal, Optional<Approach> approach, Mode mode) {
+    Row row = BY_ACTIVITY.get(person.activity());
+    Approach school = approach.orElse(defaultApproach(person.activity()));
+    List<Finding> findings = new ArrayList<>();
+    int low = row.low;
+    int high = row.high;
+    if (offersApproach(person.activity())) {
+      low = FOR_THE_NEW.get(school)[0];
+      high = FOR_THE_NEW.get(school)[1];
+    }
+    if (high > goal.highPercent()) {
+      low = goal.lowPercent();
+      high = goal.highPercent();
+      findings.add(FindingKind.START_HELD_BY_GOAL.of(low + "–" + high));
+    }
+    if (!permission.vigorous() && high > Permission.CEILING_PERCENT) {
+      // With a heart condition work spans 40 to 70 once cleared, and 60 at the start.
+      low = 40;
+      high = Permission.CEILING_PERCENT;
+    }
+    findings.add(
+        0,
+        FindingKind.START_BY_ACTIVITY.of(
+            low + "–" + high,
+            row.minutes,
+            row.days,
+            person.activity().name().toLowerCase(Locale.ROOT)));
+    if (offersApproach(person.activity())) {
+      findings.add(
+          (school == Approach.CAUTIOUS ? FindingKind.START_CAUTIOUS : FindingKind.START_GUIDELINE)
+              .of());
+    }
+    return new Start(
+        new Parts(goal, school, low, high, row.minutes, row.days, WorkType.STEADY, mode), findings);
+  }
+}

@@ -1,0 +1,24 @@
+package app.korvel.core.prescription;
+
+/** What the client steers by, first things first. */
+public enum Steering {
+  /** The rate first, checked by effort and talk. */
+  RATE("Rate first, checked by effort and talk"),
+  /** Talk first: new to exercise. */
+  TALK("Talk first, then the rate"),
+  /** Effort and talk first: the rate is held down by medicine. */
+  EFFORT_AND_TALK("Effort and talk first, then the rate"),
+  /** Effort and talk only: no rate may be used. */
+  EFFORT_AND_TALK_ONLY("Effort and talk only");
+
+  private final String displayName;
+
+  Steering(String displayName) {
+    this.displayName = displayName;
+  }
+
+  /** As it is shown. */
+  public String displayName() {
+    return displayName;
+  }
+}

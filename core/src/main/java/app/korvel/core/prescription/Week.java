@@ -1,0 +1,71 @@
+package app.korvel.core.prescription;
+
+import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.FindingKind;
+import app.korvel.core.screening.Person;
+import app.korvel.core.zone.GuidelineClass;
+import java.math.BigDecimal;
+import java.util.OptionalInt;
+
+/**
+ * A week's minutes against the guideline (WHO 2020).
+ *
+ * @param guidelineClass of the minutes at the target, by the middle of their range
+ * @param lightMinutes counted and shown, worth 0
+ * @param moderateMinutes worth themselves
+ * @param vigorousMinutes worth two each
+ * @param moderateEquivalentMinutes moderate + 2 × vigorous
+ * @param markMinutes where the guideline begins: 150, or 420 under 18
+ * @param upperMinutes where it ends: 300; none under 18
+ * @param finding how the week stands to it
+ */
+public record Week(
+    GuidelineClass guidelineClass,
+    int lightMinutes,
+    int moderateMinutes,
+    int vigorousMinutes,
+    int moderateEquivalentMinutes,
+    int markMinutes,
+    OptionalInt upperMinutes,
+    Finding finding) {
+
+  private static final int ADULT_MARK = 150;
+  private static final int ADULT_UPPER = 300;
+  private static final int UNDER_18_MARK = 7 * 60;
+
+  static Week of(Parts parts, Person person) {
+    GuidelineClass middle =
+        GuidelineClass.ofReserve(
+            BigDecimal.valueOf(parts.lowPercent() + parts.highPercent())
+                .divide(BigDecimal.valueOf(2)));
+    int all = parts.minutes() * parts.days();
+    int atTarget = parts.type().minutesAtTarget(all);
+    int light = middle == GuidelineClass.LIGHT ? all : all - atTarget;
+    int moderate = middle == GuidelineClass.MODERATE ? atTarget : 0;
+    int vigorous = all - light - moderate;
+    int equivalent = moderate + 2 * vigorous;
+    return new Week(
+        middle,
+        light,
+        moderate,
+        vigorous,
+        equivalent,
+        person.under18() ? UNDER_18_MARK : ADULT_MARK,
+        person.under18() ? OptionalInt.empty() : OptionalInt.of(ADULT_UPPER),
+        finding(person, light, equivalent));
+  }
+
+  private static Finding finding(Person person, int light, int equivalent) {
+    if (person.under18()) {
+      return FindingKind.UNDER_18_WEEK.of(equivalent);
+    }
+    if (equivalent == 0) {
+      return FindingKind.WEEK_LIGHT.of(light);
+    }
+    if (equivalent < ADULT_MARK) {
+      return FindingKind.WEEK_UNDER.of(equivalent);
+    }
+    return (equivalent <= ADULT_UPPER ? FindingKind.WEEK_WITHIN : FindingKind.WEEK_OVER)
+        .of(equivalent);
+  }
+}

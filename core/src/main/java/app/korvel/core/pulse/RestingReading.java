@@ -1,0 +1,164 @@
+package app.korvel.core.pulse;
+
+import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.Limit;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+
+/**
+ * One resting pulse with its circumstances.
+ *
+ * @param id UUIDv7
+ * @param takenAt when
+ * @param bpm {@link Limit#RESTING}
+ * @param count the count behind it, for {@link PulseSource#COUNT}
+ * @param posture how the client was placed
+ * @param source where the rate came from
+ * @param minutesRested quiet minutes beforehand, {@link Limit#MINUTES_RESTED}
+ * @param disturbances what may have disturbed it
+ */
+public record RestingReading(
+    UUID id,
+    Instant takenAt,
+    int bpm,
+    Optional<PulseCount> count,
+    Posture posture,
+    PulseSource source,
+    int minutesRested,
+    Set<Disturbance> disturbances) {
+
+  /** Quiet minutes that the standard protocol asks for, at least. */
+  public static final int STANDARD_MINUTES = 5;
+
+  /** The shortest count that can be graded good, in seconds. */
+  public static final int STANDARD_SECONDS = 30;
+
+  /**
+   * A reading.
+   *
+   * @throws InvalidValueException when rate or minutes are outside their limits
+   */
+  public RestingReading {
+    Objects.requireNonNull(id);
+    Objects.requireNonNull(takenAt);
+    Objects.requireNonNull(count);
+    Objects.requireNonNull(posture);
+    Objects.requireNonNull(source);
+    if (count.isPresent() != (source == PulseSource.COUNT)) {
+      throw new IllegalArgumentException("a count belongs to the source COUNT, and to no other");
+    }
+    disturbances =
+        Set.copyOf(
+            disturbances.isEmpty()
+                ? EnumSet.noneOf(Disturbance.class)
+                : EnumSet.copyOf(disturbances));
+    Limit.RESTING.check(count.isPresent() ? "beats" : "bpm", bpm);
+    Limit.MINUTES_RESTED.check("minutesRested", minutesRested);
+  }
+
+  /**
+   * A reading counted by hand.
+   *
+   * @throws InvalidValueException when the rate is outside {@link Limit#RESTING}, naming the beats
+   *     that are accepted
+   */
+  public static RestingReading counted(
+      UUID id,
+      Instant takenAt,
+      PulseCount count,
+      Posture posture,
+      int minutesRested,
+      Set<Disturbance> disturbances) {
+    if (!Limit.RESTING.accepts(count.bpm())) {
+      throw InvalidValueException.of(
+          "beats",
+          count.bpm()
+              + " bpm is not kept as a resting pulse; count again for 60 s, and if it stays, no"
+              + " training before a doctor's look",
+          "beats that make " + Limit.RESTING.accepted());
+    }
+    return new RestingReading(
+        id,
+        takenAt,
+        count.bpm(),
+        Optional.of(count),
+        posture,
+        PulseSource.COUNT,
+        minutesRested,
+        disturbances);
+  }
+
+  /** Read off a device: strap, wrist, overnight or taps. */
+  public static RestingReading sampled(
+      UUID id,
+      Instant takenAt,
+      int bpm,
+      Posture posture,
+      PulseSource source,
+      int minutesRested,
+      Set<Disturbance> disturbances) {
+    return new RestingReading(
+        id, takenAt, bpm, Optional.empty(), posture, source, minutesRested, disturbances);
+  }
+
+  /**
+   * Each way in which it departs from the standard protocol, in words.
+   *
+   * @return none for a good reading
+   */
+  public List<String> departures() {
+    List<String> departures = new ArrayList<>();
+    if (!posture.standard()) {
+      departures.add("standing");
+    }
+    if (minutesRested < STANDARD_MINUTES && source != PulseSource.OVERNIGHT) {
+      departures.add(
+          "rested " + minutesRested + " min, not the " + STANDARD_MINUTES + " it takes to settle");
+    }
+    if (windowSeconds() < STANDARD_SECONDS) {
+      departures.add("counted for " + windowSeconds() + " s, under " + STANDARD_SECONDS);
+    }
+    disturbances.stream()
+        .sorted()
+        .map(disturbance -> disturbance.name().toLowerCase(java.util.Locale.ROOT))
+        .forEach(departures::add);
+    return departures;
+  }
+
+  /**
+   * Good with no departure from the standard protocol, fair with one, poor with more or from a 6 or
+   * 10 s count.
+   */
+  public Grade grade() {
+    if (windowSeconds() <= 10) {
+      return Grade.POOR;
+    }
+    int departures = departures().size();
+    return departures == 0 ? Grade.GOOD : departures == 1 ? Grade.FAIR : Grade.POOR;
+  }
+
+  /** Whether the client had settled: still for {@value #STANDARD_MINUTES} minutes, not standing. */
+  public boolean settled() {
+    return posture.standard()
+        && (minutesRested >= STANDARD_MINUTES || source == PulseSource.OVERNIGHT);
+  }
+
+  /** Half the window's ± for a count, else the error of one sample: the c of the σ rule, bpm. */
+  BigDecimal errorBpm() {
+    return count
+        .map(made -> BigDecimal.valueOf(made.uncertaintyBpm()).divide(BigDecimal.valueOf(2)))
+        .orElse(source.errorBpm());
+  }
+
+  /** The length of the count; a device sample counts as a full minute. */
+  private int windowSeconds() {
+    return count.map(made -> made.window().seconds()).orElse(60);
+  }
+}

@@ -1,0 +1,57 @@
+package app.korvel.core.pulse;
+
+import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.FindingKind;
+import app.korvel.core.screening.Person;
+
+/**
+ * What is usual at rest, by age: 60 to 100 bpm from 12 years on, 70 to 120 under 12.
+ *
+ * @param fromAge the youngest age it holds for
+ * @param lowest lowest usual rate, bpm
+ * @param highest highest usual rate, bpm
+ */
+public record UsualResting(int fromAge, int lowest, int highest) {
+  private static final UsualResting CHILD = new UsualResting(0, 70, 120);
+  private static final UsualResting FROM_TWELVE = new UsualResting(12, 60, 100);
+
+  /** Below this a rate is asked about even in the trained, bpm. */
+  private static final int RARE = 40;
+
+  /** The range for that age in whole years. */
+  public static UsualResting at(int age) {
+    return age >= FROM_TWELVE.fromAge ? FROM_TWELVE : CHILD;
+  }
+
+  /**
+   * Whether {@code bpm} is usual for rest for this person, and what to do if not.
+   *
+   * @param settled whether the rate was taken after sitting or lying still for 5 minutes
+   */
+  public static Finding judge(int bpm, Person person, boolean settled) {
+    UsualResting usual = at(person.age());
+    return usual.kind(bpm, person, settled).of(bpm, ageWords(person), usual.lowest, usual.highest);
+  }
+
+  private FindingKind kind(int bpm, Person person, boolean settled) {
+    if (bpm > highest) {
+      return settled ? FindingKind.RESTING_HIGH : FindingKind.RESTING_HIGH_RECOUNT;
+    }
+    if (bpm >= lowest) {
+      return FindingKind.RESTING_USUAL;
+    }
+    if (bpm < RARE) {
+      return FindingKind.RESTING_UNDER_40;
+    }
+    if (person.health().betaBlocker()) {
+      return FindingKind.RESTING_LOW_MEDICINE;
+    }
+    return person.activity().regularlyActive()
+        ? FindingKind.RESTING_LOW_TRAINED
+        : FindingKind.RESTING_LOW_ASK;
+  }
+
+  private static String ageWords(Person person) {
+    return person.age() + " years";
+  }
+}

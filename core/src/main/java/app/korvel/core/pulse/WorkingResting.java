@@ -1,0 +1,137 @@
+package app.korvel.core.pulse;
+
+import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.FindingKind;
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * The resting value that everything else starts from, and what it stands on.
+ *
+ * <p>The median of the latest three readings of one posture and source, graded fair or better,
+ * within 56 days; with fewer, the latest good one, else the latest. Readings within 56 days come
+ * before older ones; where only older ones are left, the value stands and is due again.
+ *
+ * @param bpm the value
+ * @param standardErrorBpm σ of the value: spread from day to day and the error of the counting
+ * @param basis the readings it stands on, latest first
+ * @param due whether it is to be measured again
+ * @param findings how it was chosen, and whether it is due
+ */
+public record WorkingResting(
+    int bpm,
+    BigDecimal standardErrorBpm,
+    List<RestingReading> basis,
+    boolean due,
+    List<Finding> findings) {
+
+  /** Days after which a resting value is measured again. */
+  public static final int DUE_AFTER_DAYS = 56;
+
+  private static final int MEDIAN_OF = 3;
+  private static final BigDecimal DAY_TO_DAY = new BigDecimal("3");
+  private static final BigDecimal DAY_TO_DAY_MEDIAN = new BigDecimal("1.7");
+
+  public WorkingResting {
+    basis = List.copyOf(basis);
+    findings = List.copyOf(findings);
+  }
+
+  /**
+   * The working value on {@code today}.
+   *
+   * @param readings in any order; none may lie after today
+   * @param zone the studio's time zone, in which days are counted
+   * @return nothing when there is no reading
+   */
+  public static Optional<WorkingResting> of(
+      List<RestingReading> readings, LocalDate today, ZoneId zone) {
+    List<RestingReading> latestFirst =
+        readings.stream()
+            .sorted(
+                Comparator.comparing(RestingReading::takenAt)
+                    .thenComparing(reading -> reading.id().toString())
+                    .reversed())
+            .toList();
+    if (latestFirst.isEmpty()) {
+      return Optional.empty();
+    }
+    List<RestingReading> fresh =
+        latestFirst.stream()
+            .filter(reading -> daysOld(reading, today, zone) <= DUE_AFTER_DAYS)
+            .toList();
+    Optional<List<RestingReading>> three = latestThreeAlike(fresh);
+    if (three.isPresent()) {
+      return Optional.of(median(three.get()));
+    }
+    List<RestingReading> candidates = fresh.isEmpty() ? latestFirst : fresh;
+    Optional<RestingReading> good =
+        candidates.stream().filter(reading -> reading.grade() == Grade.GOOD).findFirst();
+    RestingReading chosen = good.orElse(candidates.get(0));
+    List<Finding> findings = new ArrayList<>();
+    FindingKind kind =
+        good.isPresent() ? FindingKind.WORKING_LATEST_GOOD : FindingKind.WORKING_LATEST;
+    findings.add(kind.of(chosen.bpm(), circumstances(chosen)));
+    if (fresh.isEmpty()) {
+      findings.add(FindingKind.RESTING_DUE.of(daysOld(chosen, today, zone)));
+    }
+    return Optional.of(
+        new WorkingResting(
+            chosen.bpm(),
+            sigma(DAY_TO_DAY, chosen.errorBpm()),
+            List.of(chosen),
+            fresh.isEmpty(),
+            findings));
+  }
+
+  /** The first group of one posture and source to reach three, going back from the latest. */
+  private static Optional<List<RestingReading>> latestThreeAlike(List<RestingReading> latestFirst) {
+    Map<String, List<RestingReading>> alike = new LinkedHashMap<>();
+    for (RestingReading reading : latestFirst) {
+      if (reading.grade() != Grade.POOR) {
+        alike.computeIfAbsent(circumstances(reading), key -> new ArrayList<>()).add(reading);
+      }
+    }
+    return alike.values().stream()
+        .filter(group -> group.size() >= MEDIAN_OF)
+        .findFirst()
+        .map(group -> group.subList(0, MEDIAN_OF));
+  }
+
+  private static WorkingResting median(List<RestingReading> three) {
+    RestingReading middle =
+        three.stream().sorted(Comparator.comparingInt(RestingReading::bpm)).toList().get(1);
+    BigDecimal error =
+        three.stream().map(RestingReading::errorBpm).max(Comparator.naturalOrder()).orElseThrow();
+    return new WorkingResting(
+        middle.bpm(),
+        sigma(DAY_TO_DAY_MEDIAN, error),
+        three,
+        false,
+        List.of(FindingKind.WORKING_MEDIAN.of(middle.bpm(), circumstances(middle))));
+  }
+
+  private static BigDecimal sigma(BigDecimal dayToDay, BigDecimal counting) {
+    return dayToDay.multiply(dayToDay).add(counting.multiply(counting)).sqrt(MathContext.DECIMAL64);
+  }
+
+  private static long daysOld(RestingReading reading, LocalDate today, ZoneId zone) {
+    return ChronoUnit.DAYS.between(reading.takenAt().atZone(zone).toLocalDate(), today);
+  }
+
+  private static String circumstances(RestingReading reading) {
+    return reading.posture().name().toLowerCase(Locale.ROOT)
+        + ", by "
+        + reading.source().name().toLowerCase(Locale.ROOT);
+  }
+}

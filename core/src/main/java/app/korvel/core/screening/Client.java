@@ -1,0 +1,112 @@
+package app.korvel.core.screening;
+
+import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.InvalidValueException.Fault;
+import app.korvel.core.measure.Limit;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+
+/**
+ * A client as kept: an editable head with a version.
+ *
+ * @param id UUIDv7
+ * @param version 1 for a new client, one more with every edit
+ * @param details what the instructor entered
+ */
+public record Client(UUID id, int version, Details details) {
+
+  /** The longest name that is kept. */
+  public static final int NAME_LENGTH = 80;
+
+  /** The longest note that is kept. */
+  public static final int NOTE_LENGTH = 120;
+
+  /**
+   * What the instructor enters.
+   *
+   * @param name 1 to {@value #NAME_LENGTH} characters
+   * @param note up to {@value #NOTE_LENGTH} characters: work, habits, what to remember
+   * @param birthDate a local date that makes an age of {@link Limit#AGE}
+   * @param sex used only where an equation needs it
+   * @param activity present activity
+   * @param health what is known of their health
+   * @param guardianConsent a parent or guardian has agreed; counts only under 18
+   */
+  public record Details(
+      String name,
+      String note,
+      LocalDate birthDate,
+      Sex sex,
+      Activity activity,
+      Person.Health health,
+      boolean guardianConsent) {
+
+    /**
+     * Checks what was entered, as of {@code today}.
+     *
+     * @throws InvalidValueException with every fault at once
+     */
+    public static Details of(
+        String name,
+        String note,
+        LocalDate birthDate,
+        Sex sex,
+        Activity activity,
+        Person.Health health,
+        boolean guardianConsent,
+        LocalDate today) {
+      List<Fault> faults = new ArrayList<>();
+      String cleanName = name.strip();
+      String cleanNote = note.strip();
+      checkText(faults, "name", cleanName, 1, NAME_LENGTH);
+      checkText(faults, "note", cleanNote, 0, NOTE_LENGTH);
+      checkBirthDate(faults, birthDate, today);
+      if (!faults.isEmpty()) {
+        throw InvalidValueException.of(faults);
+      }
+      return new Details(cleanName, cleanNote, birthDate, sex, activity, health, guardianConsent);
+    }
+
+    private static void checkText(
+        List<Fault> faults, String field, String text, int least, int most) {
+      String accepted =
+          least == 0 ? "up to " + most + " characters" : least + " to " + most + " characters";
+      int length = text.codePointCount(0, text.length());
+      if (length < least) {
+        faults.add(new Fault(field, "is empty", accepted));
+      } else if (length > most) {
+        faults.add(new Fault(field, "has " + length + " characters", accepted));
+      } else if (text.codePoints().anyMatch(Character::isISOControl)) {
+        faults.add(new Fault(field, "holds a control character", "plain text on one line"));
+      }
+    }
+
+    private static void checkBirthDate(List<Fault> faults, LocalDate birthDate, LocalDate today) {
+      if (birthDate.isAfter(today)) {
+        faults.add(new Fault("birthDate", "lies in the future", "a date in the past"));
+        return;
+      }
+      long age = ChronoUnit.YEARS.between(birthDate, today);
+      if (age < Limit.AGE.lowest() || age > Limit.AGE.highest()) {
+        faults.add(
+            new Fault("birthDate", "makes an age of " + age, "an age of " + Limit.AGE.accepted()));
+      }
+    }
+  }
+
+  /**
+   * The client as the rules see them on {@code date}. Whoever outlives {@link Limit#AGE} keeps its
+   * highest age.
+   */
+  public Person on(LocalDate date) {
+    long age = ChronoUnit.YEARS.between(details.birthDate(), date);
+    return Person.of(
+        (int) Math.min(age, Limit.AGE.highest()),
+        details.sex(),
+        details.activity(),
+        details.health());
+  }
+}

@@ -1,0 +1,29 @@
+package app.korvel.core.screening;
+
+import java.util.List;
+
+/** When to stop, and what the product is not: short, and the same wherever work is prescribed. */
+public final class StopSigns {
+  private StopSigns() {}
+
+  /** Signs that end any work or test at once. */
+  public static final List<String> SIGNS =
+      List.of(
+          "pain or pressure in chest, jaw or arm",
+          "dizzy, confused or close to fainting",
+          "far more breathless than the work explains",
+          "heart racing, pounding or newly uneven",
+          "wheeze, calf pain on walking, or sudden deep tiredness",
+          "pale, blue lips or a cold sweat",
+          "losing coordination",
+          "you want to stop");
+
+  /** What follows a stop sign. */
+  public static final String ACTION =
+      "Stop, get help by the local emergency plan, and write down what happened.";
+
+  /** What the product is not. */
+  public static final String NOTICE =
+      "Not medical advice. A clinician's written limit, local rules and licensed practice come"
+          + " first.";
+}

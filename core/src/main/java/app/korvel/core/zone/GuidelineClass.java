@@ -1,0 +1,41 @@
+package app.korvel.core.zone;
+
+import java.math.BigDecimal;
+
+/** The guideline's classes of intensity, by which schools are compared (Garber et al. 2011). */
+public enum GuidelineClass {
+  LIGHT(0, 0),
+  MODERATE(40, 64),
+  VIGOROUS(60, 77),
+  NEAR_MAXIMAL(90, 96);
+
+  private final int fromReservePercent;
+  private final int fromMaximumPercent;
+
+  GuidelineClass(int fromReservePercent, int fromMaximumPercent) {
+    this.fromReservePercent = fromReservePercent;
+    this.fromMaximumPercent = fromMaximumPercent;
+  }
+
+  /** The class of a percent of reserve; on an edge, the upper one. */
+  public static GuidelineClass ofReserve(BigDecimal percent) {
+    GuidelineClass found = LIGHT;
+    for (GuidelineClass each : values()) {
+      if (BigDecimal.valueOf(each.fromReservePercent).compareTo(percent) <= 0) {
+        found = each;
+      }
+    }
+    return found;
+  }
+
+  /** The class of a percent of maximum; on an edge, the upper one. */
+  public static GuidelineClass ofMaximum(BigDecimal percent) {
+    GuidelineClass found = LIGHT;
+    for (GuidelineClass each : values()) {
+      if (BigDecimal.valueOf(each.fromMaximumPercent).compareTo(percent) <= 0) {
+        found = each;
+      }
+    }
+    return found;
+  }
+}

@@ -1,0 +1,71 @@
+package app.korvel.core.zone;
+
+import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.RefusedException;
+import app.korvel.core.measure.Rounding;
+import java.math.BigDecimal;
+
+/**
+ * The span from rest to maximum: reserve = maximum − resting (Karvonen et al. 1957).
+ *
+ * @param restingBpm {@link Limit#RESTING}
+ * @param maximumBpm {@link Limit#MAXIMUM}, at least {@value #SMALLEST} over the resting rate
+ */
+public record Reserve(int restingBpm, int maximumBpm) {
+
+  /** The smallest reserve that can be steered by, bpm. */
+  public static final int SMALLEST = 40;
+
+  /**
+   * A reserve.
+   *
+   * @throws InvalidValueException when a rate is out of range or the maximum not above the resting
+   *     rate
+   * @throws RefusedException when the reserve is under {@value #SMALLEST}
+   */
+  public Reserve {
+    Limit.RESTING.check("restingBpm", restingBpm);
+    Limit.MAXIMUM.check("maximumBpm", maximumBpm);
+    if (maximumBpm <= restingBpm) {
+      throw InvalidValueException.of(
+          "maximumBpm",
+          maximumBpm + " is not above the resting rate of " + restingBpm,
+          "a maximum at least " + SMALLEST + " bpm above the resting rate");
+    }
+    if (maximumBpm - restingBpm < SMALLEST) {
+      throw RefusedException.because(FindingKind.RESERVE_TOO_SMALL.of(maximumBpm - restingBpm));
+    }
+  }
+
+  /** See {@link Reserve#Reserve}. */
+  public static Reserve of(int restingBpm, int maximumBpm) {
+    return new Reserve(restingBpm, maximumBpm);
+  }
+
+  /** The reserve, bpm. */
+  public int bpm() {
+    return maximumBpm - restingBpm;
+  }
+
+  /** The rate at {@code percent} of reserve, rounded half up. */
+  public int rateAt(BigDecimal percent) {
+    return Basis.RESERVE.rateAt(percent, this);
+  }
+
+  /** The rate at {@code percent} of reserve, rounded half up. */
+  public int rateAt(int percent) {
+    return rateAt(BigDecimal.valueOf(percent));
+  }
+
+  /** {@code bpm} as percent of reserve, to one decimal; negative below rest. */
+  public BigDecimal percentOfReserve(int bpm) {
+    return Rounding.percent(bpm - restingBpm, bpm());
+  }
+
+  /** {@code bpm} as percent of maximum, to one decimal. */
+  public BigDecimal percentOfMaximum(int bpm) {
+    return Rounding.percent(bpm, maximumBpm);
+  }
+}

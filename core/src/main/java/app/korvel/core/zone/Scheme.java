@@ -1,0 +1,73 @@
+package app.korvel.core.zone;
+
+import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.Source;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/**
+ * One school's way of cutting the span into zones.
+ *
+ * @param id stable id
+ * @param name as it is shown
+ * @param kind how its bands relate
+ * @param basis what its figures are counted in
+ * @param bands low to high in a ladder
+ * @param serves when it serves
+ * @param source where it comes from
+ */
+public record Scheme(
+    String id,
+    String name,
+    Kind kind,
+    Basis basis,
+    List<Band> bands,
+    String serves,
+    Source source) {
+
+  /** The scheme taken where nothing is said. */
+  public static final String DEFAULT_ID = "voice-ladder";
+
+  /** How the bands of a scheme relate. */
+  public enum Kind {
+    /** Steps without gaps: a band ends one below where the next begins. */
+    LADDER,
+    /** Ranges for a purpose, each with both its edges; they may overlap or leave gaps. */
+    GOALS,
+    /** Single rates. */
+    POINTS
+  }
+
+  /**
+   * One band.
+   *
+   * @param id stable within the scheme
+   * @param name as it is shown
+   * @param low lower edge on the scheme's basis
+   * @param high upper edge on the scheme's basis; equal to {@code low} for a single rate
+   * @param fromRest whether it begins at the resting rate whatever {@code low} says
+   */
+  public record Band(String id, String name, BigDecimal low, BigDecimal high, boolean fromRest) {}
+
+  public Scheme {
+    bands = List.copyOf(bands);
+  }
+
+  /**
+   * The scheme of that id.
+   *
+   * @throws InvalidValueException when there is none
+   */
+  public static Scheme of(String id) {
+    return Schemes.ALL.stream()
+        .filter(scheme -> scheme.id.equals(id))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                InvalidValueException.of(
+                    "scheme",
+                    "no scheme has this id",
+                    Schemes.ALL.stream().map(Scheme::id).collect(Collectors.joining(", "))));
+  }
+}

@@ -1,0 +1,85 @@
+package app.korvel.core.zone;
+
+import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.Limit;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+
+/**
+ * The range prescribed for one piece of work: both edges rounded half up and both included. Equal
+ * edges are a single rate.
+ *
+ * @param lowBpm lower edge
+ * @param highBpm upper edge
+ * @param capped whether a cap cut the upper edge
+ * @param counts the range as beats to count
+ */
+public record Target(int lowBpm, int highBpm, boolean capped, CountCard counts) {
+
+  /**
+   * A target under an optional cap.
+   *
+   * @param target the range; empty where the cap lies below it
+   * @param findings what the cap did
+   */
+  public record UnderCap(Optional<Target> target, List<Finding> findings) {
+    public UnderCap {
+      findings = List.copyOf(findings);
+    }
+  }
+
+  /**
+   * The target between two figures of a basis.
+   *
+   * @param low figure accepted by {@code basis}
+   * @param high figure accepted by {@code basis}, not under {@code low}
+   * @param cap a clinician's cap, {@link Limit#CAP}, which cuts the target from above
+   * @throws InvalidValueException when a figure or the cap is out of range, or they are in the
+   *     wrong order, or the rate goes past {@link Limit#PULSE}
+   */
+  public static UnderCap of(
+      Reserve reserve, Basis basis, BigDecimal low, BigDecimal high, OptionalInt cap) {
+    basis.limit().check("low", low);
+    basis.limit().check("high", high);
+    if (low.compareTo(high) > 0) {
+      throw InvalidValueException.of(
+          "high",
+          high.toPlainString() + " is under low (" + low.toPlainString() + ")",
+          "a figure of at least low, up to "
+              + basis.limit().highest()
+              + " "
+              + basis.limit().unit());
+    }
+    cap.ifPresent(bpm -> Limit.CAP.check("capBpm", bpm));
+    int lowBpm = basis.rateAt(low, reserve);
+    int highBpm = basis.rateAt(high, reserve);
+    if (cap.isEmpty() || cap.getAsInt() >= highBpm) {
+      return new UnderCap(
+          Optional.of(new Target(lowBpm, highBpm, false, CountCard.of(lowBpm, highBpm))),
+          List.of());
+    }
+    int capBpm = cap.getAsInt();
+    if (capBpm < lowBpm) {
+      return new UnderCap(Optional.empty(), List.of(FindingKind.CAP_BELOW_TARGET.of(capBpm)));
+    }
+    return new UnderCap(
+        Optional.of(new Target(lowBpm, capBpm, true, CountCard.of(lowBpm, capBpm, true))),
+        List.of(FindingKind.CAP_CUTS.of(capBpm)));
+  }
+
+  /** The target between two percents of reserve, without a cap. */
+  public static Target ofReserve(Reserve reserve, int low, int high) {
+    return of(
+            reserve,
+            Basis.RESERVE,
+            BigDecimal.valueOf(low),
+            BigDecimal.valueOf(high),
+            OptionalInt.empty())
+        .target()
+        .orElseThrow();
+  }
+}

@@ -1,0 +1,73 @@
+package app.korvel.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.UUID;
+
+/** The core is plain Java, reads no clock, and its rooms stand in order. */
+@AnalyzeClasses(packages = "app.korvel.core", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+
+  @ArchTest
+  static final ArchRule PLAIN_JAVA =
+      classes()
+          .should()
+          .onlyDependOnClassesThat()
+          .resideInAnyPackage(
+              "app.korvel.core..",
+              "java.lang..",
+              "java.util..",
+              "java.math..",
+              "java.time..",
+              "java.io..");
+
+  @ArchTest
+  static final ArchRule TIME_AND_IDS_ARE_PASSED_IN =
+      noClasses()
+          .should()
+          .callMethod(Instant.class, "now")
+          .orShould()
+          .callMethod(LocalDate.class, "now")
+          .orShould()
+          .callMethod(Clock.class, "systemUTC")
+          .orShould()
+          .callMethod(UUID.class, "randomUUID");
+
+  @ArchTest
+  static final ArchRule ROOMS_IN_ORDER =
+      layeredArchitecture()
+          .consideringOnlyDependenciesInLayers()
+          .layer("measure")
+          .definedBy("..core.measure..")
+          .layer("screening")
+          .definedBy("..core.screening..")
+          .layer("pulse")
+          .definedBy("..core.pulse..")
+          .layer("maximum")
+          .definedBy("..core.maximum..")
+          .layer("zone")
+          .definedBy("..core.zone..")
+          .layer("prescription")
+          .definedBy("..core.prescription..")
+          .whereLayer("measure")
+          .mayNotAccessAnyLayer()
+          .whereLayer("screening")
+          .mayOnlyAccessLayers("measure")
+          .whereLayer("pulse")
+          .mayOnlyAccessLayers("measure", "screening")
+          .whereLayer("maximum")
+          .mayOnlyAccessLayers("measure", "screening", "pulse")
+          .whereLayer("zone")
+          .mayOnlyAccessLayers("measure", "screening", "pulse", "maximum")
+          .whereLayer("prescription")
+          .mayOnlyAccessLayers("measure", "screening", "pulse", "maximum", "zone");
+}

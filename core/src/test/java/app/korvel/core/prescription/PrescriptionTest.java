@@ -1,0 +1,286 @@
+package app.korvel.core.prescription;
+
+import static app.korvel.core.support.People.TODAY;
+import static app.korvel.core.support.People.adult;
+import static app.korvel.core.support.People.with;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.RefusedException;
+import app.korvel.core.pulse.CountWindow;
+import app.korvel.core.pulse.Posture;
+import app.korvel.core.pulse.PulseCount;
+import app.korvel.core.pulse.RestingReading;
+import app.korvel.core.pulse.WorkingResting;
+import app.korvel.core.screening.Activity;
+import app.korvel.core.screening.Permission;
+import app.korvel.core.screening.Person;
+import app.korvel.core.support.People;
+import app.korvel.core.zone.GuidelineClass;
+import app.korvel.core.zone.Level;
+import app.korvel.core.zone.Level.RpeSpan;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class PrescriptionTest {
+
+  private static Groundwork ground(Person person, int restingBpm, Mode mode) {
+    RestingReading reading =
+        RestingReading.counted(
+            new UUID(0, 1),
+            TODAY.atTime(8, 0).toInstant(ZoneOffset.UTC),
+            PulseCount.of(restingBpm, CountWindow.S60),
+            Posture.SEATED,
+            5,
+            Set.of());
+    return Groundwork.of(
+        People.client(person, false),
+        WorkingResting.of(List.of(reading), TODAY, ZoneOffset.UTC),
+        mode,
+        TODAY);
+  }
+
+  private static Start start(Person person, Goal goal, Approach approach) {
+    return Start.of(
+        person, Permission.of(person, true), goal, Optional.ofNullable(approach), Mode.RUN);
+  }
+
+  private static Parts parts(int low, int high, int minutes, int days, WorkType type) {
+    return new Parts(Goal.ENDURANCE, Approach.GUIDELINE, low, high, minutes, days, type, Mode.RUN);
+  }
+
+  private static List<String> codes(List<Finding> findings) {
+    return findings.stream().map(Finding::code).toList();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "NONE,30,40,15,3",
+    "LITTLE,40,50,20,3",
+    "SOME,45,60,30,3",
+    "REGULAR,60,75,30,4",
+    "HIGH,65,80,40,4",
+  })
+  void theStartFollowsPresentActivity(Activity activity, int low, int high, int minutes, int days) {
+    Parts parts = start(adult(45, activity), Goal.ENDURANCE, null).parts();
+    assertThat(List.of(parts.lowPercent(), parts.highPercent(), parts.minutes(), parts.days()))
+        .containsExactly(low, high, minutes, days);
+  }
+
+  @Test
+  void bothSchoolsForTheNewAndTheInstructorChooses() {
+    assertThat(start(adult(45, Activity.NONE), Goal.ENDURANCE, Approach.GUIDELINE).parts())
+        .extracting(Parts::lowPercent, Parts::highPercent)
+        .containsExactly(40, 50);
+    assertThat(start(adult(45, Activity.LITTLE), Goal.ENDURANCE, Approach.CAUTIOUS).parts())
+        .extracting(Parts::lowPercent, Parts::highPercent)
+        .containsExactly(30, 40);
+    assertThat(start(adult(45, Activity.REGULAR), Goal.ENDURANCE, Approach.CAUTIOUS).parts())
+        .extracting(Parts::lowPercent)
+        .isEqualTo(60);
+  }
+
+  @Test
+  void theGoalAndTheCeilingHoldTheStart() {
+    Start held = start(adult(45, Activity.HIGH), Goal.GENERAL_FITNESS, null);
+    assertThat(held.parts().highPercent()).isEqualTo(70);
+    assertThat(codes(held.findings())).contains("start-held-by-goal");
+    Parts heart = start(with(45, Activity.HIGH, true, false, false), Goal.ENDURANCE, null).parts();
+    assertThat(heart.lowPercent()).isEqualTo(40);
+    assertThat(heart.highPercent()).isEqualTo(60);
+  }
+
+  @Test
+  void everyStartIsWithinTheRules() {
+    for (Activity activity : Activity.values()) {
+      for (Goal goal : Goal.values()) {
+        for (Approach approach : Approach.values()) {
+          for (boolean heart : new boolean[] {true, false}) {
+            Person person = with(45, activity, heart, false, false);
+            Start start = start(person, goal, approach);
+            start.parts().check(Permission.of(person, true));
+            assertThat(start.parts().highPercent())
+                .isLessThanOrEqualTo(
+                    activity.regularlyActive() && !heart ? goal.highPercent() : 60);
+          }
+        }
+      }
+    }
+  }
+
+  @Test
+  void aWorkedPrescription() {
+    // 46 years, some activity: 208 − 0.7 × 46 = 175.8 -> 176; reserve 112
+    Prescription made =
+        Prescription.of(
+            ground(adult(46, Activity.SOME), 64, Mode.RUN), parts(40, 60, 30, 3, WorkType.STEADY));
+    assertThat(made.status()).isEqualTo(Prescription.Status.ISSUED);
+    assertThat(made.target().orElseThrow().lowBpm()).isEqualTo(109);
+    assertThat(made.target().orElseThrow().highBpm()).isEqualTo(131);
+    assertThat(made.levels()).containsExactly(Level.TALK);
+    assertThat(made.rpe20()).isEqualTo(new RpeSpan(12, 13));
+    assertThat(made.steering()).isEqualTo(Steering.RATE);
+    assertThat(made.warmUp().minutes()).isEqualTo(5);
+    // 64 + 0.2 × 112 = 86.4; 64 + 0.4 × 112 = 108.8
+    assertThat(made.warmUp().lowBpm()).contains(86);
+    assertThat(made.warmUp().highBpm()).contains(109);
+    assertThat(made.coolDown().minutes()).isEqualTo(5);
+    assertThat(made.week().moderateMinutes()).isEqualTo(90);
+    assertThat(made.week().moderateEquivalentMinutes()).isEqualTo(90);
+    assertThat(codes(made.findings())).contains("week-under", "light-to-moderate", "soft-target");
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    // low, high, minutes, days, type -> class, light, moderate, vigorous, equivalent
+    "30,40,15,3,STEADY,LIGHT,45,0,0,0",
+    "35,45,20,3,STEADY,MODERATE,0,60,0,60",
+    "50,70,30,5,STEADY,VIGOROUS,0,0,150,300",
+    "50,69,30,5,STEADY,MODERATE,0,150,0,150",
+    "80,90,30,3,INTERVALS,VIGOROUS,60,0,30,60",
+    "90,90,30,3,INTERVALS,NEAR_MAXIMAL,60,0,30,60",
+  })
+  void minutesAreClassedByTheMiddleOfTheirRange(
+      int low,
+      int high,
+      int minutes,
+      int days,
+      WorkType type,
+      GuidelineClass expected,
+      int light,
+      int moderate,
+      int vigorous,
+      int equivalent) {
+    Week week = Week.of(parts(low, high, minutes, days, type), adult(45, Activity.HIGH));
+    assertThat(week.guidelineClass()).isEqualTo(expected);
+    assertThat(
+            List.of(
+                week.lightMinutes(),
+                week.moderateMinutes(),
+                week.vigorousMinutes(),
+                week.moderateEquivalentMinutes()))
+        .containsExactly(light, moderate, vigorous, equivalent);
+  }
+
+  @Test
+  void under18TheMarkIsSixtyMinutesADay() {
+    Week week = Week.of(parts(40, 60, 30, 3, WorkType.STEADY), adult(16, Activity.SOME));
+    assertThat(week.markMinutes()).isEqualTo(420);
+    assertThat(week.upperMinutes()).isEmpty();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    // low, high, minutes, days, type -> field
+    "50,61,30,3,STEADY,highPercent",
+    "55,50,30,3,STEADY,highPercent",
+    "19,40,30,3,STEADY,lowPercent",
+    "40,50,4,3,STEADY,minutes",
+    "40,50,181,3,STEADY,minutes",
+    "40,50,30,0,STEADY,days",
+    "40,50,30,8,STEADY,days",
+    "40,50,39,3,LONG_EASY,minutes",
+  })
+  void partsOutsideTheRulesAreRefusedAtTheirField(
+      int low, int high, int minutes, int days, WorkType type, String field) {
+    assertThatThrownBy(
+            () ->
+                Prescription.of(
+                    ground(adult(46, Activity.SOME), 64, Mode.RUN),
+                    parts(low, high, minutes, days, type)))
+        .isInstanceOfSatisfying(
+            InvalidValueException.class,
+            invalid ->
+                assertThat(invalid.faults())
+                    .extracting(InvalidValueException.Fault::field)
+                    .containsExactly(field));
+  }
+
+  @Test
+  void onlyIntervalsGoAboveEighty() {
+    Groundwork ground = ground(adult(30, Activity.HIGH), 52, Mode.RUN);
+    assertThatThrownBy(() -> Prescription.of(ground, parts(70, 81, 40, 4, WorkType.STEADY)))
+        .hasMessageContaining("too hard");
+    assertThat(codes(Prescription.of(ground, parts(80, 90, 30, 3, WorkType.INTERVALS)).findings()))
+        .contains("hard-minutes");
+  }
+
+  @Test
+  void aHeartConditionIsADraftWithALongWarmUpAndEffortElevenToFourteen() {
+    Prescription made =
+        Prescription.of(
+            ground(with(60, Activity.SOME, true, false, true), 60, Mode.RUN),
+            parts(40, 60, 20, 3, WorkType.STEADY));
+    assertThat(made.status()).isEqualTo(Prescription.Status.DRAFT);
+    assertThat(made.basis().orElseThrow().maximumMethod()).isEqualTo("brawner-164");
+    assertThat(made.steering()).isEqualTo(Steering.EFFORT_AND_TALK);
+    assertThat(made.warmUp().minutes()).isEqualTo(15);
+    assertThat(made.coolDown().minutes()).isEqualTo(10);
+    assertThat(made.rpe20()).isEqualTo(new RpeSpan(12, 13));
+    assertThat(codes(made.findings())).contains("screening-first", "start-heart-condition");
+  }
+
+  @Test
+  void heartFailureHasNoRateAtAll() {
+    Prescription made =
+        Prescription.of(
+            ground(with(66, Activity.NONE, false, true, true), 72, Mode.CYCLE),
+            parts(30, 40, 15, 3, WorkType.STEADY));
+    assertThat(made.target()).isEmpty();
+    assertThat(made.basis()).isEmpty();
+    assertThat(made.warmUp().highBpm()).isEmpty();
+    assertThat(made.steering()).isEqualTo(Steering.EFFORT_AND_TALK_ONLY);
+    assertThat(made.status()).isEqualTo(Prescription.Status.DRAFT);
+    assertThat(codes(made.findings())).contains("rate-not-used");
+  }
+
+  @Test
+  void aReserveTooSmallLeavesEffortAndTalk() {
+    // 208 − 0.7 × 80 − 30 = 122, resting 90: 32
+    Prescription made =
+        Prescription.of(
+            ground(with(80, Activity.SOME, false, false, true), 90, Mode.RUN),
+            parts(40, 50, 20, 3, WorkType.STEADY));
+    assertThat(made.target()).isEmpty();
+    assertThat(made.steering()).isEqualTo(Steering.EFFORT_AND_TALK_ONLY);
+    assertThat(made.warmUp().minutes()).isEqualTo(10);
+    assertThat(codes(made.findings())).contains("rate-not-used", "over-65");
+  }
+
+  @Test
+  void withoutARestingPulseNothingIsPrescribed() {
+    Groundwork ground =
+        Groundwork.of(
+            People.client(adult(46, Activity.SOME), false), Optional.empty(), Mode.RUN, TODAY);
+    assertThatThrownBy(() -> Prescription.of(ground, parts(40, 60, 30, 3, WorkType.STEADY)))
+        .isInstanceOf(RefusedException.class)
+        .hasMessageContaining("Count a resting pulse first");
+  }
+
+  @Test
+  void onceAWeekIsSaidToBeNoPlanAndTheNewSteerByTalk() {
+    Prescription made =
+        Prescription.of(
+            ground(adult(46, Activity.NONE), 70, Mode.RUN), parts(30, 40, 15, 1, WorkType.STEADY));
+    assertThat(codes(made.findings())).contains("once-a-week", "talk-before-effort", "week-light");
+    assertThat(made.steering()).isEqualTo(Steering.TALK);
+    assertThat(made.rpe20()).isEqualTo(new RpeSpan(6, 11));
+  }
+
+  @Test
+  void anUnusualRestingPulseIsSaidWhereTheDecisionIs() {
+    Prescription made =
+        Prescription.of(
+            ground(adult(46, Activity.SOME), 104, Mode.RUN), parts(40, 50, 20, 3, WorkType.STEADY));
+    assertThat(codes(made.findings())).contains("resting-high");
+  }
+}

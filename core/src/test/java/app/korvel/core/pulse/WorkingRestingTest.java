@@ -1,0 +1,115 @@
+package app.korvel.core.pulse;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.korvel.core.measure.Finding;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+
+class WorkingRestingTest {
+  private static final ZoneId ZONE = ZoneId.of("Pacific/Auckland");
+  private static final LocalDate TODAY = LocalDate.of(2026, 5, 20);
+
+  private final List<RestingReading> readings = new ArrayList<>();
+
+  private void counted(int daysAgo, int bpm, Posture posture, int rested) {
+    readings.add(
+        RestingReading.counted(
+            new UUID(0, readings.size()),
+            TODAY.minusDays(daysAgo).atTime(7, 0).atZone(ZONE).toInstant(),
+            PulseCount.of(bpm, CountWindow.S60),
+            posture,
+            rested,
+            Set.of()));
+  }
+
+  private WorkingResting value() {
+    return WorkingResting.of(readings, TODAY, ZONE).orElseThrow();
+  }
+
+  private List<String> codes() {
+    return value().findings().stream().map(Finding::code).toList();
+  }
+
+  @Test
+  void noReadingNoValue() {
+    assertThat(WorkingResting.of(readings, TODAY, ZONE)).isEmpty();
+  }
+
+  @Test
+  void theMedianOfTheLatestThreeAlike() {
+    counted(40, 80, Posture.SEATED, 5);
+    counted(20, 66, Posture.SEATED, 5);
+    counted(10, 62, Posture.SEATED, 5);
+    counted(1, 64, Posture.SEATED, 5);
+    assertThat(value().bpm()).isEqualTo(64);
+    assertThat(value().basis()).extracting(RestingReading::bpm).containsExactly(64, 62, 66);
+    assertThat(codes()).containsExactly("working-median");
+    // sqrt(1.7² + 0.5²), the error of a 60 s count being half a beat
+    assertThat(value().standardErrorBpm().doubleValue()).isBetween(1.771, 1.773);
+  }
+
+  @Test
+  void posturesAreNotMixed() {
+    counted(20, 66, Posture.SEATED, 5);
+    counted(10, 62, Posture.SEATED, 5);
+    counted(1, 55, Posture.LYING, 5);
+    assertThat(value().bpm()).isEqualTo(55);
+    assertThat(codes()).containsExactly("working-latest-good");
+  }
+
+  @Test
+  void poorReadingsDoNotCountTowardsTheThree() {
+    counted(20, 66, Posture.SEATED, 5);
+    counted(10, 62, Posture.SEATED, 5);
+    counted(1, 90, Posture.STANDING, 0);
+    assertThat(value().bpm()).isEqualTo(62);
+    assertThat(codes()).containsExactly("working-latest-good");
+  }
+
+  @Test
+  void withoutAGoodOneTheLatestStands() {
+    counted(9, 70, Posture.SEATED, 2);
+    counted(3, 75, Posture.STANDING, 1);
+    assertThat(value().bpm()).isEqualTo(75);
+    assertThat(codes()).containsExactly("working-latest");
+    // sqrt(3² + 0.5²)
+    assertThat(value().standardErrorBpm().doubleValue()).isBetween(3.041, 3.042);
+  }
+
+  @Test
+  void fiftySixDaysStillCountAndFiftySevenAreDue() {
+    counted(56, 66, Posture.SEATED, 5);
+    counted(56, 62, Posture.SEATED, 5);
+    counted(56, 64, Posture.SEATED, 5);
+    assertThat(codes()).containsExactly("working-median");
+    assertThat(value().due()).isFalse();
+
+    readings.clear();
+    counted(57, 66, Posture.SEATED, 5);
+    counted(57, 62, Posture.SEATED, 5);
+    counted(57, 64, Posture.SEATED, 5);
+    assertThat(value().due()).isTrue();
+    assertThat(codes()).containsExactly("working-latest-good", "resting-due");
+  }
+
+  @Test
+  void aFreshPoorReadingStandsBeforeAnOldGoodOne() {
+    counted(200, 58, Posture.SEATED, 5);
+    counted(2, 70, Posture.STANDING, 0);
+    assertThat(value().bpm()).isEqualTo(70);
+    assertThat(value().due()).isFalse();
+  }
+
+  @Test
+  void daysAreThoseOfTheStudio() {
+    // 07:00 in Auckland is still the day before in UTC.
+    counted(56, 66, Posture.SEATED, 5);
+    assertThat(value().due()).isFalse();
+  }
+}
