@@ -1,11 +1,17 @@
 package app.korvel.core.prescription;
 
+import app.korvel.core.screening.Person;
+import java.util.Arrays;
+import java.util.List;
+
 /** What the client trains for, with the intensity it is reached at, percent of reserve. */
 public enum Goal {
   DAILY_ACTIVITY("Everyday activity", 30, 40, "Stairs and shopping without a rest."),
   GENERAL_FITNESS("Weight and general fitness", 50, 70, "More in reserve, day to day."),
   ENDURANCE("Endurance", 70, 80, "Go on for longer, and faster."),
   COMPETITION("Competition", 80, 90, "Intervals of 1 to 2 min on top of endurance.");
+
+  private static final int HEART_HIGHEST_PERCENT = 70;
 
   private final String displayName;
   private final int lowPercent;
@@ -32,6 +38,17 @@ public enum Goal {
   /** Upper edge of the goal's range, percent of reserve. */
   public int highPercent() {
     return highPercent;
+  }
+
+  /**
+   * The goals that are open to someone: with known heart disease none that is reached above 70 % of
+   * reserve, the upper end of cleared heart work.
+   */
+  public static List<Goal> openTo(Person person) {
+    return Arrays.stream(values())
+        .filter(
+            goal -> !person.health().heartDisease() || goal.highPercent <= HEART_HIGHEST_PERCENT)
+        .toList();
   }
 
   /** What it means to the client. */

@@ -6,8 +6,10 @@ import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.InvalidValueException.Fault;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.screening.Permission;
+import app.korvel.core.screening.Person;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 
 /**
  * The parts of a prescription that the instructor decides.
@@ -36,8 +38,17 @@ public record Parts(
    *
    * @throws InvalidValueException with every fault at once, each saying what is accepted
    */
-  public void check(Permission permission) {
+  public void check(Person person, Permission permission) {
     List<Fault> faults = new ArrayList<>();
+    if (!Goal.openTo(person).contains(goal)) {
+      faults.add(
+          new Fault(
+              "goal",
+              "is reached above what cleared heart work allows",
+              Goal.openTo(person).stream()
+                  .map(Goal::displayName)
+                  .collect(Collectors.joining(", "))));
+    }
     checkLimit(faults, "lowPercent", lowPercent, Limit.INTENSITY);
     checkLimit(faults, "highPercent", highPercent, Limit.INTENSITY);
     checkLimit(faults, "minutes", minutes, Limit.SESSION_MINUTES);

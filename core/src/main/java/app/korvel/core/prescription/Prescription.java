@@ -14,6 +14,7 @@ import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.Level.RpeSpan;
 import app.korvel.core.zone.Reserve;
+import app.korvel.core.zone.RpeFamily;
 import app.korvel.core.zone.Scheme;
 import app.korvel.core.zone.Target;
 import app.korvel.core.zone.Uncertainty;
@@ -33,8 +34,9 @@ import java.util.Optional;
  * @param basis the numbers it stands on; empty where no rate may be used
  * @param target by rate; empty where no rate may be used
  * @param steering what leads
- * @param levels levels of effort from the lower to the upper edge
+ * @param feel how it feels and sounds, from the lower to the upper edge
  * @param rpe20 perceived exertion on 6–20
+ * @param rpe10 perceived exertion on the 0–10 ratio scale
  * @param warmUp before the work
  * @param coolDown after it
  * @param week the week's minutes against the guideline
@@ -47,8 +49,9 @@ public record Prescription(
     Optional<RateBasis> basis,
     Optional<Target> target,
     Steering steering,
-    List<Level> levels,
+    List<Feel> feel,
     RpeSpan rpe20,
+    RpeSpan rpe10,
     Margin warmUp,
     Margin coolDown,
     Week week,
@@ -97,13 +100,27 @@ public record Prescription(
   public record Margin(
       int minutes, Optional<Integer> lowBpm, Optional<Integer> highBpm, String how) {}
 
+  /**
+   * A level of effort, with the texts of the day.
+   *
+   * @param level 1 to 5
+   * @param name its name
+   * @param voice what the voice can do
+   * @param breathing how breathing is
+   */
+  public record Feel(int level, String name, String voice, String breathing) {
+    static Feel of(Level level) {
+      return new Feel(level.number(), level.displayName(), level.voice(), level.breathing());
+    }
+  }
+
   private static final int MARGIN_LOW_PERCENT = 20;
   private static final int MARGIN_HIGH_PERCENT = 40;
   private static final int HARD_PERCENT = 80;
   private static final RpeSpan HEART_CONDITION_RPE = new RpeSpan(11, 14);
 
   public Prescription {
-    levels = List.copyOf(levels);
+    feel = List.copyOf(feel);
     findings = List.copyOf(findings);
   }
 
@@ -114,7 +131,7 @@ public record Prescription(
    * @throws RefusedException when there is no resting pulse to start from
    */
   public static Prescription of(Groundwork ground, Parts parts) {
-    parts.check(ground.permission());
+    parts.check(ground.person(), ground.permission());
     WorkingResting resting =
         ground
             .resting()
@@ -144,18 +161,22 @@ public record Prescription(
         basis,
         target,
         steering,
-        levels,
+        levels.stream().map(Feel::of).toList(),
         rpe(person, levels),
+        levels
+            .get(0)
+            .rpe10(RpeFamily.RATIO)
+            .to(levels.get(levels.size() - 1).rpe10(RpeFamily.RATIO)),
         new Margin(
             warmUp,
             basis.map(numbers -> numbers.reserve().rateAt(MARGIN_LOW_PERCENT)),
             basis.map(numbers -> numbers.reserve().rateAt(MARGIN_HIGH_PERCENT)),
-            "Easy at first, 20 to 40 % of reserve, then loosen the joints you are about to use."),
+            "Start easy and let it rise, then loosen the joints you are about to use."),
         new Margin(
             coolDown,
             Optional.empty(),
             basis.map(numbers -> numbers.reserve().rateAt(MARGIN_HIGH_PERCENT)),
-            "Keep moving, easier and easier, until below 40 % of reserve; then stretch."),
+            "Keep moving, easier and easier; then stretch."),
         week,
         findings);
   }
@@ -210,7 +231,7 @@ public record Prescription(
     resting.findings().stream()
         .filter(finding -> finding.severity() != Severity.INFO)
         .forEach(findings::add);
-    Finding usual = UsualResting.judge(resting.bpm(), person, resting.basis().get(0).settled());
+    Finding usual = UsualResting.judge(resting.bpm(), person, resting.settled());
     if (usual.severity() != Severity.INFO) {
       findings.add(usual);
     }

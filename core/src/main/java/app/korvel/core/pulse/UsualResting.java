@@ -30,14 +30,17 @@ public record UsualResting(int fromAge, int lowest, int highest) {
    */
   public static Finding judge(int bpm, Person person, boolean settled) {
     UsualResting usual = at(person.age());
-    return usual.kind(bpm, person, settled).of(bpm, ageWords(person), usual.lowest, usual.highest);
+    return kindOf(bpm, person, settled)
+        .of(bpm, person.age() + " years", usual.lowest, usual.highest);
   }
 
-  private FindingKind kind(int bpm, Person person, boolean settled) {
-    if (bpm > highest) {
+  /** What {@link #judge} finds, without its words. */
+  public static FindingKind kindOf(int bpm, Person person, boolean settled) {
+    UsualResting usual = at(person.age());
+    if (bpm > usual.highest) {
       return settled ? FindingKind.RESTING_HIGH : FindingKind.RESTING_HIGH_RECOUNT;
     }
-    if (bpm >= lowest) {
+    if (bpm >= usual.lowest) {
       return FindingKind.RESTING_USUAL;
     }
     if (bpm < RARE) {
@@ -49,9 +52,5 @@ public record UsualResting(int fromAge, int lowest, int highest) {
     return person.activity().regularlyActive()
         ? FindingKind.RESTING_LOW_TRAINED
         : FindingKind.RESTING_LOW_ASK;
-  }
-
-  private static String ageWords(Person person) {
-    return person.age() + " years";
   }
 }

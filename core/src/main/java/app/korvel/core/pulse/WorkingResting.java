@@ -108,6 +108,11 @@ public record WorkingResting(
         .map(group -> group.subList(0, MEDIAN_OF));
   }
 
+  /** Whether the readings it stands on were all taken settled. */
+  public boolean settled() {
+    return basis.stream().allMatch(RestingReading::settled);
+  }
+
   private static WorkingResting median(List<RestingReading> three) {
     RestingReading middle =
         three.stream().sorted(Comparator.comparingInt(RestingReading::bpm)).toList().get(1);

@@ -11,7 +11,7 @@ public enum Level {
   SING(
       0,
       "Sing",
-      "can sing a verse",
+      "could sing a verse",
       span(6, 11),
       span(0, 2),
       span(0, 4),
@@ -20,7 +20,7 @@ public enum Level {
   TALK(
       40,
       "Talk",
-      "talks in whole sentences, cannot sing",
+      "whole sentences, no singing",
       span(12, 13),
       span(3, 4),
       span(5, 6),
@@ -47,7 +47,7 @@ public enum Level {
   SILENT(
       90,
       "Silent",
-      "cannot talk",
+      "no talking at all",
       span(18, 20),
       span(9, 10),
       span(9, 10),

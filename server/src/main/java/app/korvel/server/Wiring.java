@@ -1,0 +1,82 @@
+package app.korvel.server;
+
+import app.korvel.server.demo.DemoData;
+import app.korvel.store.ClientRepository;
+import app.korvel.store.Database;
+import app.korvel.store.Ids;
+import app.korvel.store.PrescriptionRepository;
+import app.korvel.store.ReadingRepository;
+import app.korvel.store.StudioRepository;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.util.FileSystemUtils;
+
+/** Puts the store under the controllers. */
+@Configuration(proxyBeanMethods = false)
+class Wiring {
+
+  @Bean
+  Clock clock() {
+    return Clock.systemDefaultZone();
+  }
+
+  @Bean
+  Ids ids() {
+    return Ids.timeOrdered();
+  }
+
+  @Bean
+  DataFolder dataFolder(
+      @Value("${korvel.data:}") String data, @Value("${korvel.demo:false}") boolean demo)
+      throws IOException {
+    if (!demo) {
+      Path folder = data.isBlank() ? Path.of("korvel-data") : Path.of(data);
+      return new DataFolder(Files.createDirectories(folder.toAbsolutePath()), false);
+    }
+    Path folder = Files.createTempDirectory("korvel-demo-");
+    Runtime.getRuntime()
+        .addShutdownHook(new Thread(() -> FileSystemUtils.deleteRecursively(folder.toFile())));
+    return new DataFolder(folder, true);
+  }
+
+  @Bean
+  Database database(DataFolder folder) {
+    return Database.open(folder.database());
+  }
+
+  @Bean
+  ClientRepository clientRepository(Database database) {
+    return new ClientRepository(database);
+  }
+
+  @Bean
+  ReadingRepository readingRepository(Database database) {
+    return new ReadingRepository(database);
+  }
+
+  @Bean
+  PrescriptionRepository prescriptionRepository(Database database) {
+    return new PrescriptionRepository(database);
+  }
+
+  @Bean
+  StudioRepository studioRepository(
+      DataFolder folder,
+      Database database,
+      ClientRepository clients,
+      ReadingRepository readings,
+      PrescriptionRepository prescriptions,
+      Clock clock) {
+    StudioRepository studio = new StudioRepository(database);
+    studio.ensure(folder.demo() ? DemoData.STUDIO : "Studio", clock.getZone(), clock.instant());
+    if (folder.demo()) {
+      new DemoData(clients, readings, prescriptions, studio.timeZone(), clock.instant()).write();
+    }
+    return studio;
+  }
+}

@@ -1,0 +1,157 @@
+package app.korvel.server.client;
+
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.JobStep.SavedStatus;
+import app.korvel.core.pulse.RestingReading;
+import app.korvel.core.pulse.WorkingResting;
+import app.korvel.core.screening.Client;
+import app.korvel.server.client.ClientViews.ChangeRequest;
+import app.korvel.server.client.ClientViews.ClientList;
+import app.korvel.server.client.ClientViews.ClientOverview;
+import app.korvel.server.client.ClientViews.ClientRow;
+import app.korvel.server.client.ClientViews.ClientView;
+import app.korvel.server.client.ClientViews.DetailsRequest;
+import app.korvel.server.client.ClientViews.MaximumInUse;
+import app.korvel.server.client.ClientViews.PrescriptionInUse;
+import app.korvel.server.client.ClientViews.StepView;
+import app.korvel.server.client.ClientViews.WatchView;
+import app.korvel.server.studio.StudioClock;
+import app.korvel.server.web.FindingView;
+import app.korvel.server.web.ProblemType;
+import app.korvel.server.web.Problems;
+import app.korvel.store.ClientRepository;
+import app.korvel.store.Ids;
+import app.korvel.store.PrescriptionRepository;
+import app.korvel.store.ReadingRepository;
+import app.korvel.store.SavedPrescription;
+import app.korvel.store.StaleVersionException;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Clients: the list, adding, changing, and the header of a client's page. */
+@RestController
+@RequestMapping("/api/clients")
+class ClientController {
+  private final ClientRepository clients;
+  private final ReadingRepository readings;
+  private final PrescriptionRepository prescriptions;
+  private final ClientRecords records;
+  private final StudioClock clock;
+  private final Ids ids;
+
+  ClientController(
+      ClientRepository clients,
+      ReadingRepository readings,
+      PrescriptionRepository prescriptions,
+      ClientRecords records,
+      StudioClock clock,
+      Ids ids) {
+    this.clients = clients;
+    this.readings = readings;
+    this.prescriptions = prescriptions;
+    this.records = records;
+    this.clock = clock;
+    this.ids = ids;
+  }
+
+  @GetMapping
+  ClientList list(@RequestParam(defaultValue = "") String q) {
+    Map<UUID, List<RestingReading>> readingsByClient = readings.byClient();
+    Map<UUID, SavedPrescription> current = prescriptions.current();
+    List<Client> everyone = clients.find("");
+    List<Client> found = q.isBlank() ? everyone : clients.find(q);
+    return new ClientList(
+        found.stream()
+            .map(
+                client ->
+                    row(
+                        client,
+                        records.resting(readingsByClient.getOrDefault(client.id(), List.of())),
+                        Optional.ofNullable(current.get(client.id()))))
+            .toList(),
+        everyone.size());
+  }
+
+  private ClientRow row(
+      Client client, Optional<WorkingResting> resting, Optional<SavedPrescription> saved) {
+    Groundwork ground = Groundwork.of(client, resting, Mode.RUN, clock.today());
+    return new ClientRow(
+        client.id(),
+        client.details().name(),
+        client.details().note(),
+        ground.person().age(),
+        WatchView.of(ground.person()),
+        resting.map(WorkingResting::bpm).orElse(null),
+        ground.maximum().map(maximum -> maximum.bpm().orElseThrow()).orElse(null),
+        StepView.of(ground, status(saved)));
+  }
+
+  private static Optional<SavedStatus> status(Optional<SavedPrescription> saved) {
+    return saved.map(each -> new SavedStatus(each.version(), each.prescription().status()));
+  }
+
+  @PostMapping
+  @ResponseStatus(HttpStatus.CREATED)
+  ClientView add(@RequestBody DetailsRequest request) {
+    Client client = clients.add(ids.next(), request.details(clock.today()), clock.now());
+    return ClientView.of(client, clock.today());
+  }
+
+  @PutMapping("/{id}")
+  ClientView change(@PathVariable UUID id, @RequestBody ChangeRequest request) {
+    Client.Details details = request.details().details(clock.today());
+    return clients
+        .change(id, request.version(), details, clock.now())
+        .map(client -> ClientView.of(client, clock.today()))
+        .orElseThrow(() -> ClientRecords.unknown(id));
+  }
+
+  /** Nothing is lost: the answer carries the record as it is now, the asker still has theirs. */
+  @ExceptionHandler
+  ResponseEntity<Object> stale(StaleVersionException stale) {
+    ProblemDetail problem =
+        ProblemType.STALE.problem(
+            HttpStatus.CONFLICT,
+            stale.getMessage() + " Look at what changed, then save yours over it or keep theirs.");
+    problem.setProperty("current", ClientView.of(stale.current(), clock.today()));
+    return Problems.answer(problem);
+  }
+
+  @GetMapping("/{id}")
+  ClientOverview overview(@PathVariable UUID id) {
+    Client client = records.client(id);
+    Groundwork ground = records.groundwork(client, Mode.RUN);
+    Optional<SavedPrescription> saved = Optional.ofNullable(prescriptions.current().get(id));
+    return new ClientOverview(
+        ClientView.of(client, clock.today()),
+        WatchView.of(ground.person()),
+        ground.permission().mayIssue(),
+        ground.permission().vigorous(),
+        FindingView.of(ground.permission().findings()),
+        ground.resting().map(WorkingResting::bpm).orElse(null),
+        ground.maximum().map(MaximumInUse::of).orElse(null),
+        saved
+            .map(
+                each ->
+                    new PrescriptionInUse(
+                        each.version(), each.prescription().status(), each.prescription().date()))
+            .orElse(null),
+        StepView.of(ground, status(saved)));
+  }
+}

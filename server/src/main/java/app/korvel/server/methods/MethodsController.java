@@ -1,0 +1,143 @@
+package app.korvel.server.methods;
+
+import app.korvel.core.maximum.Equation;
+import app.korvel.core.maximum.Equations;
+import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.Severity;
+import app.korvel.core.pulse.CountWindow;
+import app.korvel.core.screening.Activity;
+import app.korvel.core.zone.Basis;
+import app.korvel.core.zone.Level;
+import app.korvel.core.zone.RpeFamily;
+import app.korvel.core.zone.Scheme;
+import app.korvel.core.zone.Schemes;
+import app.korvel.server.web.Words;
+import app.korvel.server.zone.ZoneViews;
+import java.math.BigDecimal;
+import java.util.Arrays;
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Everything that is computed and judged, with its source: read straight off the core's tables. */
+@RestController
+class MethodsController {
+
+  @GetMapping("/api/methods")
+  MethodsView methods() {
+    return new MethodsView(
+        Equations.ALL.stream().map(EquationRow::of).toList(),
+        Schemes.ALL.stream().map(SchemeRow::of).toList(),
+        Arrays.stream(Level.values()).map(ScaleRow::of).toList(),
+        Arrays.stream(CountWindow.values()).map(WindowRow::of).toList(),
+        Arrays.stream(Activity.values()).map(ActivityRow::of).toList(),
+        Arrays.stream(Limit.values()).map(LimitRow::of).toList(),
+        Arrays.stream(FindingKind.values()).map(FindingRow::of).toList());
+  }
+
+  record MethodsView(
+      List<EquationRow> equations,
+      List<SchemeRow> schemes,
+      List<ScaleRow> scales,
+      List<WindowRow> protocols,
+      List<ActivityRow> activities,
+      List<LimitRow> limits,
+      List<FindingRow> findings) {}
+
+  record EquationRow(
+      String id,
+      String name,
+      String formula,
+      String population,
+      int error,
+      String errorNote,
+      String source) {
+    static EquationRow of(Equation equation) {
+      return new EquationRow(
+          equation.id(),
+          equation.name(),
+          equation.formula(),
+          equation.population(),
+          equation.standardErrorBpm(),
+          equation.errorNote(),
+          equation.source().citation());
+    }
+  }
+
+  record SchemeBand(String id, String name, BigDecimal low, BigDecimal high) {}
+
+  record SchemeRow(
+      String id,
+      String name,
+      Scheme.Kind kind,
+      Basis basis,
+      List<SchemeBand> bands,
+      String serves,
+      String source) {
+    static SchemeRow of(Scheme scheme) {
+      return new SchemeRow(
+          scheme.id(),
+          scheme.name(),
+          scheme.kind(),
+          scheme.basis(),
+          scheme.bands().stream()
+              .map(band -> new SchemeBand(band.id(), band.name(), band.low(), band.high()))
+              .toList(),
+          scheme.serves(),
+          scheme.source().citation());
+    }
+  }
+
+  record ScaleRow(
+      int level,
+      String name,
+      String voice,
+      String breathing,
+      String like,
+      List<Integer> rpe20,
+      List<Integer> rpe10Ratio,
+      List<Integer> rpe10Linear) {
+    static ScaleRow of(Level level) {
+      return new ScaleRow(
+          level.number(),
+          level.displayName(),
+          level.voice(),
+          level.breathing(),
+          level.like(),
+          ZoneViews.span(level.rpe20()),
+          ZoneViews.span(level.rpe10(RpeFamily.RATIO)),
+          ZoneViews.span(level.rpe10(RpeFamily.LINEAR)));
+    }
+  }
+
+  record WindowRow(int seconds, int multiplyBy, int uncertaintyBpm, String use) {
+    static WindowRow of(CountWindow window) {
+      return new WindowRow(
+          window.seconds(), window.multiplier(), window.multiplier(), window.use());
+    }
+  }
+
+  record ActivityRow(Activity activity, String definition) {
+    static ActivityRow of(Activity activity) {
+      return new ActivityRow(activity, activity.definition());
+    }
+  }
+
+  record LimitRow(String id, int lowest, int highest, String unit) {
+    static LimitRow of(Limit limit) {
+      return new LimitRow(Words.of(limit), limit.lowest(), limit.highest(), limit.unit());
+    }
+  }
+
+  record FindingRow(String code, Severity severity, String message, String because, String source) {
+    static FindingRow of(FindingKind kind) {
+      return new FindingRow(
+          kind.code(),
+          kind.severity(),
+          kind.messageOutline(),
+          kind.becauseOutline(),
+          kind.source().citation());
+    }
+  }
+}

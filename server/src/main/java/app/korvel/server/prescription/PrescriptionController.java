@@ -1,0 +1,123 @@
+package app.korvel.server.prescription;
+
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.RefusedException;
+import app.korvel.core.measure.Severity;
+import app.korvel.core.prescription.Approach;
+import app.korvel.core.prescription.Goal;
+import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.Parts;
+import app.korvel.core.prescription.Prescription;
+import app.korvel.core.prescription.Start;
+import app.korvel.core.screening.Client;
+import app.korvel.core.screening.StopSigns;
+import app.korvel.server.client.ClientRecords;
+import app.korvel.server.prescription.PrescriptionViews.CardView;
+import app.korvel.server.prescription.PrescriptionViews.PartsRequest;
+import app.korvel.server.prescription.PrescriptionViews.PrescriptionView;
+import app.korvel.server.prescription.PrescriptionViews.SavedList;
+import app.korvel.server.prescription.PrescriptionViews.SavedView;
+import app.korvel.server.prescription.PrescriptionViews.StartView;
+import app.korvel.server.studio.StudioClock;
+import app.korvel.server.web.NotFoundException;
+import app.korvel.store.Ids;
+import app.korvel.store.PrescriptionRepository;
+import app.korvel.store.SavedPrescription;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** A client's prescriptions: where to start, what follows, saving, and the card. */
+@RestController
+@RequestMapping("/api/clients/{id}/prescriptions")
+class PrescriptionController {
+  private final PrescriptionRepository prescriptions;
+  private final ClientRecords records;
+  private final StudioClock clock;
+  private final Ids ids;
+
+  PrescriptionController(
+      PrescriptionRepository prescriptions, ClientRecords records, StudioClock clock, Ids ids) {
+    this.prescriptions = prescriptions;
+    this.records = records;
+    this.clock = clock;
+    this.ids = ids;
+  }
+
+  @GetMapping("/start")
+  StartView start(
+      @PathVariable UUID id,
+      @RequestParam(defaultValue = "general-fitness") Goal goal,
+      @RequestParam(required = false) @Nullable Approach approach,
+      @RequestParam(defaultValue = "run") Mode mode) {
+    Groundwork ground = records.groundwork(records.client(id), mode);
+    Start start =
+        Start.of(ground.person(), ground.permission(), goal, Optional.ofNullable(approach), mode);
+    return StartView.of(start, ground.person(), ground.permission());
+  }
+
+  /** Works the parts out without saving them. */
+  @PostMapping("/preview")
+  PrescriptionView preview(@PathVariable UUID id, @RequestBody PartsRequest request) {
+    return PrescriptionView.of(workOut(records.client(id), request));
+  }
+
+  @PostMapping
+  @ResponseStatus(HttpStatus.CREATED)
+  SavedView save(@PathVariable UUID id, @RequestBody PartsRequest request) {
+    Prescription made = workOut(records.client(id), request);
+    return SavedView.of(prescriptions.add(ids.next(), id, made, clock.now()));
+  }
+
+  @GetMapping
+  SavedList list(@PathVariable UUID id) {
+    records.client(id);
+    return new SavedList(prescriptions.of(id).stream().map(SavedView::of).toList());
+  }
+
+  /** The card of an issued version; a draft has none. */
+  @GetMapping("/{version}/card")
+  CardView card(@PathVariable UUID id, @PathVariable int version) {
+    Client client = records.client(id);
+    SavedPrescription saved =
+        prescriptions
+            .get(id, version)
+            .orElseThrow(
+                () -> new NotFoundException("This client has no prescription " + version + "."));
+    // What blocks today blocks the card as well, whatever the day it was issued.
+    List<Finding> today = blocking(records.groundwork(client, Mode.RUN).permission().findings());
+    if (!today.isEmpty()) {
+      throw RefusedException.because(today);
+    }
+    if (saved.prescription().status() == Prescription.Status.DRAFT) {
+      throw RefusedException.because(blocking(saved.prescription().findings()));
+    }
+    return new CardView(
+        client.details().name(),
+        saved.version(),
+        PrescriptionView.of(saved.prescription()),
+        StopSigns.SIGNS,
+        StopSigns.ACTION,
+        StopSigns.NOTICE);
+  }
+
+  private Prescription workOut(Client client, PartsRequest request) {
+    Parts parts = request.parts();
+    return Prescription.of(records.groundwork(client, parts.mode()), parts);
+  }
+
+  private static List<Finding> blocking(List<Finding> findings) {
+    return findings.stream().filter(finding -> finding.severity() == Severity.BLOCK).toList();
+  }
+}

@@ -1,0 +1,246 @@
+package app.korvel.server.prescription;
+
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.Limit;
+import app.korvel.core.prescription.Approach;
+import app.korvel.core.prescription.Goal;
+import app.korvel.core.prescription.Parts;
+import app.korvel.core.prescription.Prescription;
+import app.korvel.core.prescription.Prescription.Feel;
+import app.korvel.core.prescription.Prescription.Margin;
+import app.korvel.core.prescription.Prescription.RateBasis;
+import app.korvel.core.prescription.Start;
+import app.korvel.core.prescription.Steering;
+import app.korvel.core.prescription.Week;
+import app.korvel.core.prescription.WorkType;
+import app.korvel.core.screening.Permission;
+import app.korvel.core.screening.Person;
+import app.korvel.core.zone.GuidelineClass;
+import app.korvel.core.zone.Target;
+import app.korvel.server.web.FindingView;
+import app.korvel.server.zone.ZoneViews;
+import app.korvel.store.SavedPrescription;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** Prescriptions as they are received and sent. */
+final class PrescriptionViews {
+  private PrescriptionViews() {}
+
+  /** The parts the instructor decides; the core checks them together. */
+  record PartsRequest(
+      Goal goal,
+      Approach approach,
+      Integer lowPercent,
+      Integer highPercent,
+      Integer minutes,
+      Integer days,
+      WorkType type,
+      Mode mode) {
+
+    Parts parts() {
+      return new Parts(goal, approach, lowPercent, highPercent, minutes, days, type, mode);
+    }
+  }
+
+  record PartsView(
+      Goal goal,
+      String goalName,
+      Approach approach,
+      int lowPercent,
+      int highPercent,
+      int minutes,
+      int days,
+      WorkType type,
+      String typeName,
+      String typeHow,
+      Mode mode) {
+
+    static PartsView of(Parts parts) {
+      return new PartsView(
+          parts.goal(),
+          parts.goal().displayName(),
+          parts.approach(),
+          parts.lowPercent(),
+          parts.highPercent(),
+          parts.minutes(),
+          parts.days(),
+          parts.type(),
+          parts.type().displayName(),
+          parts.type().how(),
+          parts.mode());
+    }
+  }
+
+  record GoalOption(Goal goal, String name, int lowPercent, int highPercent, String meaning) {}
+
+  record TypeOption(
+      WorkType type, String name, String how, int fewestMinutes, int highestPercent) {}
+
+  /** Where to start, why, and what there is to choose from. */
+  record StartView(
+      PartsView parts,
+      List<FindingView> findings,
+      boolean offersApproach,
+      boolean mayIssue,
+      int highestPercent,
+      List<GoalOption> goals,
+      List<TypeOption> types,
+      List<Mode> modes) {
+
+    static StartView of(Start start, Person person, Permission permission) {
+      return new StartView(
+          PartsView.of(start.parts()),
+          FindingView.of(start.findings()),
+          Start.offersApproach(person.activity()),
+          permission.mayIssue(),
+          permission.vigorous() ? Limit.INTENSITY.highest() : Permission.CEILING_PERCENT,
+          Goal.openTo(person).stream()
+              .map(
+                  goal ->
+                      new GoalOption(
+                          goal,
+                          goal.displayName(),
+                          goal.lowPercent(),
+                          goal.highPercent(),
+                          goal.meaning()))
+              .toList(),
+          Arrays.stream(WorkType.values())
+              .map(
+                  type ->
+                      new TypeOption(
+                          type,
+                          type.displayName(),
+                          type.how(),
+                          type.fewestMinutes(),
+                          type.highestPercent()))
+              .toList(),
+          List.of(Mode.values()));
+    }
+  }
+
+  record TargetView(int lowBpm, int highBpm, Map<String, List<Integer>> counts) {
+    static TargetView of(Target target) {
+      return new TargetView(target.lowBpm(), target.highBpm(), ZoneViews.counts(target.counts()));
+    }
+  }
+
+  record BasisView(
+      int restingBpm,
+      BigDecimal restingStandardErrorBpm,
+      String restingBecause,
+      int maximumBpm,
+      BigDecimal maximumStandardErrorBpm,
+      String maximumMethod,
+      String scheme) {
+
+    static BasisView of(RateBasis basis) {
+      return new BasisView(
+          basis.restingBpm(),
+          basis.restingStandardErrorBpm(),
+          basis.restingBecause(),
+          basis.maximumBpm(),
+          basis.maximumStandardErrorBpm(),
+          basis.maximumMethod(),
+          basis.scheme());
+    }
+  }
+
+  record FeelView(int level, String name, String voice, String breathing) {
+    static FeelView of(Feel feel) {
+      return new FeelView(feel.level(), feel.name(), feel.voice(), feel.breathing());
+    }
+  }
+
+  record MarginView(int minutes, @Nullable Integer lowBpm, @Nullable Integer highBpm, String how) {
+    static MarginView of(Margin margin) {
+      return new MarginView(
+          margin.minutes(),
+          margin.lowBpm().orElse(null),
+          margin.highBpm().orElse(null),
+          margin.how());
+    }
+  }
+
+  record WeekView(
+      GuidelineClass guidelineClass,
+      int lightMinutes,
+      int moderateMinutes,
+      int vigorousMinutes,
+      int moderateEquivalentMinutes,
+      int markMinutes,
+      @Nullable Integer upperMinutes,
+      FindingView finding) {
+
+    static WeekView of(Week week) {
+      return new WeekView(
+          week.guidelineClass(),
+          week.lightMinutes(),
+          week.moderateMinutes(),
+          week.vigorousMinutes(),
+          week.moderateEquivalentMinutes(),
+          week.markMinutes(),
+          week.upperMinutes().isPresent() ? week.upperMinutes().getAsInt() : null,
+          FindingView.of(week.finding()));
+    }
+  }
+
+  record PrescriptionView(
+      LocalDate date,
+      PartsView parts,
+      Prescription.Status status,
+      @Nullable BasisView basis,
+      @Nullable TargetView target,
+      Steering steering,
+      String steeringWords,
+      List<FeelView> feel,
+      List<Integer> rpe20,
+      List<Integer> rpe10,
+      MarginView warmUp,
+      MarginView coolDown,
+      int sessionMinutes,
+      WeekView week,
+      List<FindingView> findings) {
+
+    static PrescriptionView of(Prescription made) {
+      return new PrescriptionView(
+          made.date(),
+          PartsView.of(made.parts()),
+          made.status(),
+          made.basis().map(BasisView::of).orElse(null),
+          made.target().map(TargetView::of).orElse(null),
+          made.steering(),
+          made.steering().displayName(),
+          made.feel().stream().map(FeelView::of).toList(),
+          ZoneViews.span(made.rpe20()),
+          ZoneViews.span(made.rpe10()),
+          MarginView.of(made.warmUp()),
+          MarginView.of(made.coolDown()),
+          made.warmUp().minutes() + made.parts().minutes() + made.coolDown().minutes(),
+          WeekView.of(made.week()),
+          FindingView.of(made.findings()));
+    }
+  }
+
+  record SavedView(UUID id, int version, PrescriptionView prescription) {
+    static SavedView of(SavedPrescription saved) {
+      return new SavedView(saved.id(), saved.version(), PrescriptionView.of(saved.prescription()));
+    }
+  }
+
+  record SavedList(List<SavedView> versions) {}
+
+  /** What the client carries. */
+  record CardView(
+      String clientName,
+      int version,
+      PrescriptionView prescription,
+      List<String> stopSigns,
+      String stopAction,
+      String notice) {}
+}

@@ -1,0 +1,128 @@
+package app.korvel.server.pulse;
+
+import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.Rounding;
+import app.korvel.core.pulse.CountWindow;
+import app.korvel.core.pulse.Disturbance;
+import app.korvel.core.pulse.Grade;
+import app.korvel.core.pulse.Posture;
+import app.korvel.core.pulse.PulseCount;
+import app.korvel.core.pulse.PulseSource;
+import app.korvel.core.pulse.RestingReading;
+import app.korvel.core.pulse.UsualResting;
+import app.korvel.core.pulse.WorkingResting;
+import app.korvel.core.screening.Person;
+import app.korvel.server.web.FindingView;
+import app.korvel.server.web.Within;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** Pulses as they are received and sent. */
+final class PulseViews {
+  private PulseViews() {}
+
+  record PulseRequest(Integer beats, Integer windowSeconds) {
+    PulseCount count() {
+      return PulseCount.of(beats, CountWindow.of(windowSeconds));
+    }
+  }
+
+  record PulseAnswer(int bpm, int uncertaintyBpm) {}
+
+  /** A reading to keep: beats and window for a count, bpm for any other source. */
+  record ReadingRequest(
+      PulseSource source,
+      @Nullable Integer beats,
+      @Nullable Integer windowSeconds,
+      @Nullable @Within(Limit.RESTING) Integer bpm,
+      Posture posture,
+      @Within(Limit.MINUTES_RESTED) Integer minutesRested,
+      List<Disturbance> disturbances) {
+
+    RestingReading reading(UUID id, Instant now) {
+      if (source == PulseSource.COUNT) {
+        if (bpm != null) {
+          throw InvalidValueException.of("bpm", "is worked out from the count", "beats instead");
+        }
+        PulseCount count =
+            PulseCount.of(
+                needed("beats", beats), CountWindow.of(needed("windowSeconds", windowSeconds)));
+        return RestingReading.counted(
+            id, now, count, posture, minutesRested, Set.copyOf(disturbances));
+      }
+      if (beats != null || windowSeconds != null) {
+        throw InvalidValueException.of("beats", "belong to a count", "bpm, or the source “count”");
+      }
+      return RestingReading.sampled(
+          id, now, needed("bpm", bpm), posture, source, minutesRested, Set.copyOf(disturbances));
+    }
+
+    private static int needed(String field, @Nullable Integer value) {
+      if (value == null) {
+        throw InvalidValueException.of(field, "is missing", "a whole number");
+      }
+      return value;
+    }
+  }
+
+  record ReadingView(
+      UUID id,
+      Instant takenAt,
+      int bpm,
+      @Nullable Integer uncertaintyBpm,
+      @Nullable Integer beats,
+      @Nullable Integer windowSeconds,
+      Posture posture,
+      PulseSource source,
+      int minutesRested,
+      List<Disturbance> disturbances,
+      Grade grade,
+      List<String> departures,
+      FindingView usual) {
+
+    static ReadingView of(RestingReading reading, Person person) {
+      return new ReadingView(
+          reading.id(),
+          reading.takenAt(),
+          reading.bpm(),
+          reading.count().map(PulseCount::uncertaintyBpm).orElse(null),
+          reading.count().map(PulseCount::beats).orElse(null),
+          reading.count().map(count -> count.window().seconds()).orElse(null),
+          reading.posture(),
+          reading.source(),
+          reading.minutesRested(),
+          reading.disturbances().stream().sorted().toList(),
+          reading.grade(),
+          reading.departures(),
+          FindingView.of(UsualResting.judge(reading.bpm(), person, reading.settled())));
+    }
+  }
+
+  record WorkingView(
+      int bpm,
+      BigDecimal standardErrorBpm,
+      List<UUID> basis,
+      boolean due,
+      List<FindingView> findings) {
+
+    static WorkingView of(WorkingResting working) {
+      return new WorkingView(
+          working.bpm(),
+          Rounding.tenths(working.standardErrorBpm()),
+          working.basis().stream().map(RestingReading::id).toList(),
+          working.due(),
+          FindingView.of(working.findings()));
+    }
+  }
+
+  record RestingRecord(
+      List<ReadingView> readings,
+      @Nullable WorkingView working,
+      int usualLowBpm,
+      int usualHighBpm) {}
+}

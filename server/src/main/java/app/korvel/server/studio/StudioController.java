@@ -1,0 +1,39 @@
+package app.korvel.server.studio;
+
+import app.korvel.core.screening.StopSigns;
+import app.korvel.server.DataFolder;
+import java.time.LocalDate;
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What every page needs to know. */
+@RestController
+class StudioController {
+  private final StudioClock clock;
+  private final DataFolder folder;
+
+  StudioController(StudioClock clock, DataFolder folder) {
+    this.clock = clock;
+    this.folder = folder;
+  }
+
+  @GetMapping("/api/studio")
+  StudioView studio() {
+    return new StudioView(
+        clock.today(),
+        clock.zone().getId(),
+        folder.demo(),
+        StopSigns.SIGNS,
+        StopSigns.ACTION,
+        StopSigns.NOTICE);
+  }
+
+  record StudioView(
+      LocalDate today,
+      String timeZone,
+      boolean demo,
+      List<String> stopSigns,
+      String stopAction,
+      String notice) {}
+}

@@ -1,0 +1,73 @@
+package app.korvel.server.web;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.util.Set;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Until people sign in, only this machine may ask: a foreign Host (a name rebound to this address)
+ * or a foreign Origin (another site's script) is refused, and so is a body past the limit.
+ */
+@Component
+public class Doorkeeper extends OncePerRequestFilter {
+  private static final Set<String> THIS_MACHINE = Set.of("127.0.0.1", "localhost", "[::1]", "::1");
+  private static final String CONTENT_POLICY =
+      "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:;"
+          + " frame-ancestors 'none'; base-uri 'none'; form-action 'self'";
+
+  private final JsonMapper json;
+
+  public Doorkeeper(JsonMapper json) {
+    this.json = json;
+  }
+
+  @Override
+  protected void doFilterInternal(
+      HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+      throws ServletException, IOException {
+    response.setHeader("Content-Security-Policy", CONTENT_POLICY);
+    response.setHeader("X-Content-Type-Options", "nosniff");
+    response.setHeader("Referrer-Policy", "no-referrer");
+    if (!THIS_MACHINE.contains(request.getServerName()) || !fromHere(request.getHeader("Origin"))) {
+      refuse(
+          response,
+          ProblemType.FOREIGN.problem(
+              HttpStatus.FORBIDDEN, "Accepted: requests from localhost or 127.0.0.1."));
+    } else if (request.getContentLengthLong() > BodyLimit.MOST_BYTES) {
+      refuse(response, BodyLimit.problem());
+    } else {
+      chain.doFilter(new BodyLimit(request), response);
+    }
+  }
+
+  private static boolean fromHere(String origin) {
+    if (origin == null) {
+      return true;
+    }
+    try {
+      String host = URI.create(origin).getHost();
+      return host != null && THIS_MACHINE.contains(host);
+    } catch (IllegalArgumentException e) {
+      return false;
+    }
+  }
+
+  private void refuse(HttpServletResponse response, ProblemDetail problem) throws IOException {
+    response.setStatus(problem.getStatus());
+    response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+    response
+        .getOutputStream()
+        .write(json.writeValueAsString(problem).getBytes(StandardCharsets.UTF_8));
+  }
+}

@@ -1,0 +1,64 @@
+package app.korvel.server.web;
+
+import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.MapperFeature;
+import tools.jackson.databind.cfg.CoercionAction;
+import tools.jackson.databind.cfg.CoercionInputShape;
+import tools.jackson.databind.cfg.EnumFeature;
+import tools.jackson.databind.cfg.MapperConfig;
+import tools.jackson.databind.introspect.AnnotatedClass;
+import tools.jackson.databind.introspect.JacksonAnnotationIntrospector;
+import tools.jackson.databind.type.LogicalType;
+
+/** JSON is strict: nothing is coerced, unknown fields and words are refused. */
+@Configuration(proxyBeanMethods = false)
+class JsonSettings {
+
+  /** Enums are written as {@link Words}. */
+  private static final class KebabEnums extends JacksonAnnotationIntrospector {
+    private static final long serialVersionUID = 1L;
+
+    @Override
+    public String[] findEnumValues(
+        MapperConfig<?> config, AnnotatedClass type, Enum<?>[] values, String[] names) {
+      String[] found = super.findEnumValues(config, type, values, names);
+      if (type.getRawType().getName().startsWith("app.korvel.")) {
+        for (int i = 0; i < values.length; i++) {
+          found[i] = Words.of(values[i]);
+        }
+      }
+      return found;
+    }
+  }
+
+  @Bean
+  JsonMapperBuilderCustomizer strictJson() {
+    return builder -> {
+      builder
+          .annotationIntrospector(new KebabEnums())
+          .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+          .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+          .enable(EnumFeature.FAIL_ON_NUMBERS_FOR_ENUMS)
+          .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+          .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS)
+          .disable(DeserializationFeature.ACCEPT_FLOAT_AS_INT)
+          .disable(MapperFeature.ALLOW_COERCION_OF_SCALARS);
+      for (LogicalType type :
+          new LogicalType[] {
+            LogicalType.Textual, LogicalType.Enum, LogicalType.DateTime, LogicalType.Collection
+          }) {
+        builder.withCoercionConfig(
+            type,
+            coercions -> {
+              for (CoercionInputShape shape : CoercionInputShape.values()) {
+                coercions.setCoercion(shape, CoercionAction.Fail);
+              }
+            });
+      }
+    };
+  }
+}

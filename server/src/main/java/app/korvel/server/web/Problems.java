@@ -1,0 +1,225 @@
+package app.korvel.server.web;
+
+import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.RefusedException;
+import app.korvel.server.web.ProblemType.FieldError;
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.MissingServletRequestParameterException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.ServletWebRequest;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.servlet.NoHandlerFoundException;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import org.springframework.web.servlet.resource.NoResourceFoundException;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.exc.InputCoercionException;
+import tools.jackson.core.exc.StreamConstraintsException;
+import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.MismatchedInputException;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
+
+/** Turns whatever goes wrong into a problem document that a person can act on. */
+@RestControllerAdvice
+public class Problems extends ResponseEntityExceptionHandler {
+  private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+  @ExceptionHandler
+  ResponseEntity<Object> invalid(InvalidValueException invalid) {
+    return answer(
+        ProblemType.invalid(
+            invalid.faults().stream()
+                .map(fault -> new FieldError(fault.field(), fault.message(), fault.accepted()))
+                .toList()));
+  }
+
+  @ExceptionHandler
+  ResponseEntity<Object> refused(RefusedException refused) {
+    ProblemDetail problem =
+        ProblemType.REFUSED.problem(HttpStatus.UNPROCESSABLE_CONTENT, refused.getMessage());
+    problem.setProperty("findings", FindingView.of(refused.findings()));
+    return answer(problem);
+  }
+
+  @ExceptionHandler
+  ResponseEntity<Object> notFound(NotFoundException missing) {
+    return answer(ProblemType.NOT_FOUND.problem(HttpStatus.NOT_FOUND, missing.getMessage()));
+  }
+
+  @ExceptionHandler
+  ResponseEntity<Object> emptyBody(RequestChecks.NullBodyException empty) {
+    return answer(malformed("A JSON body is needed."));
+  }
+
+  @ExceptionHandler
+  ResponseEntity<Object> failed(Exception failure, HttpServletRequest request) {
+    LOG.error("{} {} failed", request.getMethod(), request.getRequestURI(), failure);
+    return answer(
+        ProblemType.FAILED.problem(
+            HttpStatus.INTERNAL_SERVER_ERROR,
+            "Nothing was saved. Try again; if it stays so, the server's log says more."));
+  }
+
+  @Override
+  protected ResponseEntity<Object> handleNoHandlerFoundException(
+      NoHandlerFoundException missing,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
+    return nothingHere(request);
+  }
+
+  @Override
+  protected ResponseEntity<Object> handleNoResourceFoundException(
+      NoResourceFoundException missing,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
+    return nothingHere(request);
+  }
+
+  /** A person who follows a stale link sees the interface's own page; a program sees a problem. */
+  private static ResponseEntity<Object> nothingHere(WebRequest request) {
+    String accept = request.getHeader(HttpHeaders.ACCEPT);
+    String path = ((ServletWebRequest) request).getRequest().getRequestURI();
+    if (accept != null && accept.contains(MediaType.TEXT_HTML_VALUE) && !path.startsWith("/api/")) {
+      return ResponseEntity.status(HttpStatus.NOT_FOUND)
+          .contentType(MediaType.TEXT_HTML)
+          .body(new ClassPathResource("static/index.html"));
+    }
+    return answer(
+        ProblemType.NOT_FOUND.problem(HttpStatus.NOT_FOUND, "Nothing is served at " + path + "."));
+  }
+
+  @Override
+  protected ResponseEntity<Object> handleHttpMessageNotReadable(
+      HttpMessageNotReadableException unreadable,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
+    Throwable cause = unreadable.getCause();
+    for (Throwable each = cause; each != null; each = each.getCause()) {
+      if (each instanceof BodyLimit.TooLargeException) {
+        return answer(BodyLimit.problem());
+      }
+    }
+    if (cause instanceof UnrecognizedPropertyException unknown) {
+      return invalidField(
+          unknown.getPropertyName(),
+          "is not a field of this request",
+          String.join(", ", unknown.getKnownPropertyIds().stream().map(Object::toString).toList()));
+    }
+    if (cause instanceof JacksonException at
+        && !at.getPath().isEmpty()
+        && (at instanceof MismatchedInputException || at instanceof InputCoercionException)) {
+      return mismatched(at);
+    }
+    return answer(malformed(reason(cause)));
+  }
+
+  /** A body that is not one JSON object. */
+  static ProblemDetail malformed(String reason) {
+    return ProblemType.MALFORMED.problem(
+        HttpStatus.BAD_REQUEST,
+        reason + " Accepted: one JSON object with the fields of this request.");
+  }
+
+  private static String reason(Throwable cause) {
+    if (cause instanceof StreamConstraintsException) {
+      return "The JSON is nested too deep or holds an overlong value.";
+    }
+    if (cause instanceof MismatchedInputException) {
+      return "The body is not one JSON object.";
+    }
+    return cause == null ? "A JSON body is needed." : "The body is not valid JSON.";
+  }
+
+  @Override
+  protected ResponseEntity<Object> handleMissingServletRequestParameter(
+      MissingServletRequestParameterException missing,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
+    return invalidField(missing.getParameterName(), "is missing", "a value in the address");
+  }
+
+  @ExceptionHandler
+  ResponseEntity<Object> mismatchedParameter(MethodArgumentTypeMismatchException mismatch) {
+    Class<?> type = mismatch.getRequiredType();
+    if (mismatch.getParameter().hasParameterAnnotation(PathVariable.class)) {
+      return answer(
+          ProblemType.NOT_FOUND.problem(
+              HttpStatus.NOT_FOUND, "Nothing has the id “" + mismatch.getValue() + "”."));
+    }
+    return invalidField(
+        mismatch.getName(),
+        "“" + mismatch.getValue() + "” is not accepted",
+        type != null && type.isEnum() ? Words.accepted(type) : "a whole number");
+  }
+
+  @Override
+  protected ResponseEntity<Object> handleExceptionInternal(
+      Exception failure,
+      Object body,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
+    return ResponseEntity.status(status)
+        .headers(headers)
+        .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+        .body(ProblemType.NOT_SUPPORTED.problem(status, failure.getMessage()));
+  }
+
+  private static ResponseEntity<Object> mismatched(JacksonException mismatch) {
+    JacksonException.Reference last = mismatch.getPath().get(mismatch.getPath().size() - 1);
+    String field = last.getPropertyName();
+    Object from = last.from();
+    Class<?> record = from instanceof Class<?> type ? type : from == null ? null : from.getClass();
+    if (field == null || record == null || !record.isRecord()) {
+      String first = mismatch.getPath().get(0).getPropertyName();
+      return invalidField(
+          first == null ? "body" : first,
+          "is not what is accepted here",
+          mismatch instanceof MismatchedInputException input
+                  && input.getTargetType() != null
+                  && input.getTargetType().isEnum()
+              ? Words.accepted(input.getTargetType())
+              : "the fields this address describes in /api/openapi.json");
+    }
+    String said =
+        mismatch instanceof InvalidFormatException format
+            ? "“" + shortened(format.getValue()) + "” is not accepted"
+            : "is not the kind of value accepted";
+    return invalidField(field, said, RequestChecks.accepted(record, field));
+  }
+
+  private static String shortened(Object value) {
+    String text = String.valueOf(value);
+    return text.length() <= 40 ? text : text.substring(0, 40) + "…";
+  }
+
+  private static ResponseEntity<Object> invalidField(
+      String field, String message, String accepted) {
+    return answer(ProblemType.invalid(List.of(new FieldError(field, message, accepted))));
+  }
+
+  /** Sends a problem document. */
+  public static ResponseEntity<Object> answer(ProblemDetail problem) {
+    return ResponseEntity.status(problem.getStatus())
+        .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+        .body(problem);
+  }
+}

@@ -1,0 +1,138 @@
+package app.korvel.server.web;
+
+import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.InvalidValueException.Fault;
+import app.korvel.core.measure.Limit;
+import java.lang.reflect.AnnotatedType;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.RecordComponent;
+import java.lang.reflect.Type;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.core.MethodParameter;
+import org.springframework.http.HttpInputMessage;
+import org.springframework.http.converter.HttpMessageConverter;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.servlet.mvc.method.annotation.RequestBodyAdviceAdapter;
+
+/**
+ * Checks every request record as it comes in: what is not {@link Nullable} must be there, and a
+ * number marked {@link Within} must keep its limit. All faults are reported at once.
+ */
+@ControllerAdvice
+public class RequestChecks extends RequestBodyAdviceAdapter {
+
+  @Override
+  public boolean supports(
+      MethodParameter parameter,
+      Type type,
+      Class<? extends HttpMessageConverter<?>> converterType) {
+    return parameter.getParameterType().isRecord();
+  }
+
+  @Override
+  public Object afterBodyRead(
+      Object body,
+      HttpInputMessage message,
+      MethodParameter parameter,
+      Type type,
+      Class<? extends HttpMessageConverter<?>> converterType) {
+    if (body == null) {
+      throw new NullBodyException();
+    }
+    List<Fault> faults = new ArrayList<>();
+    checkAll(body, faults);
+    if (!faults.isEmpty()) {
+      throw InvalidValueException.of(faults);
+    }
+    return body;
+  }
+
+  /** The body was the JSON word null. */
+  static final class NullBodyException extends RuntimeException {
+    private static final long serialVersionUID = 1L;
+  }
+
+  /** What a field of a request record accepts, for a message. */
+  static String accepted(Class<?> record, String field) {
+    return Arrays.stream(record.isRecord() ? record.getRecordComponents() : new RecordComponent[0])
+        .filter(component -> component.getName().equals(field))
+        .findFirst()
+        .map(RequestChecks::accepted)
+        .orElse("the fields this address describes in /api/openapi.json");
+  }
+
+  private static void checkAll(Object record, List<Fault> faults) {
+    for (RecordComponent component : record.getClass().getRecordComponents()) {
+      Object value = value(component, record);
+      check(component, value, faults);
+      if (value != null && component.getType().isRecord()) {
+        checkAll(value, faults);
+      }
+    }
+  }
+
+  private static void check(RecordComponent component, Object value, List<Fault> faults) {
+    String field = component.getName();
+    if (value == null) {
+      if (!isNullable(component.getAnnotatedType())) {
+        faults.add(new Fault(field, "is missing", accepted(component)));
+      }
+      return;
+    }
+    Within within = component.getAnnotation(Within.class);
+    if (within != null) {
+      BigDecimal number = new BigDecimal(value.toString());
+      Limit limit = within.value();
+      if (!limit.accepts(number)) {
+        faults.add(
+            new Fault(
+                field,
+                number.toPlainString() + " is outside the accepted range",
+                accepted(component)));
+      }
+    }
+  }
+
+  private static boolean isNullable(AnnotatedType type) {
+    return type.isAnnotationPresent(Nullable.class);
+  }
+
+  private static String accepted(RecordComponent component) {
+    Class<?> type = component.getType();
+    Within within = component.getAnnotation(Within.class);
+    if (within != null) {
+      String kind = type == Integer.class ? "a whole number from " : "a number from ";
+      return kind + within.value().accepted();
+    }
+    if (type.isEnum()) {
+      return Words.accepted(type);
+    }
+    if (type == Integer.class) {
+      return "a whole number";
+    }
+    if (type == Boolean.class) {
+      return "true or false";
+    }
+    if (type == LocalDate.class) {
+      return "a date as YYYY-MM-DD";
+    }
+    if (List.class.isAssignableFrom(type)) {
+      return "a list of words";
+    }
+    return type == BigDecimal.class ? "a number" : "text";
+  }
+
+  private static Object value(RecordComponent component, Object body) {
+    try {
+      component.getAccessor().setAccessible(true);
+      return component.getAccessor().invoke(body);
+    } catch (IllegalAccessException | InvocationTargetException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+}

@@ -1,0 +1,148 @@
+package app.korvel.server.zone;
+
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.RefusedException;
+import app.korvel.core.measure.Rounding;
+import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.screening.Permission;
+import app.korvel.core.zone.Basis;
+import app.korvel.core.zone.Reserve;
+import app.korvel.core.zone.RpeFamily;
+import app.korvel.core.zone.Scheme;
+import app.korvel.core.zone.Target;
+import app.korvel.core.zone.Uncertainty;
+import app.korvel.core.zone.Zones;
+import app.korvel.server.client.ClientRecords;
+import app.korvel.server.web.FindingView;
+import app.korvel.server.web.Within;
+import app.korvel.server.zone.ZoneViews.ZonesView;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The zones and target calculators, and a client's bands. */
+@RestController
+class ZoneController {
+  private final ClientRecords records;
+
+  ZoneController(ClientRecords records) {
+    this.records = records;
+  }
+
+  @PostMapping("/api/calculator/zones")
+  ZonesView zones(@RequestBody ZonesRequest request) {
+    Uncertainty uncertainty =
+        Uncertainty.of(
+            request.maximumStandardErrorBpm == null
+                ? Uncertainty.USUAL.maximumBpm()
+                : request.maximumStandardErrorBpm,
+            request.restingStandardErrorBpm == null
+                ? Uncertainty.USUAL.restingBpm()
+                : request.restingStandardErrorBpm);
+    Scheme scheme = Scheme.of(request.scheme);
+    Reserve reserve = Reserve.of(request.restingBpm, request.maximumBpm);
+    return ZonesView.of(
+        Zones.of(scheme, reserve, uncertainty),
+        uncertainty,
+        request.rpeFamily == null ? RpeFamily.RATIO : request.rpeFamily);
+  }
+
+  @PostMapping("/api/calculator/target")
+  TargetAnswer target(@RequestBody TargetRequest request) {
+    Target.UnderCap result =
+        Target.of(
+            Reserve.of(request.restingBpm, request.maximumBpm),
+            request.basis,
+            request.low,
+            request.high,
+            request.capBpm == null ? OptionalInt.empty() : OptionalInt.of(request.capBpm));
+    Target target = result.target().orElseThrow(() -> RefusedException.because(result.findings()));
+    return new TargetAnswer(
+        target.lowBpm(),
+        target.highBpm(),
+        target.capped(),
+        ZoneViews.counts(target.counts()),
+        FindingView.of(result.findings()));
+  }
+
+  @GetMapping("/api/clients/{id}/bands")
+  ClientBands bands(
+      @PathVariable UUID id,
+      @RequestParam(defaultValue = Scheme.DEFAULT_ID) String scheme,
+      @RequestParam(defaultValue = "run") Mode mode) {
+    Scheme chosen = Scheme.of(scheme);
+    Groundwork ground = records.groundwork(records.client(id), mode);
+    if (ground.resting().isEmpty()) {
+      return ClientBands.none(List.of(FindingView.of(FindingKind.RESTING_MISSING.of())));
+    }
+    if (ground.maximum().isEmpty()) {
+      return ClientBands.none(List.of(FindingView.of(FindingKind.NO_DEFAULT_HEART_FAILURE.of())));
+    }
+    try {
+      Reserve reserve =
+          Reserve.of(ground.resting().get().bpm(), ground.maximum().get().bpm().orElseThrow());
+      Uncertainty uncertainty =
+          Uncertainty.of(
+              ground.maximum().get().standardErrorBpm(),
+              Rounding.tenths(ground.resting().get().standardErrorBpm()));
+      return new ClientBands(
+          ZonesView.of(Zones.of(chosen, reserve, uncertainty), uncertainty, RpeFamily.RATIO),
+          ground.maximum().get().equation().id(),
+          ground.permission().vigorous() ? null : reserve.rateAt(Permission.CEILING_PERCENT),
+          List.of());
+    } catch (RefusedException refused) {
+      return ClientBands.none(FindingView.of(refused.findings()));
+    }
+  }
+
+  /** The span and the school; standard errors and the family of 0–10 scales may be left out. */
+  record ZonesRequest(
+      @Within(Limit.RESTING) Integer restingBpm,
+      @Within(Limit.MAXIMUM) Integer maximumBpm,
+      String scheme,
+      @Nullable @Within(Limit.STANDARD_ERROR) BigDecimal restingStandardErrorBpm,
+      @Nullable @Within(Limit.STANDARD_ERROR) BigDecimal maximumStandardErrorBpm,
+      @Nullable RpeFamily rpeFamily) {}
+
+  record TargetRequest(
+      @Within(Limit.RESTING) Integer restingBpm,
+      @Within(Limit.MAXIMUM) Integer maximumBpm,
+      Basis basis,
+      BigDecimal low,
+      BigDecimal high,
+      @Nullable @Within(Limit.CAP) Integer capBpm) {}
+
+  record TargetAnswer(
+      int lowBpm,
+      int highBpm,
+      boolean capped,
+      Map<String, List<Integer>> counts,
+      List<FindingView> findings) {}
+
+  /**
+   * A client's bands, or why there are none.
+   *
+   * @param ceilingBpm where vigorous work begins, if it is not allowed
+   */
+  record ClientBands(
+      @Nullable ZonesView zones,
+      @Nullable String maximumMethod,
+      @Nullable Integer ceilingBpm,
+      List<FindingView> findings) {
+
+    static ClientBands none(List<FindingView> findings) {
+      return new ClientBands(null, null, null, findings);
+    }
+  }
+}

@@ -1,0 +1,156 @@
+package app.korvel.server.zone;
+
+import app.korvel.core.pulse.CountWindow;
+import app.korvel.core.zone.Basis;
+import app.korvel.core.zone.CountCard;
+import app.korvel.core.zone.GuidelineClass;
+import app.korvel.core.zone.Level;
+import app.korvel.core.zone.RpeFamily;
+import app.korvel.core.zone.Scheme;
+import app.korvel.core.zone.Uncertainty;
+import app.korvel.core.zone.Zones;
+import com.fasterxml.jackson.annotation.JsonProperty;
+import java.math.BigDecimal;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/** Zones as they are sent. */
+public final class ZoneViews {
+  private ZoneViews() {}
+
+  /** Lowest and highest beats by the seconds of the window. */
+  public static Map<String, List<Integer>> counts(CountCard card) {
+    Map<String, List<Integer>> counts = new LinkedHashMap<>();
+    for (CountWindow window : CountCard.WINDOWS) {
+      CountCard.Beats beats = card.beats().get(window);
+      counts.put(String.valueOf(window.seconds()), List.of(beats.low(), beats.high()));
+    }
+    return counts;
+  }
+
+  /** A span on a scale, lowest and highest. */
+  public static List<Integer> span(Level.RpeSpan span) {
+    return List.of(span.low(), span.high());
+  }
+
+  public record LevelView(
+      int level,
+      String name,
+      String voice,
+      String breathing,
+      String like,
+      List<Integer> rpe20,
+      List<Integer> rpe10) {
+
+    static LevelView of(Level level, RpeFamily family) {
+      return new LevelView(
+          level.number(),
+          level.displayName(),
+          level.voice(),
+          level.breathing(),
+          level.like(),
+          span(level.rpe20()),
+          span(level.rpe10(family)));
+    }
+  }
+
+  public record BandView(
+      String id,
+      String name,
+      BigDecimal low,
+      BigDecimal high,
+      int lowBpm,
+      int highBpm,
+      BigDecimal lowSigmaBpm,
+      BigDecimal highSigmaBpm,
+      Map<String, List<Integer>> counts,
+      int level,
+      @JsonProperty("class") GuidelineClass guidelineClass,
+      List<Integer> rpe20,
+      List<Integer> rpe10,
+      String voice,
+      boolean belowResting) {
+
+    static BandView of(Zones.BandRates rates, RpeFamily family) {
+      return new BandView(
+          rates.band().id(),
+          rates.band().name(),
+          rates.band().low(),
+          rates.band().high(),
+          rates.lowBpm(),
+          rates.highBpm(),
+          rates.lowSigmaBpm(),
+          rates.highSigmaBpm(),
+          ZoneViews.counts(rates.counts()),
+          rates.level().number(),
+          rates.guidelineClass(),
+          span(rates.level().rpe20()),
+          span(rates.level().rpe10(family)),
+          rates.level().voice(),
+          rates.belowResting());
+    }
+  }
+
+  public record RateView(
+      int bpm,
+      BigDecimal reservePercent,
+      BigDecimal maximumPercent,
+      @Nullable String band,
+      List<String> bands,
+      int level,
+      Map<String, Integer> counts) {
+
+    static RateView of(Zones.Reading reading) {
+      Map<String, Integer> beats = new LinkedHashMap<>();
+      for (CountWindow window : CountCard.WINDOWS) {
+        beats.put(String.valueOf(window.seconds()), reading.counts().beats().get(window).low());
+      }
+      return new RateView(
+          reading.bpm(),
+          reading.reservePercent(),
+          reading.maximumPercent(),
+          reading.bands().isEmpty() ? null : reading.bands().get(0),
+          reading.bands(),
+          reading.level().number(),
+          beats);
+    }
+  }
+
+  public record ZonesView(
+      String scheme,
+      String name,
+      Scheme.Kind kind,
+      Basis basis,
+      int restingBpm,
+      int maximumBpm,
+      int reserveBpm,
+      BigDecimal restingSigmaBpm,
+      BigDecimal maximumSigmaBpm,
+      List<BandView> bands,
+      List<LevelView> levels,
+      List<RateView> readings,
+      String serves,
+      String source) {
+
+    static ZonesView of(Zones zones, Uncertainty uncertainty, RpeFamily family) {
+      return new ZonesView(
+          zones.scheme().id(),
+          zones.scheme().name(),
+          zones.scheme().kind(),
+          zones.scheme().basis(),
+          zones.reserve().restingBpm(),
+          zones.reserve().maximumBpm(),
+          zones.reserve().bpm(),
+          uncertainty.restingBpm(),
+          uncertainty.maximumBpm(),
+          zones.bands().stream().map(band -> BandView.of(band, family)).toList(),
+          Arrays.stream(Level.values()).map(level -> LevelView.of(level, family)).toList(),
+          zones.readings().stream().map(RateView::of).toList(),
+          zones.scheme().serves(),
+          zones.scheme().source().citation());
+    }
+  }
+}

@@ -1,0 +1,115 @@
+package app.korvel.store;
+
+import app.korvel.core.prescription.Prescription;
+import app.korvel.core.prescription.Prescription.RateBasis;
+import app.korvel.core.zone.Target;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Prescriptions: each version is kept whole, frozen as JSON; a new version supersedes the one
+ * before.
+ */
+public final class PrescriptionRepository {
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  /** The frozen form: {@code v} changes when its shape does, so that old ones stay readable. */
+  private record Document(int v, Prescription prescription) {
+    private static final int CURRENT = 1;
+  }
+
+  private final Database database;
+
+  public PrescriptionRepository(Database database) {
+    this.database = database;
+  }
+
+  /** Saves the client's next version. */
+  public SavedPrescription add(UUID id, UUID clientId, Prescription prescription, Instant now) {
+    String document = JSON.writeValueAsString(new Document(Document.CURRENT, prescription));
+    return database.write(
+        connection -> {
+          Optional<SavedPrescription> before =
+              Database.first(
+                  connection,
+                  PrescriptionRepository::saved,
+                  "select * from current_prescription where client_id = ?",
+                  clientId.toString());
+          int version = before.map(SavedPrescription::version).orElse(0) + 1;
+          Database.change(
+              connection,
+              """
+              insert into prescription (id, client_id, version, supersedes, status, made_on, mode,
+                resting_bpm, maximum_bpm, maximum_method, low_bpm, high_bpm, document, recorded_at)
+              values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+              """,
+              id.toString(),
+              clientId.toString(),
+              version,
+              before.map(saved -> saved.id().toString()),
+              prescription.status(),
+              prescription.date().toString(),
+              prescription.parts().mode(),
+              prescription.basis().map(RateBasis::restingBpm),
+              prescription.basis().map(RateBasis::maximumBpm),
+              prescription.basis().map(RateBasis::maximumMethod),
+              prescription.target().map(Target::lowBpm),
+              prescription.target().map(Target::highBpm),
+              document,
+              now.toString());
+          return new SavedPrescription(id, version, now, prescription);
+        });
+  }
+
+  /** A client's versions, latest first. */
+  public List<SavedPrescription> of(UUID clientId) {
+    return database.read(
+        connection ->
+            Database.list(
+                connection,
+                PrescriptionRepository::saved,
+                "select * from prescription where client_id = ? order by version desc",
+                clientId.toString()));
+  }
+
+  /** One version of a client's prescription, if there is one. */
+  public Optional<SavedPrescription> get(UUID clientId, int version) {
+    return database.read(
+        connection ->
+            Database.first(
+                connection,
+                PrescriptionRepository::saved,
+                "select * from prescription where client_id = ? and version = ?",
+                clientId.toString(),
+                version));
+  }
+
+  /** Everyone's current version, by client. */
+  public Map<UUID, SavedPrescription> current() {
+    return database.read(
+        connection -> {
+          Map<UUID, SavedPrescription> current = new HashMap<>();
+          Database.list(
+              connection,
+              row -> current.put(UUID.fromString(row.getString("client_id")), saved(row)),
+              "select * from current_prescription");
+          return current;
+        });
+  }
+
+  private static SavedPrescription saved(ResultSet row) throws SQLException {
+    Document document = JSON.readValue(row.getString("document"), Document.class);
+    return new SavedPrescription(
+        UUID.fromString(row.getString("id")),
+        row.getInt("version"),
+        Instant.parse(row.getString("recorded_at")),
+        document.prescription());
+  }
+}

@@ -1,0 +1,188 @@
+package app.korvel.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.prescription.Goal;
+import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.Prescription;
+import app.korvel.core.prescription.Start;
+import app.korvel.core.pulse.CountWindow;
+import app.korvel.core.pulse.Disturbance;
+import app.korvel.core.pulse.Posture;
+import app.korvel.core.pulse.PulseCount;
+import app.korvel.core.pulse.PulseSource;
+import app.korvel.core.pulse.RestingReading;
+import app.korvel.core.pulse.WorkingResting;
+import app.korvel.core.screening.Activity;
+import app.korvel.core.screening.Client;
+import app.korvel.core.screening.Person.Health;
+import app.korvel.core.screening.Sex;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class StoreTest {
+  private static final Instant NOW = Instant.parse("2026-05-20T08:00:00Z");
+  private static final LocalDate TODAY = LocalDate.of(2026, 5, 20);
+
+  @TempDir Path folder;
+  private Database database;
+  private ClientRepository clients;
+  private ReadingRepository readings;
+  private PrescriptionRepository prescriptions;
+
+  @BeforeEach
+  void open() {
+    database = Database.open(folder.resolve("korvel.db"));
+    clients = new ClientRepository(database);
+    readings = new ReadingRepository(database);
+    prescriptions = new PrescriptionRepository(database);
+  }
+
+  @AfterEach
+  void close() {
+    database.close();
+  }
+
+  private static Client.Details details(String name) {
+    return new Client.Details(
+        name,
+        "deckhand",
+        LocalDate.of(1980, 2, 29),
+        Sex.FEMALE,
+        Activity.SOME,
+        new Health(false, false, true),
+        false);
+  }
+
+  private Client added(String name) {
+    return clients.add(Ids.timeOrdered().next(), details(name), NOW);
+  }
+
+  @Test
+  void aClientComesBackAsItWasAdded() {
+    Client client = added("Ngọc Ánh Vestergård");
+    assertThat(clients.get(client.id())).contains(client);
+    assertThat(clients.get(new UUID(0, 1))).isEmpty();
+  }
+
+  @Test
+  void typingFindsWhateverTheCaseTheAccentsAndTheOrder() {
+    added("Ngọc Ánh Vestergård");
+    added("Åse Brandt");
+    assertThat(clients.find("vester ngoc")).hasSize(1);
+    assertThat(clients.find("ASE")).hasSize(1);
+    assertThat(clients.find("ÁNH")).hasSize(1);
+    assertThat(clients.find("  ")).extracting(c -> c.details().name()).startsWith("Åse Brandt");
+    assertThat(clients.find("%")).isEmpty();
+    assertThat(clients.find("' or 1=1 --")).isEmpty();
+  }
+
+  @Test
+  void aChangeAddsOneToTheVersionAndAStaleOneChangesNothing() {
+    Client client = added("Åse Brandt");
+    Client changed = clients.change(client.id(), 1, details("Åse Holm"), NOW).orElseThrow();
+    assertThat(changed.version()).isEqualTo(2);
+    assertThatThrownBy(() -> clients.change(client.id(), 1, details("Other"), NOW))
+        .isInstanceOfSatisfying(
+            StaleVersionException.class, stale -> assertThat(stale.current()).isEqualTo(changed));
+    assertThat(clients.get(client.id())).contains(changed);
+    assertThat(clients.change(new UUID(0, 1), 1, details("Other"), NOW)).isEmpty();
+  }
+
+  private static RestingReading reading(Instant takenAt, int bpm, Disturbance... disturbances) {
+    return RestingReading.counted(
+        Ids.timeOrdered().next(),
+        takenAt,
+        PulseCount.of(bpm, CountWindow.S60),
+        Posture.SEATED,
+        5,
+        Set.of(disturbances));
+  }
+
+  @Test
+  void readingsComeBackWholeAndLatestFirst() {
+    Client client = added("Åse Brandt");
+    Client other = added("Imre Falk");
+    RestingReading earlier =
+        reading(NOW.minusSeconds(60), 61, Disturbance.HEAT, Disturbance.STRESS);
+    RestingReading later = reading(NOW, 64);
+    RestingReading strap =
+        RestingReading.sampled(
+            Ids.timeOrdered().next(), NOW, 58, Posture.LYING, PulseSource.STRAP, 10, Set.of());
+    readings.add(client.id(), later, NOW);
+    readings.add(client.id(), earlier, NOW);
+    readings.add(other.id(), strap, NOW);
+    assertThat(readings.of(client.id())).containsExactly(later, earlier);
+    assertThat(readings.byClient()).hasSize(2).containsEntry(other.id(), List.of(strap));
+  }
+
+  @Test
+  void aReadingOfNobodyIsNotKeptAndNothingIsHalfWritten() {
+    Client client = added("Åse Brandt");
+    RestingReading twice = reading(NOW, 64);
+    assertThatThrownBy(() -> readings.add(new UUID(0, 9), twice, NOW))
+        .isInstanceOf(StoreException.class);
+    assertThatThrownBy(() -> readings.addAll(client.id(), List.of(twice, twice), NOW))
+        .isInstanceOf(StoreException.class);
+    assertThat(readings.byClient()).isEmpty();
+  }
+
+  private static Prescription prescription(Client client, RestingReading reading) {
+    Groundwork ground =
+        Groundwork.of(
+            client, WorkingResting.of(List.of(reading), TODAY, ZoneOffset.UTC), Mode.CYCLE, TODAY);
+    return Prescription.of(
+        ground,
+        Start.of(ground.person(), ground.permission(), Goal.ENDURANCE, Optional.empty(), Mode.CYCLE)
+            .parts());
+  }
+
+  @Test
+  void prescriptionsAreFrozenWholeAndNumberedByClient() {
+    Client client = added("Åse Brandt");
+    Prescription made = prescription(client, reading(NOW, 64));
+    SavedPrescription first = prescriptions.add(Ids.timeOrdered().next(), client.id(), made, NOW);
+    SavedPrescription second = prescriptions.add(Ids.timeOrdered().next(), client.id(), made, NOW);
+    assertThat(first.version()).isEqualTo(1);
+    assertThat(second.version()).isEqualTo(2);
+    assertThat(prescriptions.of(client.id())).containsExactly(second, first);
+    assertThat(prescriptions.get(client.id(), 1)).contains(first);
+    assertThat(prescriptions.get(client.id(), 3)).isEmpty();
+    assertThat(prescriptions.current()).containsEntry(client.id(), second).hasSize(1);
+  }
+
+  @Test
+  void theRecordsAreThereAfterReopening() {
+    Client client = added("Åse Brandt");
+    new StudioRepository(database).ensure("Pier", ZoneId.of("Europe/Oslo"), NOW);
+    database.close();
+    open();
+    new StudioRepository(database).ensure("Other", ZoneId.of("UTC"), NOW);
+    assertThat(clients.get(client.id())).contains(client);
+    assertThat(new StudioRepository(database).timeZone()).isEqualTo(ZoneId.of("Europe/Oslo"));
+  }
+
+  @Test
+  void idsSortInTheOrderTheyWereMade() {
+    Ids ids = Ids.timeOrdered();
+    String before = ids.next().toString();
+    for (int i = 0; i < 1000; i++) {
+      String next = ids.next().toString();
+      assertThat(next).isGreaterThan(before).matches(".{14}7.*");
+      before = next;
+    }
+  }
+}

@@ -1,0 +1,229 @@
+<script setup lang="ts">
+import { onBeforeUnmount, onMounted, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import KeysHelp from './shared/KeysHelp.vue'
+import { theStudio } from './shared/studio'
+
+const PLACES = [
+  { id: 'clients', name: 'Clients', to: '/clients' },
+  { id: 'methods', name: 'Methods', to: '/methods' },
+]
+const route = useRoute()
+const router = useRouter()
+const help = ref(false)
+
+function typing(target: EventTarget | null) {
+  return target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)
+}
+
+async function onKey(event: KeyboardEvent) {
+  if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return
+  if (event.key === '/') {
+    event.preventDefault()
+    await router.push('/clients')
+    document.querySelector<HTMLInputElement>('[data-find]')?.focus()
+  } else if (event.key === '?') {
+    event.preventDefault()
+    help.value = true
+  }
+}
+onMounted(() => window.addEventListener('keydown', onKey))
+onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+</script>
+
+<template>
+  <a class="skip no-print" href="#content">To the content</a>
+  <div class="frame">
+    <header class="rail no-print">
+      <RouterLink to="/clients" class="brand" aria-label="Korvel, all clients">
+        <svg viewBox="0 0 34 22" width="34" height="22" aria-hidden="true">
+          <path d="M1.5 20.5h31M3 20v-4m7 4v-7m7 7V10m7 10V6m7 14V2" />
+        </svg>
+        <span>Korvel</span>
+      </RouterLink>
+      <nav aria-label="Places">
+        <RouterLink
+          v-for="place in PLACES"
+          :key="place.id"
+          :to="place.to"
+          :class="{ here: route.meta.place === place.id }"
+          :aria-current="route.meta.place === place.id ? 'page' : undefined"
+          >{{ place.name }}</RouterLink
+        >
+      </nav>
+      <div class="foot">
+        <p v-if="theStudio?.demo" class="demo">Demo: invented crew, gone when it stops.</p>
+        <button type="button" class="keys" @click="help = true"><kbd>?</kbd> Keys</button>
+      </div>
+    </header>
+    <main id="content" tabindex="-1">
+      <RouterView />
+    </main>
+  </div>
+  <KeysHelp v-model="help" />
+</template>
+
+<style scoped>
+.skip {
+  position: absolute;
+  left: -999px;
+}
+
+.skip:focus {
+  left: 8px;
+  top: 8px;
+  z-index: 10;
+  background: var(--sheet);
+  padding: 10px;
+}
+
+.frame {
+  display: grid;
+  grid-template-columns: 164px minmax(0, 1fr);
+  min-height: 100vh;
+}
+
+.rail {
+  background: var(--ground-2);
+  border-right: 1px solid var(--line);
+  padding: 22px 12px 16px;
+  display: flex;
+  flex-direction: column;
+  gap: 24px;
+  position: sticky;
+  top: 0;
+  height: 100vh;
+}
+
+.brand {
+  display: flex;
+  gap: 9px;
+  align-items: center;
+  padding: 4px 10px;
+  font-size: 1.3rem;
+  font-weight: 750;
+  color: var(--ink);
+  text-decoration: none;
+}
+
+.brand path {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 2.6;
+  stroke-linecap: round;
+}
+
+nav {
+  display: grid;
+  gap: 4px;
+}
+
+nav a {
+  color: var(--ink-quiet);
+  text-decoration: none;
+  font-weight: 600;
+  padding: 10px 12px;
+  border-radius: 6px;
+  min-height: var(--touch);
+}
+
+nav a:hover {
+  background: color-mix(in oklab, var(--line) 45%, transparent);
+}
+
+nav a.here {
+  background: var(--ink);
+  color: var(--paper);
+}
+
+.foot {
+  margin-top: auto;
+  display: grid;
+  gap: 10px;
+}
+
+.demo {
+  font-size: 0.8rem;
+  color: var(--ink-quiet);
+  padding: 0 10px;
+}
+
+.keys {
+  font: inherit;
+  font-size: 0.88rem;
+  color: var(--ink-quiet);
+  background: none;
+  border: 0;
+  padding: 0 10px;
+  min-height: var(--touch);
+  text-align: left;
+  cursor: pointer;
+  border-radius: 6px;
+}
+
+kbd {
+  font-family: var(--mono);
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  padding: 1px 6px;
+  background: var(--sheet);
+}
+
+main {
+  padding: 24px 28px 48px;
+  max-width: 1500px;
+  width: 100%;
+  outline: none;
+}
+
+@media (max-width: 860px) {
+  .frame {
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: auto 1fr;
+  }
+
+  .rail {
+    position: static;
+    height: auto;
+    flex-direction: row;
+    align-items: center;
+    gap: 8px;
+    padding: 6px 10px;
+    border-right: 0;
+    border-bottom: 1px solid var(--line);
+  }
+
+  .brand {
+    font-size: 1.1rem;
+    padding: 4px;
+  }
+
+  .brand svg {
+    width: 26px;
+  }
+
+  nav {
+    display: flex;
+    margin-left: auto;
+  }
+
+  .foot {
+    display: none;
+  }
+
+  main {
+    padding: 14px 14px 40px;
+  }
+}
+
+@media print {
+  .frame {
+    display: block;
+  }
+
+  main {
+    padding: 0;
+    max-width: none;
+  }
+}
+</style>

@@ -1,0 +1,62 @@
+import type { components } from './schema'
+
+type Schemas = components['schemas']
+export type Finding = Schemas['FindingView']
+
+/** One bad field, as the server names it. */
+export interface FieldFault {
+  field: string
+  message: string
+  accepted: string
+}
+
+/** What the server says when it cannot do as asked (RFC 9457). */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    readonly type: string,
+    detail: string,
+    readonly errors: FieldFault[] = [],
+    readonly findings: Finding[] = [],
+    readonly current: Schemas['ClientView'] | null = null,
+  ) {
+    super(detail)
+  }
+}
+
+const UNREACHABLE =
+  'Korvel does not answer. Nothing was lost; check that it is running, then try again.'
+
+async function send<T>(method: string, path: string, body?: unknown): Promise<T> {
+  let response: Response
+  try {
+    response = await fetch('/api' + path, {
+      method,
+      headers: body === undefined ? {} : { 'Content-Type': 'application/json' },
+      body: body === undefined ? null : JSON.stringify(body),
+    })
+  } catch {
+    throw new Problem(0, 'unreachable', UNREACHABLE)
+  }
+  const answer = await response.json().catch(() => null)
+  if (!response.ok) {
+    throw new Problem(
+      response.status,
+      answer?.type ?? 'unknown',
+      answer?.detail ?? UNREACHABLE,
+      answer?.errors,
+      answer?.findings,
+      answer?.current,
+    )
+  }
+  return answer as T
+}
+
+export const get = <T>(path: string) => send<T>('GET', path)
+export const post = <T>(path: string, body: unknown) => send<T>('POST', path, body)
+export const put = <T>(path: string, body: unknown) => send<T>('PUT', path, body)
+
+/** Whatever was thrown, as a problem. */
+export function asProblem(thrown: unknown): Problem {
+  return thrown instanceof Problem ? thrown : new Problem(0, 'unknown', String(thrown))
+}

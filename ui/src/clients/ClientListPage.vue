@@ -1,0 +1,245 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import { onMounted, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { clients, type ClientRow } from '../api/korvel'
+import ProblemNote from '../shared/ProblemNote.vue'
+import { useLoad } from '../shared/load'
+import { STEPS } from '../shared/words'
+import { onSpanAxis, SPAN_AXIS } from './spanAxis'
+import SpanBar from './SpanBar.vue'
+
+/** Find a client by typing; each row says who, from where to where, what to watch and what is next. */
+const route = useRoute()
+const router = useRouter()
+const q = ref(String(route.query.q ?? ''))
+const { data, problem, loading, load } = useLoad(clients)
+
+onMounted(() => load(q.value))
+watch(q, () => {
+  void router.replace({ query: q.value ? { q: q.value } : {} })
+  void load(q.value)
+})
+
+const rows = ref<HTMLElement | null>(null)
+function links() {
+  return [...(rows.value?.querySelectorAll<HTMLElement>('a.name') ?? [])]
+}
+function fromSearch(event: KeyboardEvent) {
+  const first = links()[0]
+  if (event.key === 'ArrowDown') {
+    event.preventDefault()
+    first?.focus()
+  } else if (event.key === 'Enter' && !loading.value && data.value) {
+    first?.click()
+  }
+}
+function inRows(event: KeyboardEvent) {
+  const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0
+  const all = links()
+  const at = all.indexOf(document.activeElement as HTMLElement)
+  if (!by || at < 0) return
+  event.preventDefault()
+  if (at + by < 0) document.querySelector<HTMLInputElement>('[data-find]')?.focus()
+  else all[at + by]?.focus()
+}
+
+/** The first step of the path that is not done. */
+function next(client: ClientRow) {
+  return client.steps.find((step) => step.state !== 'done')
+}
+</script>
+
+<template>
+  <div class="stack">
+    <header>
+      <h1>Clients</h1>
+      <InputText
+        v-model="q"
+        data-find
+        type="search"
+        placeholder="Find by name   /"
+        aria-label="Find a client by name"
+        autocomplete="off"
+        @keydown="fromSearch"
+      />
+      <Button label="Add client" @click="router.push('/clients/new')" />
+    </header>
+
+    <ProblemNote v-if="problem" :problem="problem" @retry="load(q)" />
+
+    <section v-else-if="data && data.total === 0" class="sheet first-day">
+      <h2>The first day</h2>
+      <p>
+        Nobody is here yet. Add your first client, count a resting pulse, and Korvel works out the
+        maximum, the bands and where to start.
+      </p>
+      <Button label="Add the first client" @click="router.push('/clients/new')" />
+    </section>
+
+    <p v-else-if="data && data.clients.length === 0" class="sheet" role="status">
+      Nobody's name holds “{{ q }}”.
+      <a href="#" @click.prevent="q = ''">Show all {{ data.total }}</a>
+    </p>
+
+    <div v-else-if="data" ref="rows" class="sheet rows" @keydown="inRows">
+      <p class="visually-hidden" role="status">{{ data.clients.length }} of {{ data.total }}</p>
+      <div class="row head" aria-hidden="true">
+        <span>Client</span>
+        <span class="scale"
+          ><i v-for="bpm in SPAN_AXIS.marks" :key="bpm" :style="{ left: `${onSpanAxis(bpm)}%` }">{{
+            bpm
+          }}</i></span
+        >
+        <span>Next, and what to watch</span>
+      </div>
+      <ul>
+        <li v-for="client in data.clients" :key="client.id" class="row">
+          <div>
+            <RouterLink :to="`/clients/${client.id}`" class="name">{{ client.name }}</RouterLink>
+            <span class="num age">{{ client.age }}</span>
+            <p class="quiet small note">{{ client.note }}</p>
+          </div>
+          <SpanBar :resting="client.restingBpm" :maximum="client.maximumBpm" />
+          <div class="next">
+            <span v-if="next(client)" class="state" :class="next(client)!.state">
+              {{ STEPS[next(client)!.step] }}: {{ next(client)!.detail }}
+            </span>
+            <span v-else class="state done">All in place</span>
+            <span v-if="client.watch[0]" class="watch" :title="client.watch[0].because">{{
+              client.watch[0].words
+            }}</span>
+          </div>
+        </li>
+      </ul>
+    </div>
+    <p v-else class="quiet" role="status">Fetching the clients…</p>
+  </div>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+}
+
+header h1 {
+  margin-right: auto;
+}
+
+header input {
+  width: min(320px, 40vw);
+}
+
+.rows {
+  padding: 6px 20px 10px;
+}
+
+.row {
+  display: grid;
+  grid-template-columns: minmax(210px, 1.1fr) minmax(200px, 1fr) minmax(220px, 1fr);
+  gap: 24px;
+  align-items: center;
+  padding: 8px 0;
+  min-height: 58px;
+  border-top: 1px solid var(--line);
+}
+
+.row.head {
+  border-top: 0;
+  min-height: 0;
+  padding: 8px 0;
+  font-size: 0.8rem;
+  color: var(--ink-quiet);
+}
+
+.scale {
+  position: relative;
+  height: 1.2em;
+}
+
+.scale i {
+  position: absolute;
+  transform: translateX(-50%);
+  font-style: normal;
+  font-family: var(--mono);
+}
+
+.name {
+  font-weight: 680;
+  color: var(--ink);
+  text-decoration: none;
+  padding: 4px 0;
+}
+
+.name:hover {
+  text-decoration: underline;
+}
+
+.age {
+  margin-left: 10px;
+  color: var(--ink-quiet);
+}
+
+.note {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.next {
+  display: grid;
+  gap: 1px;
+  font-size: 0.92rem;
+}
+
+.state.done {
+  color: var(--ink-quiet);
+}
+
+.state.due {
+  font-weight: 650;
+  color: var(--teal-deep);
+}
+
+.state.blocked {
+  font-weight: 650;
+  color: var(--wine);
+}
+
+.watch {
+  color: var(--ochre-deep);
+  font-size: 0.88rem;
+}
+
+.first-day {
+  display: grid;
+  gap: 12px;
+  max-width: 560px;
+  justify-items: start;
+  padding: 28px;
+}
+
+@media (max-width: 860px) {
+  header {
+    flex-wrap: wrap;
+  }
+
+  header input {
+    order: 3;
+    width: 100%;
+  }
+
+  .row {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 6px;
+    padding: 12px 0;
+  }
+
+  .row.head {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,171 @@
+<script setup lang="ts">
+import { computed, provide, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import { overview } from '../api/korvel'
+import ProblemNote from '../shared/ProblemNote.vue'
+import { useLoad } from '../shared/load'
+import { STEPS } from '../shared/words'
+import { CLIENT } from './useClient'
+
+/** A client: who, what to watch, and the path of the job with where each step stands. */
+const props = defineProps<{ id: string }>()
+const route = useRoute()
+const { data, problem, load } = useLoad(overview)
+
+watch(() => props.id, load, { immediate: true })
+provide(CLIENT, {
+  id: computed(() => props.id),
+  overview: data,
+  refresh: () => load(props.id),
+})
+
+const MARKS = { done: '✓', due: '○', blocked: '■' }
+const MEANS = { done: 'done', due: 'due', blocked: 'blocked' }
+</script>
+
+<template>
+  <ProblemNote v-if="problem && !data" :problem="problem" @retry="load(id)" />
+  <div v-else-if="data" class="stack">
+    <header>
+      <div class="who">
+        <h1>{{ data.client.name }}</h1>
+        <p class="quiet">
+          <span class="num">{{ data.client.age }}</span>
+          <template v-if="data.client.note"> · {{ data.client.note }}</template>
+        </p>
+      </div>
+      <ul v-if="data.watch.length" class="watch" aria-label="What to watch">
+        <li v-for="watched in data.watch" :key="watched.words" :title="watched.because">
+          {{ watched.words }}
+        </li>
+      </ul>
+    </header>
+
+    <nav class="path" aria-label="The path of the job">
+      <RouterLink
+        v-for="step in data.steps"
+        :key="step.step"
+        :to="`/clients/${id}/${step.step}`"
+        :class="[step.state, { here: route.meta.step === step.step }]"
+      >
+        <span class="detail">{{ step.detail }}</span>
+        <span class="step"
+          >{{ STEPS[step.step] }}
+          <span class="mark" aria-hidden="true">{{ MARKS[step.state] }}</span><span
+            class="visually-hidden"
+            >, {{ MEANS[step.state] }}</span
+          ></span
+        >
+      </RouterLink>
+    </nav>
+
+    <RouterView :key="id" />
+  </div>
+  <p v-else class="quiet" role="status">Fetching the client…</p>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 24px;
+  align-items: center;
+  justify-content: space-between;
+}
+
+.who {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+  align-items: baseline;
+}
+
+.watch {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+.watch li {
+  border: 1.5px solid var(--ochre);
+  background: var(--ochre-wash);
+  border-radius: 6px;
+  padding: 4px 10px;
+  font-weight: 650;
+  font-size: 0.9rem;
+}
+
+.path {
+  display: grid;
+  grid-template-columns: repeat(5, minmax(0, 1fr));
+  background: var(--sheet);
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+  overflow: hidden;
+}
+
+.path a {
+  display: grid;
+  gap: 1px;
+  padding: 9px 14px;
+  min-height: 58px;
+  color: var(--ink);
+  text-decoration: none;
+  border-left: 1px solid var(--line);
+}
+
+.path a:first-child {
+  border-left: 0;
+}
+
+.path a:hover {
+  background: var(--ground-2);
+}
+
+.path a:focus-visible {
+  outline-offset: -3px;
+}
+
+.detail {
+  font-size: 0.82rem;
+  color: var(--ink-quiet);
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.step {
+  font-weight: 700;
+}
+
+.due .mark {
+  color: var(--teal-deep);
+}
+
+.blocked .mark,
+.blocked .detail {
+  color: var(--wine);
+}
+
+.path a.here {
+  background: var(--ink);
+  color: var(--paper);
+}
+
+.path a.here .detail,
+.path a.here .mark {
+  color: oklch(86% 0.02 85);
+}
+
+@media (max-width: 640px) {
+  .path {
+    display: flex;
+    overflow-x: auto;
+  }
+
+  .path a {
+    flex: 1 0 auto;
+    padding: 8px 11px;
+  }
+}
+</style>

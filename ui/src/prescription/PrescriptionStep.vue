@@ -1,0 +1,642 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
+import SelectButton from 'primevue/selectbutton'
+import { computed, reactive, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { asProblem, Problem, type Finding } from '../api/http'
+import {
+  bands,
+  prescriptions,
+  previewPrescription,
+  savePrescription,
+  start,
+  type Mode,
+  type Prescription,
+  type Start,
+} from '../api/korvel'
+import { useClient } from '../clients/useClient'
+import Field from '../shared/Field.vue'
+import Findings from '../shared/Findings.vue'
+import LevelStrokes from '../shared/LevelStrokes.vue'
+import ProblemNote from '../shared/ProblemNote.vue'
+import Ruler from '../shared/Ruler.vue'
+import { typed, useFieldMessages } from '../shared/fields'
+import { useLoad } from '../shared/load'
+import { theStudio } from '../shared/studio'
+import { day, effort, MODES, span } from '../shared/words'
+import WeekBar from './WeekBar.vue'
+
+/** Pick a goal, see where to start and why, change any part, see what follows, save it. */
+const { id, overview, refresh } = useClient()
+const router = useRouter()
+
+const parts = reactive({
+  goal: 'general-fitness',
+  approach: 'guideline',
+  lowPercent: '',
+  highPercent: '',
+  minutes: '',
+  days: 3,
+  type: 'steady',
+  mode: 'run' as Mode,
+})
+const options = ref<Start | null>(null)
+const problem = ref<Problem | null>(null)
+const preview = ref<Prescription | null>(null)
+const { messages, general, clear, show } = useFieldMessages()
+const refused = ref<Finding[]>([])
+const saved = useLoad(prescriptions)
+const zones = useLoad(bands)
+const cursor = ref<number>()
+
+const request = computed(() => ({
+  ...parts,
+  lowPercent: typed(parts.lowPercent),
+  highPercent: typed(parts.highPercent),
+  minutes: typed(parts.minutes),
+}))
+
+/** Asks where to start for this goal and lays the answer out in the form. */
+async function propose(approach: string | null) {
+  try {
+    const answer = await start(id.value, parts.goal, approach, parts.mode)
+    options.value = answer
+    problem.value = null
+    const proposed = answer.parts
+    Object.assign(parts, {
+      approach: proposed.approach,
+      lowPercent: String(proposed.lowPercent),
+      highPercent: String(proposed.highPercent),
+      minutes: String(proposed.minutes),
+      days: proposed.days,
+      type: proposed.type,
+    })
+  } catch (thrown) {
+    problem.value = asProblem(thrown)
+  }
+}
+
+let latest = 0
+async function workOut() {
+  const mine = ++latest
+  try {
+    const answer = await previewPrescription(id.value, request.value)
+    if (mine !== latest) return
+    preview.value = answer
+    refused.value = []
+    clear()
+  } catch (thrown) {
+    if (mine !== latest) return
+    const failure = asProblem(thrown)
+    refused.value = failure.findings
+    show(failure)
+    if (failure.findings.length) preview.value = null
+  }
+}
+
+watch(
+  [id, () => overview.value?.client.version],
+  async () => {
+    void saved.load(id.value)
+    await propose(null)
+  },
+  { immediate: true },
+)
+watch(request, (_now, _before) => options.value && workOut())
+watch([id, () => parts.mode], () => zones.load(id.value, 'voice-ladder', parts.mode), {
+  immediate: true,
+})
+
+const saving = ref(false)
+const justSaved = ref<number | null>(null)
+async function save() {
+  if (saving.value) return
+  saving.value = true
+  try {
+    const answer = await savePrescription(id.value, request.value)
+    justSaved.value = answer.version
+    clear()
+    await Promise.all([saved.load(id.value), refresh()])
+  } catch (thrown) {
+    const failure = asProblem(thrown)
+    refused.value = failure.findings
+    show(failure)
+  } finally {
+    saving.value = false
+  }
+}
+
+const GOALS = computed(() => options.value?.goals ?? [])
+const DAYS = [1, 2, 3, 4, 5, 6, 7]
+const APPROACHES = [
+  { value: 'cautious', name: 'Cautious, 30–40 %' },
+  { value: 'guideline', name: 'Guideline, 40–50 %' },
+]
+const MODE_OPTIONS = Object.entries(MODES).map(([value, name]) => ({ value, name }))
+const typeHow = computed(
+  () => options.value?.types.find((type) => type.type === parts.type)?.how ?? '',
+)
+const goalNow = computed(() => GOALS.value.find((goal) => goal.goal === parts.goal))
+const cautions = computed(() =>
+  (preview.value?.findings ?? []).filter((finding) => finding.severity !== 'info'),
+)
+const notes = computed(() => [
+  ...(options.value?.findings ?? []),
+  ...(preview.value?.findings ?? []).filter((finding) => finding.severity === 'info'),
+])
+const faulty = computed(() => Object.keys(messages.value).length > 0)
+const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
+</script>
+
+<template>
+  <ProblemNote v-if="problem" :problem="problem" @retry="propose(null)" />
+  <section
+    v-else-if="refused.some((finding) => finding.code === 'resting-missing')"
+    class="sheet stack"
+  >
+    <h2>Nothing to start from yet</h2>
+    <Findings :findings="refused" />
+    <div>
+      <Button label="Count a pulse" @click="router.push(`/clients/${id}/pulse`)" />
+    </div>
+  </section>
+  <div v-else-if="options" class="stack">
+    <section v-if="zones.data.value?.zones" class="sheet">
+      <Ruler
+        v-model:cursor="cursor"
+        :zones="zones.data.value.zones"
+        :target="preview?.target ?? null"
+        :ceiling-bpm="ceiling"
+      />
+    </section>
+
+    <div class="columns">
+      <form
+        class="sheet stack"
+        novalidate
+        aria-label="Parts of the prescription"
+        @submit.prevent="save"
+      >
+        <fieldset class="goals">
+          <legend>Goal</legend>
+          <label v-for="goal in GOALS" :key="goal.goal" :class="{ on: parts.goal === goal.goal }">
+            <input
+              v-model="parts.goal"
+              type="radio"
+              name="goal"
+              :value="goal.goal"
+              @change="propose(null)"
+            />
+            <span
+              ><b>{{ goal.name }}</b
+              ><small class="quiet"
+                >towards <span class="num">{{ goal.lowPercent }}–{{ goal.highPercent }}</span> % of
+                reserve</small
+              ></span
+            >
+          </label>
+        </fieldset>
+
+        <p v-if="messages.goal" class="fault" role="alert">{{ messages.goal }}</p>
+
+        <Field v-if="options.offersApproach" v-slot="field" label="How to start someone new">
+          <SelectButton
+            :id="field.id"
+            :model-value="parts.approach"
+            :options="APPROACHES"
+            option-label="name"
+            option-value="value"
+            :allow-empty="false"
+            aria-label="How to start someone new"
+            @update:model-value="propose"
+          />
+        </Field>
+
+        <div class="pair">
+          <Field
+            v-slot="field"
+            label="Intensity from"
+            hint="% of reserve"
+            :message="messages.lowPercent"
+          >
+            <InputText
+              :id="field.id"
+              v-model="parts.lowPercent"
+              class="num"
+              name="lowPercent"
+              inputmode="numeric"
+              autocomplete="off"
+              :invalid="field.invalid"
+              :aria-invalid="field.invalid"
+              :aria-describedby="field.describedBy"
+            />
+          </Field>
+          <Field
+            v-slot="field"
+            label="to"
+            :hint="`up to ${options.highestPercent} %`"
+            :message="messages.highPercent"
+          >
+            <InputText
+              :id="field.id"
+              v-model="parts.highPercent"
+              class="num"
+              name="highPercent"
+              inputmode="numeric"
+              autocomplete="off"
+              :invalid="field.invalid"
+              :aria-invalid="field.invalid"
+              :aria-describedby="field.describedBy"
+            />
+          </Field>
+          <Field
+            v-slot="field"
+            label="Minutes of work"
+            hint="a session"
+            :message="messages.minutes"
+          >
+            <InputText
+              :id="field.id"
+              v-model="parts.minutes"
+              class="num"
+              name="minutes"
+              inputmode="numeric"
+              autocomplete="off"
+              :invalid="field.invalid"
+              :aria-invalid="field.invalid"
+              :aria-describedby="field.describedBy"
+            />
+          </Field>
+        </div>
+        <Field v-slot="field" label="Days a week" :message="messages.days">
+          <SelectButton
+            :id="field.id"
+            v-model="parts.days"
+            :options="DAYS"
+            :allow-empty="false"
+            aria-label="Days a week"
+          />
+        </Field>
+        <div class="pair two">
+          <Field v-slot="field" label="Type" :hint="typeHow" :message="messages.type">
+            <Select
+              v-model="parts.type"
+              :input-id="field.id"
+              :options="options.types"
+              option-label="name"
+              option-value="type"
+              :label-id="field.id"
+              aria-label="Type"
+            />
+          </Field>
+          <Field v-slot="field" label="What they do" hint="Each mode has a maximum of its own.">
+            <Select
+              v-model="parts.mode"
+              :label-id="field.id"
+              :options="MODE_OPTIONS"
+              option-label="name"
+              option-value="value"
+              aria-label="What they do"
+            />
+          </Field>
+        </div>
+      </form>
+
+      <section class="sheet stack result" :class="{ behind: faulty }" aria-label="What follows">
+        <template v-if="preview">
+          <div class="headline">
+            <div v-if="preview.target">
+              <p class="target num">{{ preview.target.lowBpm }}–{{ preview.target.highBpm }}</p>
+              <p class="quiet small">
+                bpm · <span class="num">{{ span(preview.target.counts['10']) }}</span> in 10 s ·
+                <span class="num">{{ span(preview.target.counts['15']) }}</span> in 15 s
+              </p>
+            </div>
+            <div v-else>
+              <p class="target words">by effort and talk</p>
+            </div>
+            <div class="feel">
+              <p v-for="feel in preview.feel" :key="feel.level">
+                <LevelStrokes :level="feel.level" /> <b>{{ feel.name }}</b> {{ feel.voice }}
+              </p>
+              <p class="quiet small">
+                effort <span class="num">{{ effort(preview.rpe20, 6) }}</span> of 20 ·
+                <span class="num">{{ effort(preview.rpe10, 0) }}</span> of 10 ·
+                {{ preview.steeringWords.toLowerCase() }}
+              </p>
+            </div>
+          </div>
+          <ol class="session" aria-label="A session">
+            <li :style="{ flexGrow: preview.warmUp.minutes }">
+              <b class="num">{{ preview.warmUp.minutes }}</b> warm-up
+              <small v-if="preview.warmUp.highBpm" class="num quiet"
+                >{{ preview.warmUp.lowBpm }}–{{ preview.warmUp.highBpm }}</small
+              >
+            </li>
+            <li class="work" :style="{ flexGrow: preview.parts.minutes }">
+              <b class="num">{{ preview.parts.minutes }}</b>
+              {{ preview.parts.typeName.toLowerCase() }}
+            </li>
+            <li :style="{ flexGrow: preview.coolDown.minutes }">
+              <b class="num">{{ preview.coolDown.minutes }}</b> cool-down
+              <small v-if="preview.coolDown.highBpm" class="num quiet"
+                >to &lt; {{ preview.coolDown.highBpm }}</small
+              >
+            </li>
+          </ol>
+          <p class="quiet small">
+            <span class="num">{{ preview.sessionMinutes }}</span> min in all,
+            <span class="num">{{ preview.parts.days }}</span> days a week<template v-if="goalNow"
+              >; grows towards
+              <span class="num">{{ goalNow.lowPercent }}–{{ goalNow.highPercent }}</span> % of
+              reserve</template
+            >.
+          </p>
+          <WeekBar :week="preview.week" />
+          <Findings :findings="cautions" />
+        </template>
+        <p v-if="general" class="general" role="alert">{{ general }}</p>
+
+        <div class="save">
+          <Button
+            :label="
+              options.mayIssue
+                ? `Save as version ${(saved.data.value?.versions[0]?.version ?? 0) + 1}`
+                : 'Save as a draft'
+            "
+            :disabled="faulty || !preview"
+            :loading="saving"
+            @click="save"
+          />
+          <p v-if="faulty" class="fault" role="status">Mend the marked part first.</p>
+          <p v-else-if="justSaved" role="status">
+            Version <span class="num">{{ justSaved }}</span> is saved<template
+              v-if="!options.mayIssue"
+            >
+              as a draft</template
+            >.
+            <RouterLink v-if="options.mayIssue" :to="`/clients/${id}/card/${justSaved}`"
+              >Open the card</RouterLink
+            >
+          </p>
+          <p v-else-if="!options.mayIssue" class="small">
+            It cannot be issued yet: {{ cautions[0]?.message.replace('Draft only. ', '') }}
+          </p>
+        </div>
+        <details class="stop">
+          <summary><b>When to stop</b></summary>
+          <ul>
+            <li v-for="sign in theStudio?.stopSigns" :key="sign">{{ sign }}</li>
+          </ul>
+          <p>{{ theStudio?.stopAction }}</p>
+        </details>
+        <p class="quiet small">{{ theStudio?.notice }}</p>
+      </section>
+    </div>
+
+    <div class="columns">
+      <section v-if="notes.length" class="sheet stack">
+        <h2>How it came about</h2>
+        <Findings :findings="notes" />
+      </section>
+      <section class="sheet stack">
+        <h2>Saved versions</h2>
+        <ul v-if="saved.data.value?.versions.length" class="versions">
+          <li v-for="version in saved.data.value.versions" :key="version.id">
+            <b class="num">{{ version.version }}</b>
+            <span>
+              {{ day(version.prescription.date, theStudio?.today) }} ·
+              {{ version.prescription.parts.goalName }} ·
+              <span class="num"
+                >{{ version.prescription.parts.lowPercent }}–{{
+                  version.prescription.parts.highPercent
+                }}</span
+              >
+              %, <span class="num">{{ version.prescription.parts.minutes }}</span> min ×
+              <span class="num">{{ version.prescription.parts.days }}</span>
+            </span>
+            <RouterLink
+              v-if="version.prescription.status === 'issued' && options.mayIssue"
+              :to="`/clients/${id}/card/${version.version}`"
+              >Card</RouterLink
+            >
+            <span v-else class="quiet">{{
+              version.prescription.status === 'draft' ? 'draft' : 'suspended'
+            }}</span>
+          </li>
+        </ul>
+        <p v-else class="quiet">None yet. Save the one above and its card can be printed.</p>
+      </section>
+    </div>
+  </div>
+  <p v-else class="quiet" role="status">Working out where to start…</p>
+</template>
+
+<style scoped>
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.08fr);
+  gap: 16px;
+  align-items: start;
+}
+
+fieldset {
+  border: 0;
+  margin: 0;
+  padding: 0;
+}
+
+legend {
+  font-weight: 650;
+  font-size: 0.92rem;
+  padding: 0;
+  margin-bottom: 6px;
+}
+
+.goals {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+}
+
+.goals legend {
+  grid-column: 1 / -1;
+}
+
+.goals label {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  border: 1px solid var(--line);
+  border-radius: 7px;
+  padding: 8px 11px;
+  min-height: 56px;
+  cursor: pointer;
+}
+
+.goals label.on {
+  border-color: var(--teal);
+  background: var(--teal-wash);
+}
+
+.goals label:focus-within {
+  outline: 3px solid var(--teal);
+  outline-offset: 1px;
+}
+
+.goals input {
+  accent-color: var(--teal);
+  width: 18px;
+  height: 18px;
+  outline: none;
+  flex: none;
+}
+
+.goals span {
+  display: block;
+  line-height: 1.25;
+}
+
+.goals label > span > small {
+  display: block;
+  font-size: 0.8rem;
+}
+
+.goals small .num {
+  display: inline;
+}
+
+.pair {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 14px;
+}
+
+.pair.two {
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+}
+
+.pair input {
+  width: 100%;
+}
+
+.headline {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  gap: 24px;
+  align-items: center;
+}
+
+.target {
+  font-family: var(--text);
+  font-size: 2.9rem;
+  font-weight: 750;
+  line-height: 1.05;
+  color: var(--teal-deep);
+  white-space: nowrap;
+}
+
+.target.words {
+  font-size: 1.5rem;
+}
+
+.feel {
+  display: grid;
+  gap: 3px;
+}
+
+.behind .headline,
+.behind .session {
+  opacity: 0.45;
+}
+
+.session {
+  display: flex;
+  gap: 3px;
+}
+
+.session li {
+  flex: 1 1 5.6rem;
+  min-width: 5.6rem;
+  background: var(--ground-2);
+  border-radius: 5px;
+  padding: 8px 10px;
+  font-size: 0.88rem;
+  line-height: 1.3;
+}
+
+.session li.work {
+  background: var(--band-2);
+}
+
+.session small {
+  display: block;
+}
+
+.save {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+  align-items: center;
+}
+
+.save p {
+  flex: 1;
+}
+
+.fault,
+.general {
+  color: var(--wine);
+  font-weight: 600;
+}
+
+.stop {
+  border-left: 4px solid var(--wine);
+  background: var(--wine-wash);
+  border-radius: 0 6px 6px 0;
+  padding: 8px 12px;
+  font-size: 0.92rem;
+}
+
+.stop summary {
+  cursor: pointer;
+}
+
+.stop ul {
+  list-style: disc;
+  padding: 6px 0 6px 20px;
+}
+
+.versions li {
+  display: grid;
+  grid-template-columns: 2rem 1fr auto;
+  gap: 8px;
+  padding: 7px 0;
+  border-top: 1px solid var(--line);
+  font-size: 0.94rem;
+}
+
+@media (max-width: 980px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+
+@media (max-width: 640px) {
+  .goals,
+  .pair.two,
+  .headline {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .headline {
+    gap: 12px;
+  }
+
+  .pair {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>

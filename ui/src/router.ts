@@ -1,0 +1,77 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import ClientListPage from './clients/ClientListPage.vue'
+import ClientPage from './clients/ClientPage.vue'
+
+/** The pages. What a page is for stands in its title; `keys` names its list of keys. */
+export const router = createRouter({
+  history: createWebHistory(),
+  scrollBehavior: (to, _from, saved) =>
+    saved ?? (to.hash ? { el: to.hash, top: 90 } : to.meta.step ? false : { top: 0 }),
+  routes: [
+    { path: '/', redirect: '/clients' },
+    {
+      path: '/clients',
+      component: ClientListPage,
+      meta: { title: 'Clients', place: 'clients', keys: 'clients' },
+    },
+    {
+      path: '/clients/new',
+      component: () => import('./clients/NewClientPage.vue'),
+      meta: { title: 'New client', place: 'clients' },
+    },
+    {
+      path: '/clients/:id',
+      component: ClientPage,
+      props: true,
+      meta: { place: 'clients' },
+      children: [
+        { path: '', redirect: (to) => ({ path: `${to.path.replace(/\/$/, '')}/bands` }) },
+        {
+          path: 'screening',
+          component: () => import('./screening/ScreeningStep.vue'),
+          meta: { title: 'Screening', step: 'screening' },
+        },
+        {
+          path: 'pulse',
+          component: () => import('./pulse/PulseStep.vue'),
+          meta: { title: 'Pulse', step: 'pulse', keys: 'pulse' },
+        },
+        {
+          path: 'maximum',
+          component: () => import('./maximum/MaximumStep.vue'),
+          meta: { title: 'Maximum', step: 'maximum' },
+        },
+        {
+          path: 'bands',
+          component: () => import('./zone/BandsStep.vue'),
+          meta: { title: 'Bands', step: 'bands', keys: 'bands' },
+        },
+        {
+          path: 'prescription',
+          component: () => import('./prescription/PrescriptionStep.vue'),
+          meta: { title: 'Prescription', step: 'prescription', keys: 'prescription' },
+        },
+      ],
+    },
+    {
+      path: '/clients/:id/card/:version',
+      component: () => import('./prescription/CardPage.vue'),
+      props: true,
+      meta: { title: 'Card', place: 'clients' },
+    },
+    {
+      path: '/methods',
+      component: () => import('./methods/MethodsPage.vue'),
+      meta: { title: 'Methods', place: 'methods' },
+    },
+    {
+      path: '/:rest(.*)*',
+      component: () => import('./shared/NotFoundPage.vue'),
+      meta: { title: 'Not found' },
+    },
+  ],
+})
+
+router.afterEach((to) => {
+  document.title = `${to.meta.title ?? 'Client'} · Korvel`
+})

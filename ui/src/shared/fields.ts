@@ -1,0 +1,33 @@
+import { ref } from 'vue'
+import { Problem } from '../api/http'
+
+/** What was typed into a number field: a number if it reads as one, else the text as it stands. */
+export function typed(text: string): number | string | null {
+  const trimmed = text.trim()
+  if (trimmed === '') return null
+  return /^-?\d+(\.\d+)?$/.test(trimmed) ? Number(trimmed) : trimmed
+}
+
+/** The messages at the fields of one form. */
+export function useFieldMessages() {
+  const messages = ref<Record<string, string>>({})
+  const general = ref('')
+  return {
+    messages,
+    general,
+    clear() {
+      messages.value = {}
+      general.value = ''
+    },
+    /** Lays a problem out over the fields it names; the rest is a message of the whole form. */
+    show(problem: Problem) {
+      messages.value = Object.fromEntries(
+        problem.errors.map((fault) => [
+          fault.field,
+          `${fault.message[0]?.toUpperCase()}${fault.message.slice(1)}. Accepted: ${fault.accepted}.`,
+        ]),
+      )
+      general.value = problem.errors.length ? '' : problem.message
+    },
+  }
+}

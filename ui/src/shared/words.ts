@@ -1,0 +1,62 @@
+import type { Mode } from '../api/korvel'
+
+/** Words of the interface for words of the server. */
+export const MODES: Record<Mode, string> = {
+  run: 'Walk or run',
+  cycle: 'Cycle',
+  row: 'Row',
+  swim: 'Swim',
+  stairs: 'Stairs',
+  other: 'Other',
+}
+
+export const ACTIVITIES = {
+  none: 'None',
+  little: 'Little',
+  some: 'Some',
+  regular: 'Regular',
+  high: 'High',
+} as const
+
+export const POSTURES = { seated: 'Seated', lying: 'Lying', standing: 'Standing' } as const
+
+export const SOURCES = {
+  count: 'Counted',
+  strap: 'Strap',
+  wrist: 'Wrist',
+  overnight: 'Overnight',
+  tap: 'Tapped',
+} as const
+
+export const STEPS = {
+  screening: 'Screening',
+  pulse: 'Pulse',
+  maximum: 'Maximum',
+  bands: 'Bands',
+  prescription: 'Prescription',
+} as const
+
+/** “18–22”, or “exactly 18” where both ends are one number. */
+export function span(pair: readonly number[] | undefined): string {
+  if (!pair) return ''
+  return pair[0] === pair[1] ? `exactly ${pair[0]}` : `${pair[0]}–${pair[1]}`
+}
+
+/** Effort on 6–20: the lowest level has no lower end worth saying. */
+export function effort(pair: readonly number[], bottom: number): string {
+  return pair[0] === bottom ? `up to ${pair[1]}` : span(pair)
+}
+
+const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
+const DAY_AND_YEAR = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+})
+
+/** “14 May”, with the year where it is not this one. */
+export function day(iso: string, today?: string): string {
+  const date = new Date(iso)
+  const thisYear = (today ?? new Date().toISOString()).slice(0, 4)
+  return (String(date.getFullYear()) === thisYear ? DAY : DAY_AND_YEAR).format(date)
+}
