@@ -104,7 +104,7 @@ watch(
   },
   { immediate: true },
 )
-watch(request, (_now, _before) => options.value && workOut())
+watch(request, () => options.value && workOut())
 watch([id, () => parts.mode], () => zones.load(id.value, 'voice-ladder', parts.mode), {
   immediate: true,
 })

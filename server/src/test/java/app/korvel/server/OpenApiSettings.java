@@ -15,14 +15,12 @@ import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.beans.factory.config.BeanDefinition;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.ClassPathScanningCandidateComponentProvider;
-import org.springframework.context.annotation.Configuration;
 import org.springframework.core.type.filter.RegexPatternTypeFilter;
 
 /**
  * Tells the describer what the records say by themselves: what is not marked nullable is always
  * there, words are written in lower case with hyphens, and numbers keep their limits.
  */
-@Configuration(proxyBeanMethods = false)
 public class OpenApiSettings {
 
   @Bean

@@ -54,7 +54,8 @@ class PrescriptionTest {
   }
 
   private static Parts parts(int low, int high, int minutes, int days, WorkType type) {
-    return new Parts(Goal.ENDURANCE, Approach.GUIDELINE, low, high, minutes, days, type, Mode.RUN);
+    return new Parts(
+        Goal.GENERAL_FITNESS, Approach.GUIDELINE, low, high, minutes, days, type, Mode.RUN);
   }
 
   private static List<String> codes(List<Finding> findings) {

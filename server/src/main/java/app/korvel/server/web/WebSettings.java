@@ -42,7 +42,7 @@ class WebSettings implements WebMvcConfigurer {
         .setCacheControl(CacheControl.noCache());
     registry
         .addResourceHandler("/api/openapi.json")
-        .addResourceLocations("classpath:/korvel-api/")
+        .addResourceLocations("classpath:/contract/")
         .setCacheControl(CacheControl.noCache());
   }
 

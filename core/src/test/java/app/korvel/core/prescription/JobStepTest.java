@@ -1,0 +1,120 @@
+package app.korvel.core.prescription;
+
+import static app.korvel.core.support.People.TODAY;
+import static app.korvel.core.support.People.adult;
+import static app.korvel.core.support.People.with;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.prescription.JobStep.SavedStatus;
+import app.korvel.core.pulse.CountWindow;
+import app.korvel.core.pulse.Posture;
+import app.korvel.core.pulse.PulseCount;
+import app.korvel.core.pulse.RestingReading;
+import app.korvel.core.pulse.WorkingResting;
+import app.korvel.core.screening.Activity;
+import app.korvel.core.screening.Person;
+import app.korvel.core.screening.Watch;
+import app.korvel.core.support.People;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+
+class JobStepTest {
+
+  private static List<String> path(
+      Person person, int restingBpm, int daysAgo, int minutesRested, Optional<SavedStatus> saved) {
+    Optional<WorkingResting> resting =
+        restingBpm == 0
+            ? Optional.empty()
+            : WorkingResting.of(
+                List.of(
+                    RestingReading.counted(
+                        new UUID(0, 1),
+                        TODAY.minusDays(daysAgo).atTime(8, 0).toInstant(ZoneOffset.UTC),
+                        PulseCount.of(restingBpm, CountWindow.S60),
+                        Posture.SEATED,
+                        minutesRested,
+                        Set.of())),
+                TODAY,
+                ZoneOffset.UTC);
+    Groundwork ground = Groundwork.of(People.client(person, false), resting, Mode.RUN, TODAY);
+    return JobStep.path(ground, saved).stream()
+        .map(step -> step.state() + " " + step.detail())
+        .toList();
+  }
+
+  @Test
+  void aNewClientBeginsWithThePulse() {
+    assertThat(path(adult(46, Activity.SOME), 0, 0, 5, Optional.empty()))
+        .containsExactly(
+            "DONE nothing known against",
+            "DUE none counted yet",
+            "DONE about 176",
+            "BLOCKED pulse first",
+            "BLOCKED pulse first");
+  }
+
+  @Test
+  void theWholePathDone() {
+    assertThat(
+            path(
+                adult(46, Activity.SOME),
+                64,
+                2,
+                5,
+                Optional.of(new SavedStatus(2, Prescription.Status.ISSUED))))
+        .containsExactly(
+            "DONE nothing known against",
+            "DONE 64 at rest",
+            "DONE about 176",
+            "DONE reserve 112",
+            "DONE version 2");
+  }
+
+  @Test
+  void heartFailureBlocksEverythingByRate() {
+    assertThat(
+            path(
+                with(66, Activity.NONE, false, true, true),
+                72,
+                2,
+                5,
+                Optional.of(new SavedStatus(1, Prescription.Status.DRAFT))))
+        .containsExactly(
+            "BLOCKED clearance first",
+            "DONE 72 at rest",
+            "BLOCKED cardiac team",
+            "BLOCKED effort and talk",
+            "DUE draft 1");
+  }
+
+  @Test
+  void aMissingConsentAnOldOrAnUnusualPulseAndASmallReserveAreSaid() {
+    assertThat(path(adult(17, Activity.SOME), 64, 2, 5, Optional.empty()))
+        .startsWith("BLOCKED consent missing");
+    assertThat(path(adult(46, Activity.SOME), 64, 57, 5, Optional.empty()).get(1))
+        .isEqualTo("DUE due again");
+    assertThat(path(adult(46, Activity.SOME), 104, 2, 5, Optional.empty()).get(1))
+        .isEqualTo("DUE 104, ask a doctor");
+    assertThat(path(adult(46, Activity.SOME), 104, 2, 4, Optional.empty()).get(1))
+        .isEqualTo("DUE 104, count again");
+    assertThat(path(adult(46, Activity.SOME), 38, 2, 5, Optional.empty()).get(1))
+        .isEqualTo("DUE 38, ask a doctor");
+    assertThat(path(with(80, Activity.SOME, false, false, true), 90, 2, 5, Optional.empty()).get(3))
+        .isEqualTo("BLOCKED reserve too small");
+  }
+
+  @Test
+  void whatToWatchIsSaidTheWeightiestFirst() {
+    assertThat(Watch.of(with(70, Activity.NONE, true, false, true)))
+        .containsExactly(
+            Watch.HEART_CONDITION, Watch.BETA_BLOCKER, Watch.OVER_65, Watch.NEW_TO_EXERCISE);
+    assertThat(Watch.of(with(45, Activity.SOME, true, true, false)))
+        .containsExactly(Watch.HEART_FAILURE);
+    assertThat(Watch.of(adult(45, Activity.SOME))).isEmpty();
+  }
+}

@@ -1,0 +1,45 @@
+package app.korvel.server;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+/** Dependencies point one way: server to store to core. */
+@AnalyzeClasses(packages = "app.korvel", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+
+  @ArchTest
+  static final ArchRule NOTHING_POINTS_BACK =
+      noClasses()
+          .that()
+          .resideInAnyPackage("app.korvel.core..", "app.korvel.store..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAPackage("app.korvel.server..");
+
+  @ArchTest
+  static final ArchRule CORE_KNOWS_NOBODY =
+      noClasses()
+          .that()
+          .resideInAPackage("app.korvel.core..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAPackage("app.korvel.store..");
+
+  @ArchTest
+  static final ArchRule SQL_STAYS_IN_THE_STORE =
+      noClasses()
+          .that()
+          .resideOutsideOfPackage("app.korvel.store..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage("java.sql..", "javax.sql..", "org.springframework.jdbc..");
+
+  @ArchTest
+  static final ArchRule ROOMS_MAKE_NO_CIRCLE =
+      slices().matching("app.korvel.(*).(*)..").should().beFreeOfCycles();
+}

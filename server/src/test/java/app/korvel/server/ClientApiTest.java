@@ -1,0 +1,253 @@
+package app.korvel.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.korvel.server.TestServer.Answer;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** From adding a client to the card, over HTTP. */
+class ClientApiTest {
+  private static TestServer server;
+
+  @BeforeAll
+  static void start(@TempDir Path folder) {
+    server = new TestServer(folder);
+  }
+
+  @AfterAll
+  static void stop() {
+    server.close();
+  }
+
+  private static String details(String name, int age, String activity, String ticks) {
+    return """
+    {"name":"%s","note":"","birthDate":"%s","sex":"not-given","activity":"%s",
+     "heartCondition":%b,"heartFailure":%b,"betaBlocker":%b,"guardianConsent":%b}
+    """
+        .formatted(
+            name,
+            LocalDate.now().minusYears(age).minusDays(30),
+            activity,
+            ticks.contains("heart"),
+            ticks.contains("failure"),
+            ticks.contains("beta"),
+            ticks.contains("consent"));
+  }
+
+  private static String added(String name, int age, String activity, String ticks) {
+    Answer answer = server.post("/api/clients", details(name, age, activity, ticks));
+    assertThat(answer.status()).isEqualTo(201);
+    return "/api/clients/" + answer.at("/id");
+  }
+
+  private static final String COUNT =
+      "{\"source\":\"count\",\"beats\":%d,\"windowSeconds\":%d,\"posture\":\"seated\","
+          + "\"minutesRested\":5,\"disturbances\":[]}";
+
+  private static final String PARTS =
+      "{\"goal\":\"general-fitness\",\"approach\":\"guideline\",\"lowPercent\":%d,"
+          + "\"highPercent\":%d,\"minutes\":30,\"days\":3,\"type\":\"steady\",\"mode\":\"run\"}";
+
+  @Test
+  void fromACountToTheCard() {
+    String client = added("Åsa Prow", 46, "some", "");
+    Answer judged = server.post(client + "/readings/judge", COUNT.formatted(32, 30));
+    assertThat(judged.json().get("bpm").asInt()).isEqualTo(64);
+    assertThat(judged.at("/usual/code")).isEqualTo("resting-usual");
+    assertThat(server.get(client + "/readings").json().get("readings")).isEmpty();
+
+    assertThat(server.post(client + "/readings", COUNT.formatted(32, 30)).status()).isEqualTo(201);
+    Answer record = server.get(client + "/readings");
+    assertThat(record.json().at("/working/bpm").asInt()).isEqualTo(64);
+    assertThat(record.at("/working/basis/0")).isEqualTo(record.at("/readings/0/id"));
+    assertThat(record.at("/working/findings/0/code")).isEqualTo("working-latest-good");
+
+    assertThat(server.get(client + "/maximum").at("/recommended")).isEqualTo("tanaka-208");
+    Answer bands = server.get(client + "/bands");
+    assertThat(bands.json().at("/zones/maximumBpm").asInt()).isEqualTo(176);
+    assertThat(bands.json().at("/ceilingBpm").asInt()).isEqualTo(131);
+
+    Answer start = server.get(client + "/prescriptions/start?goal=endurance");
+    assertThat(start.json().at("/parts/lowPercent").asInt()).isEqualTo(45);
+    Answer preview = server.post(client + "/prescriptions/preview", PARTS.formatted(40, 60));
+    assertThat(preview.json().at("/target/lowBpm").asInt()).isEqualTo(109);
+    assertThat(preview.json().at("/target/highBpm").asInt()).isEqualTo(131);
+    assertThat(server.get(client + "/prescriptions").json().get("versions")).isEmpty();
+
+    Answer saved = server.post(client + "/prescriptions", PARTS.formatted(40, 60));
+    assertThat(saved.status()).isEqualTo(201);
+    assertThat(saved.json().get("version").asInt()).isEqualTo(1);
+    assertThat(saved.at("/prescription/status")).isEqualTo("issued");
+
+    Answer card = server.get(client + "/prescriptions/1/card");
+    assertThat(card.at("/clientName")).isEqualTo("Åsa Prow");
+    assertThat(card.json().at("/prescription/target/counts/10").toString()).isEqualTo("[18,22]");
+    assertThat(card.json().get("stopSigns").size()).isGreaterThan(5);
+    assertThat(card.at("/notice")).contains("Not medical advice");
+
+    // A new measurement changes what would be prescribed, never what was.
+    server.post(client + "/readings", COUNT.formatted(40, 30));
+    assertThat(
+            server
+                .get(client + "/prescriptions/1/card")
+                .json()
+                .at("/prescription/target/lowBpm")
+                .asInt())
+        .isEqualTo(109);
+    assertThat(server.get(client + "/prescriptions/9/card").status()).isEqualTo(404);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "heart, 50, screening-first",
+    "failure beta, 66, screening-first",
+    "heart beta, 50, screening-first",
+    "none, 17, consent-first",
+  })
+  void whatIsNotClearedStaysADraftAndHasNoCard(String ticks, int age, String code) {
+    String client = added("Draft " + ticks, age, "regular", ticks);
+    server.post(client + "/readings", COUNT.formatted(32, 30));
+    Answer saved = server.post(client + "/prescriptions", PARTS.formatted(40, 50));
+    assertThat(saved.at("/prescription/status")).isEqualTo("draft");
+    Answer card = server.get(client + "/prescriptions/1/card");
+    assertThat(card.status()).isEqualTo(422);
+    assertThat(card.at("/findings/0/code")).isEqualTo(code);
+  }
+
+  @Test
+  void aHeartConditionTickedLaterSuspendsTheCard() {
+    String client = added("Later Tick", 46, "some", "");
+    server.post(client + "/readings", COUNT.formatted(32, 30));
+    server.post(client + "/prescriptions", PARTS.formatted(40, 60));
+    assertThat(server.get(client + "/prescriptions/1/card").status()).isEqualTo(200);
+    Answer changed =
+        server.put(
+            client,
+            "{\"version\":1,\"details\":" + details("Later Tick", 46, "some", "heart") + "}");
+    assertThat(changed.json().get("version").asInt()).isEqualTo(2);
+    assertThat(server.get(client + "/prescriptions/1/card").status()).isEqualTo(422);
+  }
+
+  @Test
+  void withHeartFailureThereIsNoRate() {
+    String client = added("No Rate", 61, "none", "failure beta");
+    server.post(client + "/readings", COUNT.formatted(36, 30));
+    Answer bands = server.get(client + "/bands");
+    assertThat(bands.json().get("zones").isNull()).isTrue();
+    assertThat(bands.at("/findings/0/code")).isEqualTo("no-default-heart-failure");
+    Answer preview = server.post(client + "/prescriptions/preview", PARTS.formatted(30, 40));
+    assertThat(preview.json().get("target").isNull()).isTrue();
+    assertThat(preview.at("/steering")).isEqualTo("effort-and-talk-only");
+  }
+
+  @Test
+  void withoutAPulseNothingIsPrescribed() {
+    String client = added("No Pulse", 46, "some", "");
+    Answer refused = server.post(client + "/prescriptions", PARTS.formatted(40, 60));
+    assertThat(refused.status()).isEqualTo(422);
+    assertThat(refused.at("/findings/0/code")).isEqualTo("resting-missing");
+    assertThat(server.get(client + "/bands").at("/findings/0/code")).isEqualTo("resting-missing");
+  }
+
+  @Test
+  void vigorousWorkThatIsNotAllowedIsRefusedAtItsField() {
+    String client = added("Too Hard", 46, "some", "");
+    server.post(client + "/readings", COUNT.formatted(32, 30));
+    Answer refused = server.post(client + "/prescriptions/preview", PARTS.formatted(50, 70));
+    assertThat(refused.status()).isEqualTo(400);
+    assertThat(refused.at("/errors/0/field")).isEqualTo("highPercent");
+    assertThat(refused.at("/errors/0/accepted")).contains("up to 60");
+  }
+
+  @Test
+  void twoEditorsTheSecondIsToldAndSeesWhatStands() {
+    String client = added("Two Editors", 46, "some", "");
+    String change = "{\"version\":1,\"details\":" + details("First Editor", 46, "some", "") + "}";
+    assertThat(server.put(client, change).status()).isEqualTo(200);
+    Answer second = server.put(client, change.replace("First Editor", "Second Editor"));
+    assertThat(second.status()).isEqualTo(409);
+    assertThat(second.at("/type")).isEqualTo("urn:korvel:problem:stale");
+    assertThat(second.at("/current/name")).isEqualTo("First Editor");
+  }
+
+  @Test
+  void nothingBadIsStored() {
+    int before = server.get("/api/clients").json().get("total").asInt();
+    for (String body :
+        new String[] {
+          details("", 46, "some", ""),
+          details("A", 3, "some", ""),
+          details("A", 46, "lots", ""),
+          details("A", 46, "some", "").replaceAll("\\d{4}-\\d\\d-\\d\\d", "12 May"),
+          details("A", 46, "some", "").replace("\"note\":\"\"", "\"note\":7"),
+          details("A", 46, "some", "").replace("\"heartCondition\":false,", ""),
+        }) {
+      Answer refused = server.post("/api/clients", body);
+      assertThat(refused.status()).isEqualTo(400);
+      assertThat(refused.at("/errors/0/field")).isNotBlank();
+      assertThat(refused.at("/errors/0/accepted")).isNotBlank();
+    }
+    assertThat(server.get("/api/clients").json().get("total").asInt()).isEqualTo(before);
+
+    String client = added("No Readings", 46, "some", "");
+    for (String body :
+        new String[] {
+          COUNT.formatted(0, 30),
+          COUNT.formatted(100, 30),
+          COUNT.formatted(32, 31),
+          COUNT.formatted(32, 30).replace("seated", "upside-down"),
+          COUNT.formatted(32, 30).replace("\"minutesRested\":5", "\"minutesRested\":61"),
+          COUNT.formatted(32, 30).replace("[]", "[\"moon\"]"),
+          COUNT.formatted(32, 30).replace("[]", "null"),
+          COUNT.formatted(32, 30).replace("count", "strap"),
+          "{\"source\":\"strap\",\"bpm\":24,\"posture\":\"lying\",\"minutesRested\":5,\"disturbances\":[]}",
+        }) {
+      Answer refused = server.post(client + "/readings", body);
+      assertThat(refused.status()).as(body).isEqualTo(400);
+      assertThat(refused.at("/errors/0/field")).isNotBlank();
+    }
+    assertThat(server.get(client + "/readings").json().get("readings")).isEmpty();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "/api/clients/abc",
+    "/api/clients/00000000-0000-7000-8000-000000000000",
+    "/api/clients/00000000-0000-7000-8000-000000000000/readings",
+    "/api/clients/00000000-0000-7000-8000-000000000000/maximum",
+    "/api/clients/00000000-0000-7000-8000-000000000000/bands",
+    "/api/clients/00000000-0000-7000-8000-000000000000/prescriptions",
+    "/api/clients/00000000-0000-7000-8000-000000000000/prescriptions/1/card",
+  })
+  void unknownClientsAreProblems(String path) {
+    Answer answer = server.get(path);
+    assertThat(answer.status()).isEqualTo(404);
+    assertThat(answer.at("/type")).isEqualTo("urn:korvel:problem:not-found");
+  }
+
+  @Test
+  void unknownWordsInAnAddressAreNamed() {
+    String client = added("Words", 46, "some", "");
+    Answer mode = server.get(client + "/maximum?mode=fly");
+    assertThat(mode.status()).isEqualTo(400);
+    assertThat(mode.at("/errors/0/field")).isEqualTo("mode");
+    assertThat(mode.at("/errors/0/accepted")).contains("cycle");
+    assertThat(server.get(client + "/bands?scheme=nope").at("/errors/0/field")).isEqualTo("scheme");
+  }
+
+  @Test
+  void theListIsFoundByTyping() {
+    added("Zsófia Karn", 33, "some", "");
+    assertThat(server.get("/api/clients?q=zsofia").json().get("clients").size()).isEqualTo(1);
+    assertThat(server.get("/api/clients?q=kar%20zs").at("/clients/0/name"))
+        .isEqualTo("Zsófia Karn");
+    assertThat(server.get("/api/clients?q=nobody").json().get("clients")).isEmpty();
+  }
+}
