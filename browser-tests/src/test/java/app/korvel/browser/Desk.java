@@ -1,0 +1,200 @@
+package app.korvel.browser;
+
+import app.korvel.server.KorvelServer;
+import java.io.File;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Supplier;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.support.ui.WebDriverWait;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/**
+ * One server with demo data, one with none, and one browser for the whole suite; what a person does
+ * and sees with them. Waiting is always for a condition.
+ */
+final class Desk {
+  private static final Duration PATIENCE = Duration.ofSeconds(20);
+  private static final String CLOCK =
+      """
+      window.korvelClock = (() => {
+        let now = 0
+        const timers = new Set()
+        return {
+          now: () => now,
+          every(milliseconds, callback) {
+            timers.add(callback)
+            return () => timers.delete(callback)
+          },
+          advance(milliseconds) {
+            now += milliseconds
+            ;[...timers].forEach((callback) => callback())
+          },
+        }
+      })()
+      """;
+
+  private static Desk desk;
+
+  private final ConfigurableApplicationContext demo;
+  private ConfigurableApplicationContext empty;
+  private final ChromeDriver driver;
+
+  private Desk() {
+    demo = KorvelServer.start("--server.port=0", "--korvel.demo=true");
+    ChromeDriverService service =
+        new ChromeDriverService.Builder()
+            .usingDriverExecutable(new File("/usr/bin/chromedriver"))
+            .usingAnyFreePort()
+            .build();
+    ChromeOptions options = new ChromeOptions();
+    options.setBinary("/usr/bin/chromium");
+    options.addArguments(
+        "--headless",
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-quic",
+        "--disable-dev-shm-usage",
+        "--no-first-run",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+        "--hide-scrollbars",
+        "--window-size=1280,800");
+    driver = new ChromeDriver(service, options);
+    driver.executeCdpCommand("Page.addScriptToEvaluateOnNewDocument", Map.of("source", CLOCK));
+    Runtime.getRuntime().addShutdownHook(new Thread(this::close));
+  }
+
+  /** The desk of this suite, set to the reference size. */
+  static synchronized Desk get() {
+    if (desk == null) {
+      desk = new Desk();
+    }
+    desk.size(1280, 800);
+    return desk;
+  }
+
+  private void close() {
+    driver.quit();
+    demo.close();
+    if (empty != null) {
+      empty.close();
+    }
+  }
+
+  ChromeDriver driver() {
+    return driver;
+  }
+
+  void size(int width, int height) {
+    Map<String, Object> metrics = new HashMap<>();
+    metrics.put("width", width);
+    metrics.put("height", height);
+    metrics.put("deviceScaleFactor", 1);
+    metrics.put("mobile", width < 600);
+    driver.executeCdpCommand("Emulation.setDeviceMetricsOverride", metrics);
+  }
+
+  /** Opens a page of the demo. */
+  void open(String path) {
+    driver.get(address(demo) + path);
+  }
+
+  /** Opens a page of a studio's first day. */
+  void openEmpty(String path) {
+    if (empty == null) {
+      try {
+        Path folder = Files.createTempDirectory("korvel-empty-");
+        empty = KorvelServer.start("--server.port=0", "--korvel.data=" + folder);
+      } catch (java.io.IOException e) {
+        throw new java.io.UncheckedIOException(e);
+      }
+    }
+    driver.get(address(empty) + path);
+  }
+
+  private static String address(ConfigurableApplicationContext server) {
+    return "http://127.0.0.1:" + server.getEnvironment().getProperty("local.server.port");
+  }
+
+  /** Opens a demo client by finding them the way a person does; waits for the step. */
+  void openClient(String name, String step) {
+    open("/clients?q=" + name.replace(" ", "%20"));
+    await(() -> all("a.name").size() == 1);
+    String href = one("a.name").getDomProperty("href");
+    driver.get(href + "/" + step);
+    await(() -> all(".path a.here").size() == 1);
+  }
+
+  <T> T await(Supplier<T> condition) {
+    return new WebDriverWait(driver, PATIENCE, Duration.ofMillis(40))
+        .ignoring(StaleElementReferenceException.class)
+        .until(ignored -> condition.get());
+  }
+
+  WebElement one(String css) {
+    return await(() -> all(css).stream().findFirst().orElse(null));
+  }
+
+  List<WebElement> all(String css) {
+    return driver.findElements(By.cssSelector(css));
+  }
+
+  /** The button or link a person reads that text on. */
+  WebElement pressable(String text) {
+    return await(
+        () ->
+            all("button, a, label, [role=option]").stream()
+                .filter(WebElement::isDisplayed)
+                .filter(each -> each.getText().strip().equals(text))
+                .findFirst()
+                .orElse(null));
+  }
+
+  void press(String text) {
+    pressable(text).click();
+  }
+
+  /** Types into the field of that name, over what is there. */
+  void type(String field, String text) {
+    WebElement input = one("input[name=" + field + "]");
+    input.click();
+    input.sendKeys(Keys.chord(Keys.CONTROL, "a"), Keys.DELETE);
+    input.sendKeys(text);
+  }
+
+  /** Sends keys to whatever has the focus. */
+  void keys(CharSequence... keys) {
+    new Actions(driver).sendKeys(keys).perform();
+  }
+
+  /** Waits until a person can read that text somewhere on the page. */
+  void sees(String text) {
+    await(() -> one("body").getText().contains(text) ? true : null);
+  }
+
+  boolean reads(String text) {
+    return one("body").getText().contains(text);
+  }
+
+  /** Lets the interface's clock go on. */
+  void letPass(Duration time) {
+    driver.executeScript("window.korvelClock.advance(arguments[0])", time.toMillis());
+  }
+
+  String focused() {
+    return driver.switchTo().activeElement().getAccessibleName();
+  }
+}

@@ -1,0 +1,74 @@
+package app.korvel.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
+
+/** Without a mouse: from the search to a saved prescription. */
+class KeyboardTest {
+  private Desk desk;
+
+  @BeforeEach
+  void sit() {
+    desk = Desk.get();
+  }
+
+  private void tabTo(String name) {
+    for (int i = 0; i < 60; i++) {
+      desk.keys(Keys.TAB);
+      if (desk.focused().equals(name)) {
+        return;
+      }
+    }
+    throw new AssertionError("no way by Tab to “" + name + "”");
+  }
+
+  @Test
+  void theWholePathByKeyboard() {
+    desk.open("/clients");
+    desk.sees("Yara Fonotele");
+    desk.keys("/");
+    desk.keys("yara");
+    desk.await(() -> desk.all("a.name").size() == 1);
+    desk.keys(Keys.ARROW_DOWN);
+    assertThat(desk.focused()).isEqualTo("Yara Fonotele");
+    desk.keys(Keys.ENTER);
+    desk.sees("what each band is");
+
+    tabTo("Pulse , done");
+    desk.keys(Keys.ENTER);
+    desk.sees("Count a resting pulse");
+    tabTo("Start");
+    desk.keys(Keys.SPACE);
+    desk.sees("count the beats");
+    desk.letPass(Duration.ofSeconds(30));
+    desk.await(() -> desk.focused().equals("Beats in 30 s"));
+    desk.keys("31", Keys.ENTER);
+    desk.sees("62 bpm is kept.");
+
+    desk.one("h1");
+    tabTo("Prescription , done");
+    desk.keys(Keys.ENTER);
+    desk.sees("Save as version 2");
+    tabTo("Minutes of work");
+    desk.keys(Keys.chord(Keys.CONTROL, "a"), "35");
+    desk.sees("45 min in all");
+    tabTo("Save as version 2");
+    desk.keys(Keys.ENTER);
+    desk.sees("Version 2 is saved.");
+  }
+
+  @Test
+  void questionMarkListsTheKeysOfTheScreen() {
+    desk.openClient("Ines", "bands");
+    desk.sees("what each band is");
+    desk.keys("?");
+    desk.sees("Keys on this screen");
+    desk.sees("move the cursor by 1 bpm");
+    desk.keys(Keys.ESCAPE);
+    desk.await(() -> desk.all("[role=dialog]").isEmpty());
+  }
+}

@@ -1,0 +1,38 @@
+package app.korvel.browser;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.openqa.selenium.OutputType;
+
+/** Writes the pictures of docs/screenshots from the demo data; run by {@code ./korvel shots}. */
+@Tag("shots")
+class ShotsTest {
+  private static final Path PICTURES = Path.of("..", "docs", "screenshots");
+
+  @ParameterizedTest
+  @CsvSource({
+    "clients, -, /clients, Agnethe Moravik",
+    "pulse, Ines, pulse, Working resting value",
+    "maximum, Ines, maximum, is the default",
+    "bands, Hyun-woo, bands, what each band is",
+    "prescription, Ines, prescription, moderate-equivalent min",
+    "card, Ines, card/1, Stop at once",
+  })
+  void picture(String name, String client, String page, String text) throws Exception {
+    Desk desk = Desk.get();
+    if (client.equals("-")) {
+      desk.open(page);
+    } else {
+      desk.openClient(client, "bands");
+      String address = desk.driver().getCurrentUrl().replaceAll("/bands$", "");
+      desk.driver().get(address + "/" + page);
+    }
+    desk.sees(text);
+    desk.driver().executeAsyncScript("document.fonts.ready.then(arguments[0])");
+    Files.createDirectories(PICTURES);
+    Files.write(PICTURES.resolve(name + ".png"), desk.driver().getScreenshotAs(OutputType.BYTES));
+  }
+}

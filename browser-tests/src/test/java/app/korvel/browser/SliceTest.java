@@ -1,0 +1,263 @@
+package app.korvel.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.Base64;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
+
+/** What an instructor does, from finding a client to the card in the client's hand. */
+class SliceTest {
+  private Desk desk;
+
+  @BeforeEach
+  void sit() {
+    desk = Desk.get();
+  }
+
+  private void birthDate(int age) {
+    WebElement field = desk.one("input[name=birthDate]");
+    field.sendKeys(
+        LocalDate.now()
+            .minusYears(age)
+            .minusDays(9)
+            .format(DateTimeFormatter.ofPattern("MMddyyyy")));
+  }
+
+  @Test
+  void aClientIsFoundByTyping() {
+    desk.open("/methods");
+    desk.sees("Everything Korvel computes");
+    desk.one("h1");
+    desk.keys("/");
+    desk.sees("Agnethe Moravik");
+    desk.keys("OKAFOR");
+    desk.await(() -> desk.all("a.name").size() == 1);
+    assertThat(desk.one("a.name").getText()).isEqualTo("Ines Okafor-Lund");
+    desk.keys(Keys.ENTER);
+    desk.sees("what each band is");
+    assertThat(desk.one("h1").getText()).isEqualTo("Ines Okafor-Lund");
+  }
+
+  @Test
+  void nobodyFoundIsSaidWithAWayBack() {
+    desk.open("/clients");
+    desk.sees("Agnethe Moravik");
+    desk.one("[data-find]").sendKeys("zzz");
+    desk.sees("Nobody's name holds “zzz”");
+    desk.press("Show all 14");
+    desk.sees("Agnethe Moravik");
+  }
+
+  @Test
+  void fromANewClientToTheCard() {
+    // Errors stand at the field, and what was typed is kept.
+    desk.open("/clients/new");
+    desk.type("note", "pier crew");
+    desk.press("Add and count a pulse");
+    desk.sees("Is missing");
+    birthDate(3);
+    desk.type("name", "Maren Test");
+    desk.press("Some");
+    desk.sees("90 min a week or more, but not regular");
+    desk.press("Add and count a pulse");
+    desk.sees("Makes an age of 3. Accepted: an age of 6 to 110 years.");
+    assertThat(desk.one("input[name=note]").getDomProperty("value")).isEqualTo("pier crew");
+    birthDate(46);
+    desk.press("Add and count a pulse");
+
+    // Count with the clock on screen.
+    desk.sees("Count a resting pulse");
+    desk.sees("None yet.");
+    desk.press("15 s");
+    desk.press("Start");
+    desk.sees("count the beats");
+    desk.letPass(Duration.ofMillis(14_900));
+    assertThat(desk.one(".face").getText()).startsWith("1\n");
+    desk.letPass(Duration.ofMillis(100));
+    desk.sees("time: enter the beats");
+    desk.await(() -> desk.focused().equals("Beats in 15 s"));
+    desk.keys("0");
+    desk.sees("0 beats in 15 s are no pulse. Accepted: 5 to 60 whole beats in 15 s");
+    desk.keys(Keys.BACK_SPACE, "x");
+    desk.sees("Accepted: a whole number");
+    assertThat(desk.one("input[name=beats]").getDomProperty("value")).isEqualTo("x");
+    desk.keys(Keys.BACK_SPACE, "16");
+    desk.sees("64 is usual for rest.");
+    assertThat(desk.one(".result .bpm").getText().replace('\n', ' ')).isEqualTo("64 bpm ± 4");
+    desk.sees("Graded fair: counted for 15 s, under 30.");
+    desk.keys(Keys.ENTER);
+    desk.sees("64 bpm is kept.");
+    desk.sees("64 bpm, the latest reading, for want of a good one.");
+
+    // The maximum by every equation.
+    desk.one(".path a[href$='/maximum']").click();
+    desk.sees("208 − 0.7 × age is the default.");
+    assertThat(desk.one("li.chosen").getText()).contains("208 − 0.7 × age", "176", "± 10");
+    assertThat(desk.all("section[aria-label='Every equation'] li")).hasSize(9);
+    desk.sees("Tanaka, Monahan & Seals, J Am Coll Cardiol 2001");
+    desk.sees("Only for people who take a beta-blocker.");
+
+    // The ruler, read by arrow keys.
+    desk.one(".path a[href$='/bands']").click();
+    desk.sees("From 64 at rest to about 176");
+    WebElement ruler = desk.one("[role=slider]");
+    ruler.sendKeys(Keys.HOME);
+    desk.await(() -> ruler.getDomAttribute("aria-valuenow").equals("64"));
+    ruler.sendKeys(Keys.PAGE_UP, Keys.PAGE_UP, Keys.PAGE_UP, Keys.PAGE_UP, Keys.ARROW_RIGHT);
+    ruler.sendKeys(Keys.ARROW_RIGHT, Keys.ARROW_RIGHT, Keys.ARROW_RIGHT, Keys.ARROW_RIGHT);
+    desk.await(() -> ruler.getDomAttribute("aria-valuenow").equals("109"));
+    assertThat(desk.one(".reading").getText().replace('\n', ' '))
+        .contains("109", "40.2 %", "61.9 %", "18 · 27", "12–13 · 3–4", "whole sentences");
+    assertThat(ruler.getDomAttribute("aria-valuetext"))
+        .startsWith("109 beats per minute, 40.2 percent of reserve");
+    assertThat(desk.one("tr.at").getText()).contains("Talk", "109–130", "18–22", "27–33");
+
+    // The prescription: a goal, a change that breaks a rule, mended, saved.
+    desk.press("Prescribe");
+    desk.sees("target 114–131");
+    desk.type("lowPercent", "40");
+    desk.sees("target 109–131");
+    desk.type("highPercent", "75");
+    desk.sees("Vigorous work is not allowed for this client.");
+    desk.sees("Mend the marked part first.");
+    assertThat(desk.one("input[name=highPercent]").getDomProperty("value")).isEqualTo("75");
+    desk.type("highPercent", "60");
+    desk.await(() -> desk.reads("Mend the marked part first.") ? null : true);
+    assertThat(desk.one(".figures").getText()).contains("90 moderate-equivalent min");
+    desk.press("5");
+    desk.await(
+        () -> desk.one(".figures").getText().contains("150 moderate-equivalent") ? true : null);
+    desk.sees("150 moderate-equivalent minutes a week: within the guideline.");
+    desk.press("Save as version 1");
+    desk.sees("Version 1 is saved.");
+
+    // The card.
+    desk.press("Open the card");
+    desk.sees("Stop at once");
+    String card = desk.one("article").getText();
+    assertThat(card)
+        .contains("Maren Test", "109–131", "18–22", "27–33", "5 days a week", "30 min")
+        .contains("Talk: whole sentences, no singing")
+        .contains("pain or pressure in chest, jaw or arm")
+        .contains("Not medical advice");
+    assertThat(printedPages()).isEqualTo(1);
+  }
+
+  private long printedPages() {
+    Object pdf =
+        desk.driver()
+            .executeCdpCommand("Page.printToPDF", Map.of("paperWidth", 8.27, "paperHeight", 11.69))
+            .get("data");
+    String text =
+        new String(
+            Base64.getDecoder().decode(pdf.toString()),
+            java.nio.charset.StandardCharsets.ISO_8859_1);
+    return java.util.regex.Pattern.compile("/Type\\s*/Page[^s]").matcher(text).results().count();
+  }
+
+  @Test
+  void withAHeartConditionItStaysADraftAndSaysWhy() {
+    desk.openClient("Lupe", "prescription");
+    desk.sees("Draft only. Screening and a doctor's clearance come first.");
+    desk.press("Save as a draft");
+    desk.sees("is saved as a draft.");
+    assertThat(desk.all("a[href*='/card/']")).isEmpty();
+    String id = desk.driver().getCurrentUrl().replaceAll(".*/clients/([^/]+)/.*", "$1");
+    desk.open("/clients/" + id + "/card/1");
+    desk.sees("Screening and a doctor's clearance come first");
+    assertThat(desk.all("article")).isEmpty();
+  }
+
+  @Test
+  void withHeartFailureNoRateIsShown() {
+    desk.openClient("Pilar", "bands");
+    desk.sees("No maximum is proposed with heart failure.");
+    desk.press("Prescribe by effort and talk");
+    desk.sees("by effort and talk");
+    assertThat(desk.all("[role=slider]")).isEmpty();
+    assertThat(desk.reads("beats in 10")).isFalse();
+  }
+
+  @Test
+  void everyJudgementSaysWhyWithItsSource() {
+    desk.openClient("Ines", "maximum");
+    desk.sees("208 − 0.7 × age is the default.");
+    desk.one("details summary").click();
+    desk.sees("Derived from many studies of healthy adults");
+    desk.one("details[open] a").click();
+    desk.await(() -> desk.driver().getCurrentUrl().endsWith("/methods#default-healthy"));
+    desk.await(() -> desk.one("li.here").isDisplayed());
+  }
+
+  @Test
+  void theRulerFollowsThePointer() {
+    desk.openClient("Hyun-woo", "bands");
+    WebElement ruler = desk.one("[role=slider]");
+    ruler.click();
+    int middle = Integer.parseInt(ruler.getDomAttribute("aria-valuenow"));
+    new org.openqa.selenium.interactions.Actions(desk.driver())
+        .moveToElement(ruler)
+        .clickAndHold()
+        .moveByOffset(200, 0)
+        .release()
+        .perform();
+    desk.await(() -> Integer.parseInt(ruler.getDomAttribute("aria-valuenow")) > middle + 15);
+  }
+
+  @Test
+  void detailsAreChangedAndASecondEditorIsTold() {
+    desk.openClient("Ewan", "screening");
+    desk.sees("Light to moderate work");
+    String client = desk.driver().getCurrentUrl().replaceAll(".*(/clients/[^/]+)/.*", "$1");
+    desk.driver()
+        .executeAsyncScript(
+            """
+            const done = arguments[1]
+            fetch('/api' + arguments[0]).then((r) => r.json()).then(({ client }) => {
+              const { id, version, age, ...details } = client
+              return fetch('/api' + arguments[0], {
+                method: 'PUT',
+                headers: { 'Content-Type': 'application/json' },
+                body: JSON.stringify({ version, details: { ...details, note: 'changed elsewhere' } }),
+              })
+            }).then(done)
+            """,
+            client);
+    desk.type("note", "mine");
+    desk.press("Save details");
+    desk.sees("Somebody else changed this meanwhile.");
+    desk.sees("changed elsewhere");
+    assertThat(desk.one("input[name=note]").getDomProperty("value")).isEqualTo("mine");
+    desk.driver().navigate().refresh();
+    desk.await(
+        () -> desk.one("input[name=note]").getDomProperty("value").equals("changed elsewhere"));
+    desk.type("note", "winch house");
+    desk.press("Save details");
+    desk.sees("49 · winch house");
+  }
+
+  @Test
+  void theFirstDayHasANextStep() {
+    desk.openEmpty("/");
+    desk.sees("Nobody is here yet.");
+    desk.press("Add the first client");
+    desk.sees("New client");
+  }
+
+  @Test
+  void addressesThatLeadNowhereSaySo() {
+    desk.open("/nowhere");
+    desk.sees("There is nothing at this address");
+    desk.open("/clients/00000000-0000-7000-8000-000000000000/bands");
+    desk.sees("No client has the id");
+    desk.press("All clients");
+    desk.sees("Agnethe Moravik");
+  }
+}
