@@ -3,7 +3,7 @@ import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
-import { computed, onMounted, reactive, ref } from 'vue'
+import { computed, onMounted, reactive, ref, watch } from 'vue'
 import { asProblem, type Problem } from '../api/http'
 import { methods, type ClientDetails, type ClientView, type Typed } from '../api/korvel'
 import Field from '../shared/Field.vue'
@@ -56,6 +56,15 @@ const activityHint = computed(() =>
 )
 
 const { messages, general, clear, show } = useFieldMessages()
+// A field that is being mended loses its message.
+watch(
+  () => ({ ...details }),
+  (now, before) => {
+    for (const key of Object.keys(now) as (keyof typeof now)[]) {
+      if (now[key] !== before[key]) delete messages.value[key]
+    }
+  },
+)
 const saving = ref(false)
 const stale = ref<Problem | null>(null)
 

@@ -51,8 +51,8 @@ const longDay = (iso: string) =>
         <div class="feel">
           <h2>How it feels and sounds</h2>
           <p v-for="feel in data.prescription.feel" :key="feel.level">
-            <LevelStrokes :level="feel.level" /> <b>{{ feel.name }}.</b> {{ feel.voice }};
-            breathing: {{ feel.breathing }}.
+            <LevelStrokes :level="feel.level" /> <b>{{ feel.name }}:</b> {{ feel.voice }}; breathing
+            {{ feel.breathing }}.
           </p>
           <p>
             Effort <b class="num">{{ effort(data.prescription.rpe20, 6) }}</b> of 20, or

@@ -179,7 +179,7 @@ const shown = ref(6)
                 :aria-describedby="field.describedBy"
               />
             </Field>
-            <Button type="submit" label="Keep" :disabled="!judged" :loading="saving" />
+            <Button type="submit" label="Keep" :loading="saving" />
           </div>
           <p v-if="general" class="general" role="alert">{{ general }}</p>
           <div class="result" aria-live="polite">

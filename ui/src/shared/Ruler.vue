@@ -300,6 +300,7 @@ const spoken = computed(
 <style scoped>
 .ruler {
   min-width: 0;
+  overflow: hidden;
 }
 
 svg {
@@ -307,6 +308,10 @@ svg {
   touch-action: pan-y;
   cursor: ew-resize;
   user-select: none;
+}
+
+svg:focus-visible {
+  outline-offset: -3px;
 }
 
 text {

@@ -19,7 +19,7 @@ class KeyboardTest {
   private void tabTo(String name) {
     for (int i = 0; i < 60; i++) {
       desk.keys(Keys.TAB);
-      if (desk.focused().equals(name)) {
+      if (desk.focused().contains(name)) {
         return;
       }
     }
@@ -38,7 +38,7 @@ class KeyboardTest {
     desk.keys(Keys.ENTER);
     desk.sees("what each band is");
 
-    tabTo("Pulse , done");
+    tabTo("Pulse");
     desk.keys(Keys.ENTER);
     desk.sees("Count a resting pulse");
     tabTo("Start");
@@ -50,11 +50,12 @@ class KeyboardTest {
     desk.sees("62 bpm is kept.");
 
     desk.one("h1");
-    tabTo("Prescription , done");
+    tabTo("Prescription");
     desk.keys(Keys.ENTER);
     desk.sees("Save as version 2");
     tabTo("Minutes of work");
-    desk.keys(Keys.chord(Keys.CONTROL, "a"), "35");
+    // Tabbing into a field selects what is in it.
+    desk.keys("35");
     desk.sees("45 min in all");
     tabTo("Save as version 2");
     desk.keys(Keys.ENTER);
