@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, provide, watch } from 'vue'
+import { computed, nextTick, provide, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { overview } from '../api/korvel'
 import ProblemNote from '../shared/ProblemNote.vue'
@@ -17,6 +17,12 @@ provide(CLIENT, {
   id: computed(() => props.id),
   overview: data,
   refresh: () => load(props.id),
+})
+
+// On a phone the path is wider than the screen: the present step is brought into view.
+watch([data, () => route.path], async () => {
+  await nextTick()
+  document.querySelector('.path .here')?.scrollIntoView({ inline: 'center', block: 'nearest' })
 })
 
 const MARKS = { done: '✓', due: '○', blocked: '■' }

@@ -385,13 +385,13 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
             It cannot be issued yet: {{ cautions[0]?.message.replace('Draft only. ', '') }}
           </p>
         </div>
-        <details class="stop">
-          <summary><b>When to stop</b></summary>
-          <ul>
-            <li v-for="sign in theStudio?.stopSigns" :key="sign">{{ sign }}</li>
-          </ul>
+        <div class="stop">
+          <p>
+            <b>Stop at once for:</b>
+            {{ theStudio?.stopSigns.join('; ') }}.
+          </p>
           <p>{{ theStudio?.stopAction }}</p>
-        </details>
+        </div>
         <p class="quiet small">{{ theStudio?.notice }}</p>
       </section>
     </div>
@@ -596,17 +596,10 @@ legend {
   border-left: 4px solid var(--wine);
   background: var(--wine-wash);
   border-radius: 0 6px 6px 0;
-  padding: 8px 12px;
-  font-size: 0.92rem;
-}
-
-.stop summary {
-  cursor: pointer;
-}
-
-.stop ul {
-  list-style: disc;
-  padding: 6px 0 6px 20px;
+  padding: 9px 13px;
+  font-size: 0.88rem;
+  display: grid;
+  gap: 4px;
 }
 
 .versions li {

@@ -401,12 +401,12 @@ const shown = ref(6)
 
 .list {
   display: grid;
-  font-size: 0.92rem;
+  font-size: 0.88rem;
 }
 
 .list li {
   display: grid;
-  grid-template-columns: 3rem 5.5rem 1fr auto;
+  grid-template-columns: 3rem 4.3rem 1fr auto;
   gap: 8px;
   padding: 5px 0;
   border-top: 1px solid var(--line);

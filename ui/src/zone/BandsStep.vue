@@ -67,7 +67,7 @@ const cursor = ref<number>()
             <tr>
               <th scope="col">band</th>
               <th scope="col">bpm</th>
-              <th scope="col">edge ±</th>
+              <th scope="col" class="edge">edge ±</th>
               <th scope="col">in 10 s</th>
               <th scope="col">in 15 s</th>
               <th scope="col">effort of 20</th>
@@ -86,7 +86,7 @@ const cursor = ref<number>()
             >
               <th scope="row"><LevelStrokes :level="band.level" /> {{ band.name }}</th>
               <td class="num strong">{{ span([band.lowBpm, band.highBpm]) }}</td>
-              <td class="num quiet">{{ band.lowSigmaBpm.toFixed(1) }}</td>
+              <td class="num quiet edge">{{ band.lowSigmaBpm.toFixed(1) }}</td>
               <td class="num">{{ span(band.counts['10']) }}</td>
               <td class="num">{{ span(band.counts['15']) }}</td>
               <td class="num">{{ effort(band.rpe20, 6) }}</td>
@@ -172,5 +172,16 @@ tr.beyond .strong {
 
 .note {
   margin-top: 8px;
+}
+
+@media (max-width: 640px) {
+  .edge {
+    display: none;
+  }
+
+  th,
+  td {
+    padding: 8px 7px;
+  }
 }
 </style>

@@ -16,7 +16,7 @@ public final class StopSigns {
           "wheeze, calf pain on walking, or sudden deep tiredness",
           "pale, blue lips or a cold sweat",
           "losing coordination",
-          "you want to stop");
+          "a wish to stop");
 
   /** What follows a stop sign. */
   public static final String ACTION =
