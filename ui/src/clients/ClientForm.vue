@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
-import InputText from 'primevue/inputtext'
-import SelectButton from 'primevue/selectbutton'
 import { computed, onMounted, reactive, ref, watch } from 'vue'
 import { asProblem, type Problem } from '../api/http'
 import { methods, type ClientDetails, type ClientView, type Typed } from '../api/korvel'
-import Field from '../shared/Field.vue'
+import ChoiceField from '../shared/ChoiceField.vue'
+import TextField from '../shared/TextField.vue'
 import { useFieldMessages } from '../shared/fields'
-import { ACTIVITIES } from '../shared/words'
+import { ACTIVITIES, options, SEXES } from '../shared/words'
 
 /** Who a client is and what is known of their health: for adding and for changing. */
 const props = defineProps<{
@@ -29,12 +28,6 @@ const details = reactive({
   guardianConsent: props.client?.guardianConsent ?? false,
 })
 
-const SEXES = [
-  { value: 'not-given', name: 'Not given' },
-  { value: 'female', name: 'Female' },
-  { value: 'male', name: 'Male' },
-]
-const LEVELS = Object.entries(ACTIVITIES).map(([value, name]) => ({ value, name }))
 const TICKS = [
   { key: 'heartCondition', name: 'A heart condition, or a cardiac event in the past' },
   { key: 'heartFailure', name: 'Heart failure' },
@@ -91,78 +84,36 @@ async function submit() {
 <template>
   <form class="form" novalidate @submit.prevent="submit">
     <div class="two">
-      <Field v-slot="field" label="Name" :message="messages.name">
-        <InputText
-          :id="field.id"
-          v-model="details.name"
-          name="name"
-          autocomplete="off"
-          :invalid="field.invalid"
-          :aria-invalid="field.invalid"
-          :aria-describedby="field.describedBy"
-        />
-      </Field>
-      <Field v-slot="field" label="Birth date" :message="messages.birthDate">
-        <InputText
-          :id="field.id"
-          v-model="details.birthDate"
-          name="birthDate"
-          type="date"
-          :invalid="field.invalid"
-          :aria-invalid="field.invalid"
-          :aria-describedby="field.describedBy"
-        />
-      </Field>
+      <TextField v-model="details.name" label="Name" name="name" :message="messages.name" />
+      <TextField
+        v-model="details.birthDate"
+        label="Birth date"
+        name="birthDate"
+        type="date"
+        :message="messages.birthDate"
+      />
     </div>
-    <Field
-      v-slot="field"
+    <TextField
+      v-model="details.note"
       label="Note"
+      name="note"
       hint="Work, habits, what to remember. May stay empty."
       :message="messages.note"
-    >
-      <InputText
-        :id="field.id"
-        v-model="details.note"
-        name="note"
-        autocomplete="off"
-        :invalid="field.invalid"
-        :aria-invalid="field.invalid"
-        :aria-describedby="field.describedBy"
-      />
-    </Field>
-    <Field
-      v-slot="field"
+    />
+    <ChoiceField
+      v-model="details.sex"
       label="Sex"
+      :options="options(SEXES)"
       hint="Used only where an equation needs it."
       :message="messages.sex"
-    >
-      <SelectButton
-        :id="field.id"
-        v-model="details.sex"
-        :options="SEXES"
-        option-label="name"
-        option-value="value"
-        :allow-empty="false"
-        aria-label="Sex"
-      />
-    </Field>
-    <Field
-      v-slot="field"
+    />
+    <ChoiceField
+      v-model="details.activity"
       label="Present activity"
+      :options="options(ACTIVITIES)"
       :hint="activityHint"
       :message="messages.activity"
-    >
-      <SelectButton
-        :id="field.id"
-        v-model="details.activity"
-        class="levels"
-        :options="LEVELS"
-        option-label="name"
-        option-value="value"
-        :allow-empty="false"
-        aria-label="Present activity"
-      />
-    </Field>
+    />
     <fieldset>
       <legend>What is known of their health</legend>
       <div v-for="tick in TICKS" :key="tick.key" class="tick">
@@ -253,10 +204,6 @@ legend {
 @media (max-width: 640px) {
   .two {
     grid-template-columns: 1fr;
-  }
-
-  .levels {
-    flex-wrap: wrap;
   }
 }
 </style>

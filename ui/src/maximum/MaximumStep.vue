@@ -7,7 +7,7 @@ import Findings from '../shared/Findings.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import { useLoad } from '../shared/load'
 import { tens } from '../shared/rulerDrawing'
-import { MODES } from '../shared/words'
+import { MODES, options } from '../shared/words'
 
 /** The maximum by every equation, side by side on one axis, the default first and with its reason. */
 const { id, overview } = useClient()
@@ -16,7 +16,6 @@ const { data, problem, load } = useLoad(maximum)
 watch([id, mode, () => overview.value?.client.version], () => load(id.value, mode.value), {
   immediate: true,
 })
-const MODE_OPTIONS = Object.entries(MODES).map(([value, name]) => ({ value, name }))
 
 const rows = computed(() => {
   const all = data.value?.estimates ?? []
@@ -53,7 +52,7 @@ const chosen = computed(() => rows.value.find((row) => row.method === data.value
           <span>For</span>
           <Select
             v-model="mode"
-            :options="MODE_OPTIONS"
+            :options="options(MODES)"
             option-label="name"
             option-value="value"
             aria-label="Mode"

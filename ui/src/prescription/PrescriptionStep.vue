@@ -1,8 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
-import SelectButton from 'primevue/selectbutton'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { asProblem, Problem, type Finding } from '../api/http'
@@ -11,21 +9,23 @@ import {
   prescriptions,
   previewPrescription,
   savePrescription,
-  start,
+  start as whereToStart,
   type Mode,
   type Prescription,
   type Start,
 } from '../api/korvel'
 import { useClient } from '../clients/useClient'
+import ChoiceField from '../shared/ChoiceField.vue'
 import Field from '../shared/Field.vue'
 import Findings from '../shared/Findings.vue'
 import LevelStrokes from '../shared/LevelStrokes.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import Ruler from '../shared/Ruler.vue'
+import TextField from '../shared/TextField.vue'
 import { typed, useFieldMessages } from '../shared/fields'
 import { useLoad } from '../shared/load'
 import { theStudio } from '../shared/studio'
-import { day, effort, MODES, span } from '../shared/words'
+import { APPROACHES, day, effort, MODES, options, span } from '../shared/words'
 import WeekBar from './WeekBar.vue'
 
 /** Pick a goal, see where to start and why, change any part, see what follows, save it. */
@@ -42,7 +42,7 @@ const parts = reactive({
   type: 'steady',
   mode: 'run' as Mode,
 })
-const options = ref<Start | null>(null)
+const start = ref<Start | null>(null)
 const problem = ref<Problem | null>(null)
 const preview = ref<Prescription | null>(null)
 const { messages, general, clear, show } = useFieldMessages()
@@ -61,8 +61,8 @@ const request = computed(() => ({
 /** Asks where to start for this goal and lays the answer out in the form. */
 async function propose(approach: string | null) {
   try {
-    const answer = await start(id.value, parts.goal, approach, parts.mode)
-    options.value = answer
+    const answer = await whereToStart(id.value, parts.goal, approach, parts.mode)
+    start.value = answer
     problem.value = null
     const proposed = answer.parts
     Object.assign(parts, {
@@ -104,7 +104,7 @@ watch(
   },
   { immediate: true },
 )
-watch(request, () => options.value && workOut())
+watch(request, () => start.value && workOut())
 watch([id, () => parts.mode], () => zones.load(id.value, 'voice-ladder', parts.mode), {
   immediate: true,
 })
@@ -128,22 +128,17 @@ async function save() {
   }
 }
 
-const GOALS = computed(() => options.value?.goals ?? [])
-const DAYS = [1, 2, 3, 4, 5, 6, 7]
-const APPROACHES = [
-  { value: 'cautious', name: 'Cautious, 30–40 %' },
-  { value: 'guideline', name: 'Guideline, 40–50 %' },
-]
-const MODE_OPTIONS = Object.entries(MODES).map(([value, name]) => ({ value, name }))
+const GOALS = computed(() => start.value?.goals ?? [])
+const DAYS = [1, 2, 3, 4, 5, 6, 7].map((value) => ({ value, name: String(value) }))
 const typeHow = computed(
-  () => options.value?.types.find((type) => type.type === parts.type)?.how ?? '',
+  () => start.value?.types.find((type) => type.type === parts.type)?.how ?? '',
 )
 const goalNow = computed(() => GOALS.value.find((goal) => goal.goal === parts.goal))
 const cautions = computed(() =>
   (preview.value?.findings ?? []).filter((finding) => finding.severity !== 'info'),
 )
 const notes = computed(() => [
-  ...(options.value?.findings ?? []),
+  ...(start.value?.findings ?? []),
   ...(preview.value?.findings ?? []).filter((finding) => finding.severity === 'info'),
 ])
 const faulty = computed(() => Object.keys(messages.value).length > 0)
@@ -162,7 +157,7 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
       <Button label="Count a pulse" @click="router.push(`/clients/${id}/pulse`)" />
     </div>
   </section>
-  <div v-else-if="options" class="stack">
+  <div v-else-if="start" class="stack">
     <section v-if="zones.data.value?.zones" class="sheet">
       <Ruler
         v-model:cursor="cursor"
@@ -201,93 +196,54 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
 
         <p v-if="messages.goal" class="fault" role="alert">{{ messages.goal }}</p>
 
-        <Field v-if="options.offersApproach" v-slot="field" label="How to start someone new">
-          <SelectButton
-            :id="field.id"
-            :model-value="parts.approach"
-            :options="APPROACHES"
-            option-label="name"
-            option-value="value"
-            :allow-empty="false"
-            aria-label="How to start someone new"
-            @update:model-value="propose"
-          />
-        </Field>
+        <ChoiceField
+          v-if="start.offersApproach"
+          :model-value="parts.approach"
+          label="How to start someone new"
+          :options="options(APPROACHES)"
+          @update:model-value="propose"
+        />
 
         <div class="pair">
-          <Field
-            v-slot="field"
+          <TextField
+            v-model="parts.lowPercent"
             label="Intensity from"
+            name="lowPercent"
+            number
             hint="% of reserve"
             :message="messages.lowPercent"
-          >
-            <InputText
-              :id="field.id"
-              v-model="parts.lowPercent"
-              class="num"
-              name="lowPercent"
-              inputmode="numeric"
-              autocomplete="off"
-              :invalid="field.invalid"
-              :aria-invalid="field.invalid"
-              :aria-describedby="field.describedBy"
-            />
-          </Field>
-          <Field
-            v-slot="field"
+          />
+          <TextField
+            v-model="parts.highPercent"
             label="to"
-            :hint="`up to ${options.highestPercent} %`"
+            name="highPercent"
+            number
+            :hint="`up to ${start.highestPercent} %`"
             :message="messages.highPercent"
-          >
-            <InputText
-              :id="field.id"
-              v-model="parts.highPercent"
-              class="num"
-              name="highPercent"
-              inputmode="numeric"
-              autocomplete="off"
-              :invalid="field.invalid"
-              :aria-invalid="field.invalid"
-              :aria-describedby="field.describedBy"
-            />
-          </Field>
-          <Field
-            v-slot="field"
+          />
+          <TextField
+            v-model="parts.minutes"
             label="Minutes of work"
+            name="minutes"
+            number
             hint="a session"
             :message="messages.minutes"
-          >
-            <InputText
-              :id="field.id"
-              v-model="parts.minutes"
-              class="num"
-              name="minutes"
-              inputmode="numeric"
-              autocomplete="off"
-              :invalid="field.invalid"
-              :aria-invalid="field.invalid"
-              :aria-describedby="field.describedBy"
-            />
-          </Field>
-        </div>
-        <Field v-slot="field" label="Days a week" :message="messages.days">
-          <SelectButton
-            :id="field.id"
-            v-model="parts.days"
-            :options="DAYS"
-            :allow-empty="false"
-            aria-label="Days a week"
           />
-        </Field>
+        </div>
+        <ChoiceField
+          v-model="parts.days"
+          label="Days a week"
+          :options="DAYS"
+          :message="messages.days"
+        />
         <div class="pair two">
           <Field v-slot="field" label="Type" :hint="typeHow" :message="messages.type">
             <Select
               v-model="parts.type"
-              :input-id="field.id"
-              :options="options.types"
+              :label-id="field.id"
+              :options="start.types"
               option-label="name"
               option-value="type"
-              :label-id="field.id"
               aria-label="Type"
             />
           </Field>
@@ -295,7 +251,7 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
             <Select
               v-model="parts.mode"
               :label-id="field.id"
-              :options="MODE_OPTIONS"
+              :options="options(MODES)"
               option-label="name"
               option-value="value"
               aria-label="What they do"
@@ -335,7 +291,14 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
                 >{{ preview.warmUp.lowBpm }}–{{ preview.warmUp.highBpm }}</small
               >
             </li>
-            <li class="work" :style="{ flexGrow: preview.parts.minutes }">
+            <li
+              class="work"
+              :style="{
+                flexGrow: preview.parts.minutes,
+                background: `var(--band-${preview.feel.at(-1)?.level})`,
+                color: `var(--on-band-${preview.feel.at(-1)?.level})`,
+              }"
+            >
               <b class="num">{{ preview.parts.minutes }}</b>
               {{ preview.parts.typeName.toLowerCase() }}
             </li>
@@ -362,7 +325,7 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
         <div class="save">
           <Button
             :label="
-              options.mayIssue
+              start.mayIssue
                 ? `Save as version ${(saved.data.value?.versions[0]?.version ?? 0) + 1}`
                 : 'Save as a draft'
             "
@@ -373,15 +336,15 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
           <p v-if="faulty" class="fault" role="status">Mend the marked part first.</p>
           <p v-else-if="justSaved" role="status">
             Version <span class="num">{{ justSaved }}</span> is saved<template
-              v-if="!options.mayIssue"
+              v-if="!start.mayIssue"
             >
               as a draft</template
             >.
-            <RouterLink v-if="options.mayIssue" :to="`/clients/${id}/card/${justSaved}`"
+            <RouterLink v-if="start.mayIssue" :to="`/clients/${id}/card/${justSaved}`"
               >Open the card</RouterLink
             >
           </p>
-          <p v-else-if="!options.mayIssue" class="small">
+          <p v-else-if="!start.mayIssue" class="small">
             It cannot be issued yet: {{ cautions[0]?.message.replace('Draft only. ', '') }}
           </p>
         </div>
@@ -418,7 +381,7 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
               <span class="num">{{ version.prescription.parts.days }}</span>
             </span>
             <RouterLink
-              v-if="version.prescription.status === 'issued' && options.mayIssue"
+              v-if="version.prescription.status === 'issued' && start.mayIssue"
               :to="`/clients/${id}/card/${version.version}`"
               >Card</RouterLink
             >
@@ -518,7 +481,7 @@ legend {
   grid-template-columns: repeat(2, minmax(0, 1fr));
 }
 
-.pair input {
+.pair :deep(input) {
   width: 100%;
 }
 
@@ -565,10 +528,6 @@ legend {
   padding: 8px 10px;
   font-size: 0.88rem;
   line-height: 1.3;
-}
-
-.session li.work {
-  background: var(--band-2);
 }
 
 .session small {

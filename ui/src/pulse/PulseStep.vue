@@ -1,18 +1,18 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
 import { computed, nextTick, reactive, ref, watch } from 'vue'
 import { asProblem, type Finding } from '../api/http'
 import { judgeReading, keepReading, readings, type Reading } from '../api/korvel'
 import { useClient } from '../clients/useClient'
-import Field from '../shared/Field.vue'
+import ChoiceField from '../shared/ChoiceField.vue'
 import Findings from '../shared/Findings.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
+import TextField from '../shared/TextField.vue'
 import { typed, useFieldMessages } from '../shared/fields'
 import { useLoad } from '../shared/load'
 import { theStudio } from '../shared/studio'
-import { day, POSTURES, SOURCES } from '../shared/words'
+import { day, DISTURBANCES, options, POSTURES, SOURCES } from '../shared/words'
 import CountClock from './CountClock.vue'
 import RestingTrend from './RestingTrend.vue'
 
@@ -22,14 +22,6 @@ const record = useLoad(readings)
 watch(id, record.load, { immediate: true })
 
 const WINDOWS = [10, 15, 30, 60].map((value) => ({ value, name: `${value} s` }))
-const entries = (words: Record<string, string>, keys: string[]) =>
-  keys.map((value) => ({ value, name: words[value]! }))
-const POSTURE_OPTIONS = entries(POSTURES, ['seated', 'lying', 'standing'])
-const SOURCE_OPTIONS = entries(SOURCES, ['count', 'strap', 'wrist', 'overnight'])
-const DISTURBANCES = ['caffeine', 'nicotine', 'exercise', 'illness', 'stress', 'heat'].map(
-  (value) => ({ value, name: value[0]!.toUpperCase() + value.slice(1) }),
-)
-
 const entry = reactive({
   windowSeconds: 30,
   number: '',
@@ -76,10 +68,10 @@ watch(request, async (asked) => {
 })
 
 const clockFace = ref<InstanceType<typeof CountClock> | null>(null)
-const beatsField = ref<{ $el: HTMLInputElement } | null>(null)
+const beatsField = ref<InstanceType<typeof TextField> | null>(null)
 async function onDone() {
   await nextTick()
-  beatsField.value?.$el.focus()
+  beatsField.value?.focus()
 }
 
 async function keep() {
@@ -98,7 +90,7 @@ async function keep() {
     await Promise.all([record.load(id.value), refresh()])
   } catch (thrown) {
     show(asProblem(thrown))
-    beatsField.value?.$el.focus()
+    beatsField.value?.focus()
   } finally {
     saving.value = false
   }
@@ -160,25 +152,15 @@ const shown = ref(6)
 
         <div class="right">
           <div class="entry">
-            <Field
-              v-slot="field"
+            <TextField
+              ref="beatsField"
+              v-model="entry.number"
+              class="beats"
               :label="counting ? `Beats in ${entry.windowSeconds} s` : 'Beats per minute'"
+              name="beats"
+              number
               :message="messages.beats ?? messages.bpm"
-            >
-              <InputText
-                :id="field.id"
-                ref="beatsField"
-                v-model="entry.number"
-                class="num beats"
-                name="beats"
-                inputmode="numeric"
-                autocomplete="off"
-                maxlength="12"
-                :invalid="field.invalid"
-                :aria-invalid="field.invalid"
-                :aria-describedby="field.describedBy"
-              />
-            </Field>
+            />
             <Button type="submit" label="Keep" :loading="saving" />
           </div>
           <p v-if="general" class="general" role="alert">{{ general }}</p>
@@ -199,53 +181,32 @@ const shown = ref(6)
             </p>
           </div>
           <div class="circumstances">
-            <Field v-slot="field" label="Posture" :message="messages.posture">
-              <SelectButton
-                :id="field.id"
-                v-model="entry.posture"
-                :options="POSTURE_OPTIONS"
-                option-label="name"
-                option-value="value"
-                :allow-empty="false"
-                aria-label="Posture"
-              />
-            </Field>
-            <Field v-slot="field" label="Quiet minutes" :message="messages.minutesRested">
-              <InputText
-                :id="field.id"
-                v-model="entry.minutesRested"
-                class="num minutes"
-                name="minutesRested"
-                inputmode="numeric"
-                autocomplete="off"
-                :invalid="field.invalid"
-                :aria-invalid="field.invalid"
-                :aria-describedby="field.describedBy"
-              />
-            </Field>
-            <Field v-slot="field" label="Source" :message="messages.source">
-              <SelectButton
-                :id="field.id"
-                v-model="entry.source"
-                :options="SOURCE_OPTIONS"
-                option-label="name"
-                option-value="value"
-                :allow-empty="false"
-                aria-label="Source"
-              />
-            </Field>
-            <Field v-slot="field" label="Disturbed by">
-              <SelectButton
-                :id="field.id"
-                v-model="entry.disturbances"
-                class="wrap"
-                multiple
-                :options="DISTURBANCES"
-                option-label="name"
-                option-value="value"
-                aria-label="Disturbed by"
-              />
-            </Field>
+            <ChoiceField
+              v-model="entry.posture"
+              label="Posture"
+              :options="options(POSTURES)"
+              :message="messages.posture"
+            />
+            <TextField
+              v-model="entry.minutesRested"
+              class="minutes"
+              label="Quiet minutes"
+              name="minutesRested"
+              number
+              :message="messages.minutesRested"
+            />
+            <ChoiceField
+              v-model="entry.source"
+              label="Source"
+              :options="options(SOURCES, ['count', 'strap', 'wrist', 'overnight'])"
+              :message="messages.source"
+            />
+            <ChoiceField
+              v-model="entry.disturbances"
+              label="Disturbed by"
+              :options="options(DISTURBANCES)"
+              multiple
+            />
           </div>
         </div>
       </form>
@@ -329,15 +290,6 @@ const shown = ref(6)
   max-width: 24ch;
 }
 
-.wrap {
-  flex-wrap: wrap;
-  gap: 2px;
-}
-
-.wrap :deep(.p-togglebutton) {
-  border-radius: 6px;
-}
-
 .right {
   min-width: 0;
   display: grid;
@@ -347,6 +299,10 @@ const shown = ref(6)
 }
 
 .beats {
+  width: 9rem;
+}
+
+.beats :deep(input) {
   font-size: 2rem;
   font-weight: 700;
   width: 9rem;
@@ -390,7 +346,7 @@ const shown = ref(6)
   padding-top: 14px;
 }
 
-.minutes {
+.minutes :deep(input) {
   width: 6.4rem;
 }
 
@@ -436,10 +392,6 @@ const shown = ref(6)
 
   .entry button {
     flex: 1;
-  }
-
-  .wrap {
-    flex-wrap: wrap;
   }
 }
 </style>

@@ -18,6 +18,22 @@ export const ACTIVITIES = {
   high: 'High',
 } as const
 
+export const SEXES = { 'not-given': 'Not given', female: 'Female', male: 'Male' } as const
+
+export const DISTURBANCES = {
+  caffeine: 'Caffeine',
+  nicotine: 'Nicotine',
+  exercise: 'Exercise',
+  illness: 'Illness',
+  stress: 'Stress',
+  heat: 'Heat',
+} as const
+
+export const APPROACHES = {
+  cautious: 'Cautious, 30–40 %',
+  guideline: 'Guideline, 40–50 %',
+} as const
+
 export const POSTURES = { seated: 'Seated', lying: 'Lying', standing: 'Standing' } as const
 
 export const SOURCES = {
@@ -35,6 +51,14 @@ export const STEPS = {
   bands: 'Bands',
   prescription: 'Prescription',
 } as const
+
+/** The words as options to choose from, all of them or those of some keys. */
+export function options<K extends string>(
+  words: Readonly<Record<K, string>>,
+  keys: readonly K[] = Object.keys(words) as K[],
+): { value: K; name: string }[] {
+  return keys.map((value) => ({ value, name: words[value] as string }))
+}
 
 /** “18–22”, or “exactly 18” where both ends are one number. */
 export function span(pair: readonly number[] | undefined): string {

@@ -251,6 +251,8 @@ class CalculatorTest {
     assertThat(answer.status()).isEqualTo(422);
     assertThat(answer.at("/type")).isEqualTo("urn:korvel:problem:refused");
     assertThat(answer.at("/findings/0/code")).isEqualTo("reserve-too-small");
+    assertThat(answer.at("/errors/0/field")).isEqualTo("maximumBpm");
+    assertThat(answer.at("/errors/0/accepted")).contains("at least 40 bpm above");
   }
 
   @ParameterizedTest

@@ -23,10 +23,19 @@ final class TestServer implements AutoCloseable {
   private final String base;
 
   TestServer(Path data, Class<?>... more) {
+    this("--korvel.data=" + data, more);
+  }
+
+  /** A server with the demo's data. */
+  static TestServer demo() {
+    return new TestServer("--korvel.demo=true");
+  }
+
+  private TestServer(String option, Class<?>... more) {
     context =
         new SpringApplicationBuilder(KorvelServer.class)
             .sources(more)
-            .run("--server.port=0", "--korvel.data=" + data);
+            .run("--server.port=0", option);
     base = "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port");
   }
 

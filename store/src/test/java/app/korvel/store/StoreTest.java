@@ -19,15 +19,20 @@ import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Person.Health;
 import app.korvel.core.screening.Sex;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -162,6 +167,75 @@ class StoreTest {
     assertThat(prescriptions.get(client.id(), 1)).contains(first);
     assertThat(prescriptions.get(client.id(), 3)).isEmpty();
     assertThat(prescriptions.current()).containsEntry(client.id(), second).hasSize(1);
+  }
+
+  /** What was frozen by the first version stays readable, whatever becomes of the code. */
+  @Test
+  void aPrescriptionFrozenByTheFirstVersionIsStillRead() throws Exception {
+    Client client = added("Åse Brandt");
+    String document;
+    try (var file = StoreTest.class.getResourceAsStream("prescription-v1.json")) {
+      document = new String(file.readAllBytes(), StandardCharsets.UTF_8);
+    }
+    database.write(
+        connection ->
+            Database.change(
+                connection,
+                """
+                insert into prescription (id, client_id, version, status, made_on, mode, document,
+                  recorded_at)
+                values (?, ?, 1, 'ISSUED', '2026-05-20', 'CYCLE', ?, ?)
+                """,
+                new UUID(0, 5).toString(),
+                client.id().toString(),
+                document,
+                NOW.toString()));
+    Prescription read = prescriptions.get(client.id(), 1).orElseThrow().prescription();
+    assertThat(read.basis().orElseThrow().maximumMethod()).isEqualTo("beta-minus-30");
+    assertThat(read.target().orElseThrow().lowBpm()).isEqualTo(90);
+    assertThat(read.feel()).extracting(Prescription.Feel::name).containsExactly("Talk");
+    assertThat(read.findings()).isNotEmpty();
+  }
+
+  @Test
+  void manyWritersLoseNothing() throws Exception {
+    Client client = added("Åse Brandt");
+    int writers = 8;
+    int each = 25;
+    ExecutorService pool = Executors.newFixedThreadPool(writers);
+    List<Future<?>> running = new ArrayList<>();
+    for (int writer = 0; writer < writers; writer++) {
+      running.add(
+          pool.submit(
+              () -> {
+                for (int i = 0; i < each; i++) {
+                  readings.add(client.id(), reading(NOW, 60 + i), NOW);
+                  readings.of(client.id());
+                }
+              }));
+    }
+    for (Future<?> future : running) {
+      future.get();
+    }
+    pool.shutdown();
+    assertThat(readings.of(client.id())).hasSize(writers * each);
+  }
+
+  @Test
+  void aCorrectionTakesThePlaceOfWhatItSupersedes() {
+    Client client = added("Åse Brandt");
+    RestingReading wrong = reading(NOW, 94);
+    RestingReading right = reading(NOW, 64);
+    readings.add(client.id(), wrong, NOW);
+    readings.add(client.id(), right, NOW);
+    database.write(
+        connection ->
+            Database.change(
+                connection,
+                "update resting_reading set supersedes = ? where id = ?",
+                wrong.id().toString(),
+                right.id().toString()));
+    assertThat(readings.of(client.id())).containsExactly(right);
   }
 
   @Test

@@ -35,7 +35,12 @@ public record Reserve(int restingBpm, int maximumBpm) {
           "a maximum at least " + SMALLEST + " bpm above the resting rate");
     }
     if (maximumBpm - restingBpm < SMALLEST) {
-      throw RefusedException.because(FindingKind.RESERVE_TOO_SMALL.of(maximumBpm - restingBpm));
+      throw RefusedException.because(
+          FindingKind.RESERVE_TOO_SMALL.of(maximumBpm - restingBpm),
+          new InvalidValueException.Fault(
+              "maximumBpm",
+              "leaves a reserve of " + (maximumBpm - restingBpm) + " bpm",
+              "a maximum at least " + SMALLEST + " bpm above the resting rate"));
     }
   }
 

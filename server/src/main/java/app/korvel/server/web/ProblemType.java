@@ -1,5 +1,6 @@
 package app.korvel.server.web;
 
+import app.korvel.core.measure.InvalidValueException;
 import java.net.URI;
 import java.util.List;
 import org.springframework.http.HttpStatus;
@@ -50,5 +51,11 @@ public enum ProblemType {
    * @param message what is wrong
    * @param accepted what is accepted
    */
-  public record FieldError(String field, String message, String accepted) {}
+  public record FieldError(String field, String message, String accepted) {
+    static List<FieldError> of(List<InvalidValueException.Fault> faults) {
+      return faults.stream()
+          .map(fault -> new FieldError(fault.field(), fault.message(), fault.accepted()))
+          .toList();
+    }
+  }
 }

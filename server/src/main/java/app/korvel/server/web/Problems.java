@@ -39,11 +39,7 @@ public class Problems extends ResponseEntityExceptionHandler {
 
   @ExceptionHandler
   ResponseEntity<Object> invalid(InvalidValueException invalid) {
-    return answer(
-        ProblemType.invalid(
-            invalid.faults().stream()
-                .map(fault -> new FieldError(fault.field(), fault.message(), fault.accepted()))
-                .toList()));
+    return answer(ProblemType.invalid(FieldError.of(invalid.faults())));
   }
 
   @ExceptionHandler
@@ -51,6 +47,9 @@ public class Problems extends ResponseEntityExceptionHandler {
     ProblemDetail problem =
         ProblemType.REFUSED.problem(HttpStatus.UNPROCESSABLE_CONTENT, refused.getMessage());
     problem.setProperty("findings", FindingView.of(refused.findings()));
+    if (!refused.faults().isEmpty()) {
+      problem.setProperty("errors", FieldError.of(refused.faults()));
+    }
     return answer(problem);
   }
 
