@@ -80,7 +80,7 @@ function next(client: ClientRow) {
 
     <p v-else-if="data && data.clients.length === 0" class="sheet" role="status">
       Nobody's name holds “{{ q }}”.
-      <a href="#" @click.prevent="q = ''">Show all {{ data.total }}</a>
+      <button type="button" class="link" @click="q = ''">Show all {{ data.total }}</button>
     </p>
 
     <div v-else-if="data" ref="rows" class="sheet rows" @keydown="inRows">

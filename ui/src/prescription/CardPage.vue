@@ -68,13 +68,6 @@ const longDay = (iso: string) =>
             ><span class="num">{{ data.prescription.warmUp.minutes }}</span> min warm-up.</b
           >
           {{ data.prescription.warmUp.how }}
-          <template v-if="data.prescription.warmUp.highBpm"
-            >About
-            <span class="num"
-              >{{ data.prescription.warmUp.lowBpm }}–{{ data.prescription.warmUp.highBpm }}</span
-            >
-            beats a minute.</template
-          >
         </li>
         <li>
           <b
@@ -88,10 +81,6 @@ const longDay = (iso: string) =>
             ><span class="num">{{ data.prescription.coolDown.minutes }}</span> min cool-down.</b
           >
           {{ data.prescription.coolDown.how }}
-          <template v-if="data.prescription.coolDown.highBpm"
-            >Until below <span class="num">{{ data.prescription.coolDown.highBpm }}</span> beats a
-            minute.</template
-          >
         </li>
       </ol>
 

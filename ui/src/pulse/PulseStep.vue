@@ -240,9 +240,14 @@ const shown = ref(6)
         </ul>
         <p class="quiet small">
           Marked: the readings the value stands on.
-          <a v-if="record.data.value!.readings.length > shown" href="#" @click.prevent="shown += 30"
-            >Show earlier ones</a
+          <button
+            v-if="record.data.value!.readings.length > shown"
+            type="button"
+            class="link"
+            @click="shown += 30"
           >
+            Show earlier ones
+          </button>
         </p>
       </template>
       <p v-else-if="record.data.value" class="quiet">

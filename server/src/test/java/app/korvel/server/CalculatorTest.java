@@ -3,8 +3,11 @@ package app.korvel.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.korvel.server.TestServer.Answer;
+import java.net.Socket;
+import java.net.URI;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -106,6 +109,18 @@ class CalculatorTest {
             """);
     assertThat(answer.json().at("/bands/1/rpe10").toString()).isEqualTo("[5,6]");
     assertThat(answer.json().at("/bands/0/lowSigmaBpm").decimalValue()).isEqualByComparingTo("1.8");
+  }
+
+  @Test
+  void zonesUnderACap() {
+    String request =
+        "{\"restingBpm\":64,\"maximumBpm\":176,\"scheme\":\"voice-ladder\",\"capBpm\":%d}";
+    Answer answer = server.post("/api/calculator/zones", request.formatted(142));
+    assertThat(answer.json().at("/bands/2/allowedHighBpm").asInt()).isEqualTo(142);
+    assertThat(answer.json().at("/bands/2/counts/15").toString()).isEqualTo("[33,35]");
+    assertThat(answer.json().at("/bands/3/allowedHighBpm").isNull()).isTrue();
+    Answer under = server.post("/api/calculator/zones", request.formatted(50));
+    assertThat(under.at("/errors/0/field")).isEqualTo("capBpm");
   }
 
   @Test
@@ -277,16 +292,31 @@ class CalculatorTest {
   }
 
   @Test
-  void onlyThisMachineMayAsk() {
-    Answer foreign =
-        server.send(server.request("/api/studio").header("Origin", "http://example.org").GET());
-    assertThat(foreign.status()).isEqualTo(403);
-    assertThat(foreign.at("/type")).isEqualTo("urn:korvel:problem:foreign");
+  void onlyThisPageOnThisMachineMayAsk() {
+    for (String origin : new String[] {"http://example.org", "http://localhost:1", "null", "x"}) {
+      Answer foreign = server.send(server.request("/api/studio").header("Origin", origin).GET());
+      assertThat(foreign.status()).isEqualTo(403);
+      assertThat(foreign.at("/type")).isEqualTo("urn:korvel:problem:foreign");
+    }
     assertThat(
             server
-                .send(server.request("/api/studio").header("Origin", "http://localhost:8080").GET())
+                .send(server.request("/api/studio").header("Origin", server.address()).GET())
                 .status())
         .isEqualTo(200);
+  }
+
+  @Test
+  void aForeignHostIsRefused() throws Exception {
+    URI address = URI.create(server.address());
+    try (Socket socket = new Socket(address.getHost(), address.getPort())) {
+      socket
+          .getOutputStream()
+          .write(
+              "GET /api/studio HTTP/1.1\r\nHost: rebound.example\r\nConnection: close\r\n\r\n"
+                  .getBytes(StandardCharsets.US_ASCII));
+      String answer = new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+      assertThat(answer).startsWith("HTTP/1.1 403").contains("urn:korvel:problem:foreign");
+    }
   }
 
   @Test

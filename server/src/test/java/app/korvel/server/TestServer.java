@@ -47,6 +47,10 @@ final class TestServer implements AutoCloseable {
     }
   }
 
+  String address() {
+    return base;
+  }
+
   Answer get(String path) {
     return send(HttpRequest.newBuilder(URI.create(base + path)));
   }

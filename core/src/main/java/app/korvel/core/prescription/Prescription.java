@@ -167,18 +167,31 @@ public record Prescription(
             .get(0)
             .rpe10(RpeFamily.RATIO)
             .to(levels.get(levels.size() - 1).rpe10(RpeFamily.RATIO)),
-        new Margin(
-            warmUp,
-            basis.map(numbers -> numbers.reserve().rateAt(MARGIN_LOW_PERCENT)),
-            basis.map(numbers -> numbers.reserve().rateAt(MARGIN_HIGH_PERCENT)),
-            "Start easy and let it rise, then loosen the joints you are about to use."),
-        new Margin(
-            coolDown,
-            Optional.empty(),
-            basis.map(numbers -> numbers.reserve().rateAt(MARGIN_HIGH_PERCENT)),
-            "Keep moving, easier and easier; then stretch."),
+        warmUp(warmUp, basis),
+        coolDown(coolDown, basis),
         week,
         findings);
+  }
+
+  private static Margin warmUp(int minutes, Optional<RateBasis> basis) {
+    Optional<Integer> low = basis.map(numbers -> numbers.reserve().rateAt(MARGIN_LOW_PERCENT));
+    Optional<Integer> high = basis.map(numbers -> numbers.reserve().rateAt(MARGIN_HIGH_PERCENT));
+    String rise = high.map(bpm -> "let it rise to " + low.get() + "–" + bpm).orElse("let it rise");
+    return new Margin(
+        minutes,
+        low,
+        high,
+        "Start easy and " + rise + ", then loosen the joints you are about to use.");
+  }
+
+  private static Margin coolDown(int minutes, Optional<RateBasis> basis) {
+    Optional<Integer> high = basis.map(numbers -> numbers.reserve().rateAt(MARGIN_HIGH_PERCENT));
+    String until = high.map(bpm -> "you are below " + bpm).orElse("your breath is quiet");
+    return new Margin(
+        minutes,
+        Optional.empty(),
+        high,
+        "Keep moving, easier and easier, until " + until + "; then stretch.");
   }
 
   private static Optional<RateBasis> rateBasis(

@@ -1,10 +1,13 @@
 package app.korvel.core.zone;
 
+import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Rounding;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.stream.IntStream;
 
 /**
@@ -13,10 +16,16 @@ import java.util.stream.IntStream;
  *
  * @param scheme the school
  * @param reserve the span
+ * @param cap a clinician's cap, if there is one
  * @param bands in the order of the scheme
  * @param readings one for each bpm from rest to maximum
  */
-public record Zones(Scheme scheme, Reserve reserve, List<BandRates> bands, List<Reading> readings) {
+public record Zones(
+    Scheme scheme,
+    Reserve reserve,
+    OptionalInt cap,
+    List<BandRates> bands,
+    List<Reading> readings) {
 
   /**
    * A band in bpm, decided on the whole edges that a person sees.
@@ -26,7 +35,8 @@ public record Zones(Scheme scheme, Reserve reserve, List<BandRates> bands, List<
    * @param highBpm highest rate in it
    * @param lowSigmaBpm how sure the lower edge is, to one decimal
    * @param highSigmaBpm how sure the upper edge is, to one decimal
-   * @param counts the band as beats to count
+   * @param allowedHighBpm highest rate in it that the cap allows; none where it lies above the cap
+   * @param counts the band as beats to count; where the cap cuts it, up to the cap, rounded down
    * @param level the level of the rate in its middle
    * @param guidelineClass the class its middle falls into
    * @param belowResting whether it lies under the resting rate altogether
@@ -37,6 +47,7 @@ public record Zones(Scheme scheme, Reserve reserve, List<BandRates> bands, List<
       int highBpm,
       BigDecimal lowSigmaBpm,
       BigDecimal highSigmaBpm,
+      OptionalInt allowedHighBpm,
       CountCard counts,
       Level level,
       GuidelineClass guidelineClass,
@@ -49,6 +60,7 @@ public record Zones(Scheme scheme, Reserve reserve, List<BandRates> bands, List<
    * @param reservePercent of reserve, to one decimal
    * @param maximumPercent of maximum, to one decimal
    * @param bands ids of the bands that hold it; none below the lowest band or in a gap
+   * @param overCap whether it lies above the cap
    * @param level its level of effort
    * @param counts the rate as beats to count
    */
@@ -57,6 +69,7 @@ public record Zones(Scheme scheme, Reserve reserve, List<BandRates> bands, List<
       BigDecimal reservePercent,
       BigDecimal maximumPercent,
       List<String> bands,
+      boolean overCap,
       Level level,
       CountCard counts) {}
 
@@ -65,21 +78,42 @@ public record Zones(Scheme scheme, Reserve reserve, List<BandRates> bands, List<
     readings = List.copyOf(readings);
   }
 
-  /** Works the scheme out for that span. */
+  /** Works the scheme out for that span, without a cap. */
   public static Zones of(Scheme scheme, Reserve reserve, Uncertainty uncertainty) {
+    return of(scheme, reserve, uncertainty, OptionalInt.empty());
+  }
+
+  /**
+   * Works the scheme out for that span.
+   *
+   * @param cap a clinician's cap, {@link Limit#CAP} and not under the resting rate
+   * @throws InvalidValueException when the cap is out of range
+   */
+  public static Zones of(Scheme scheme, Reserve reserve, Uncertainty uncertainty, OptionalInt cap) {
+    cap.ifPresent(bpm -> checkCap(bpm, reserve));
     List<BandRates> bands = new ArrayList<>();
     for (int i = 0; i < scheme.bands().size(); i++) {
       Optional<Scheme.Band> next =
           scheme.kind() == Scheme.Kind.LADDER && i + 1 < scheme.bands().size()
               ? Optional.of(scheme.bands().get(i + 1))
               : Optional.empty();
-      bands.add(rates(scheme, scheme.bands().get(i), next, reserve, uncertainty));
+      bands.add(rates(scheme, scheme.bands().get(i), next, reserve, uncertainty, cap));
     }
     List<Reading> readings =
         IntStream.rangeClosed(reserve.restingBpm(), reserve.maximumBpm())
-            .mapToObj(bpm -> reading(bpm, bands, reserve))
+            .mapToObj(bpm -> reading(bpm, bands, reserve, cap))
             .toList();
-    return new Zones(scheme, reserve, bands, readings);
+    return new Zones(scheme, reserve, cap, bands, readings);
+  }
+
+  private static void checkCap(int bpm, Reserve reserve) {
+    Limit.CAP.check("capBpm", bpm);
+    if (bpm < reserve.restingBpm()) {
+      throw InvalidValueException.of(
+          "capBpm",
+          bpm + " is under the resting rate of " + reserve.restingBpm(),
+          "a cap of at least the resting rate");
+    }
   }
 
   private static BandRates rates(
@@ -87,13 +121,17 @@ public record Zones(Scheme scheme, Reserve reserve, List<BandRates> bands, List<
       Scheme.Band band,
       Optional<Scheme.Band> next,
       Reserve reserve,
-      Uncertainty uncertainty) {
+      Uncertainty uncertainty,
+      OptionalInt cap) {
     Basis basis = scheme.basis();
     int low = band.fromRest() ? reserve.restingBpm() : basis.rateAt(band.low(), reserve);
     int high =
         next.map(above -> basis.rateAt(above.low(), reserve) - 1)
             .orElseGet(() -> basis.rateAt(band.high(), reserve));
     int middle = (low + high) / 2;
+    boolean above = cap.isPresent() && cap.getAsInt() < low;
+    boolean cut = cap.isPresent() && !above && cap.getAsInt() < high;
+    int allowed = cut ? cap.getAsInt() : high;
     BigDecimal lowSigma =
         band.fromRest() ? uncertainty.restingBpm() : basis.sigma(band.low(), uncertainty);
     return new BandRates(
@@ -102,7 +140,8 @@ public record Zones(Scheme scheme, Reserve reserve, List<BandRates> bands, List<
         high,
         Rounding.tenths(lowSigma),
         Rounding.tenths(basis.sigma(band.high(), uncertainty)),
-        CountCard.of(low, high),
+        above ? OptionalInt.empty() : OptionalInt.of(allowed),
+        CountCard.of(low, allowed, cut),
         Level.atRate(middle, reserve),
         guidelineClass(scheme, band, middle, reserve),
         high < reserve.restingBpm());
@@ -118,7 +157,7 @@ public record Zones(Scheme scheme, Reserve reserve, List<BandRates> bands, List<
     };
   }
 
-  private static Reading reading(int bpm, List<BandRates> bands, Reserve reserve) {
+  private static Reading reading(int bpm, List<BandRates> bands, Reserve reserve, OptionalInt cap) {
     return new Reading(
         bpm,
         reserve.percentOfReserve(bpm),
@@ -127,6 +166,7 @@ public record Zones(Scheme scheme, Reserve reserve, List<BandRates> bands, List<
             .filter(band -> band.lowBpm() <= bpm && bpm <= band.highBpm())
             .map(band -> band.band().id())
             .toList(),
+        cap.isPresent() && bpm > cap.getAsInt(),
         Level.atRate(bpm, reserve),
         CountCard.of(bpm, bpm));
   }

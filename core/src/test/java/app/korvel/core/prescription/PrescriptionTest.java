@@ -144,7 +144,9 @@ class PrescriptionTest {
     // 64 + 0.2 × 112 = 86.4; 64 + 0.4 × 112 = 108.8
     assertThat(made.warmUp().lowBpm()).contains(86);
     assertThat(made.warmUp().highBpm()).contains(109);
+    assertThat(made.warmUp().how()).contains("rise to 86–109");
     assertThat(made.coolDown().minutes()).isEqualTo(5);
+    assertThat(made.coolDown().how()).contains("until you are below 109");
     assertThat(made.week().moderateMinutes()).isEqualTo(90);
     assertThat(made.week().moderateEquivalentMinutes()).isEqualTo(90);
     assertThat(codes(made.findings())).contains("week-under", "light-to-moderate", "soft-target");
@@ -249,6 +251,7 @@ class PrescriptionTest {
     assertThat(made.target()).isEmpty();
     assertThat(made.basis()).isEmpty();
     assertThat(made.warmUp().highBpm()).isEmpty();
+    assertThat(made.coolDown().how()).contains("until your breath is quiet");
     assertThat(made.steering()).isEqualTo(Steering.EFFORT_AND_TALK_ONLY);
     assertThat(made.status()).isEqualTo(Prescription.Status.DRAFT);
     assertThat(codes(made.findings())).contains("rate-not-used");

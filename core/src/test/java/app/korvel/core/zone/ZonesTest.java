@@ -173,6 +173,28 @@ class ZonesTest {
         .isEqualTo(new Beats(35, 35));
   }
 
+  @Test
+  void aCapCutsBandsAndMarksWhatLiesAboveIt() {
+    Zones zones =
+        Zones.of(Scheme.of("voice-ladder"), WORKED, Uncertainty.USUAL, OptionalInt.of(142));
+    assertThat(zones.bands())
+        .extracting(Zones.BandRates::allowedHighBpm)
+        .containsExactly(
+            OptionalInt.of(108),
+            OptionalInt.of(130),
+            OptionalInt.of(142),
+            OptionalInt.empty(),
+            OptionalInt.empty());
+    assertThat(zones.bands().get(2).counts().beats().get(CountWindow.S15))
+        .isEqualTo(new Beats(33, 35));
+    assertThat(zones.readings().get(142 - 64).overCap()).isFalse();
+    assertThat(zones.readings().get(143 - 64).overCap()).isTrue();
+    assertThatThrownBy(
+            () ->
+                Zones.of(Scheme.of("voice-ladder"), WORKED, Uncertainty.USUAL, OptionalInt.of(63)))
+        .hasMessageContaining("capBpm");
+  }
+
   private static Target.UnderCap target(String low, String high, OptionalInt cap) {
     return Target.of(WORKED, Basis.RESERVE, new BigDecimal(low), new BigDecimal(high), cap);
   }

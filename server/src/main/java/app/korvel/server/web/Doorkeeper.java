@@ -5,7 +5,6 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.util.Set;
 import org.springframework.http.HttpStatus;
@@ -17,7 +16,8 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Until people sign in, only this machine may ask: a foreign Host (a name rebound to this address)
- * or a foreign Origin (another site's script) is refused, and so is a body past the limit.
+ * or a foreign Origin (a script of another site or of another program here) is refused, and so is a
+ * body past the limit.
  */
 @Component
 public class Doorkeeper extends OncePerRequestFilter {
@@ -39,7 +39,7 @@ public class Doorkeeper extends OncePerRequestFilter {
     response.setHeader("Content-Security-Policy", CONTENT_POLICY);
     response.setHeader("X-Content-Type-Options", "nosniff");
     response.setHeader("Referrer-Policy", "no-referrer");
-    if (!THIS_MACHINE.contains(request.getServerName()) || !fromHere(request.getHeader("Origin"))) {
+    if (!THIS_MACHINE.contains(request.getServerName()) || !fromHere(request)) {
       refuse(
           response,
           ProblemType.FOREIGN.problem(
@@ -51,16 +51,10 @@ public class Doorkeeper extends OncePerRequestFilter {
     }
   }
 
-  private static boolean fromHere(String origin) {
-    if (origin == null) {
-      return true;
-    }
-    try {
-      String host = URI.create(origin).getHost();
-      return host != null && THIS_MACHINE.contains(host);
-    } catch (IllegalArgumentException e) {
-      return false;
-    }
+  /** No Origin (no script asks), or the very address that was asked. */
+  private static boolean fromHere(HttpServletRequest request) {
+    String origin = request.getHeader("Origin");
+    return origin == null || origin.equals("http://" + request.getHeader("Host"));
   }
 
   private void refuse(HttpServletResponse response, ProblemDetail problem) throws IOException {

@@ -53,7 +53,7 @@ class ZoneController {
     Scheme scheme = Scheme.of(request.scheme);
     Reserve reserve = Reserve.of(request.restingBpm, request.maximumBpm);
     return ZonesView.of(
-        Zones.of(scheme, reserve, uncertainty),
+        Zones.of(scheme, reserve, uncertainty, optional(request.capBpm)),
         uncertainty,
         request.rpeFamily == null ? RpeFamily.RATIO : request.rpeFamily);
   }
@@ -66,7 +66,7 @@ class ZoneController {
             request.basis,
             request.low,
             request.high,
-            request.capBpm == null ? OptionalInt.empty() : OptionalInt.of(request.capBpm));
+            optional(request.capBpm));
     Target target = result.target().orElseThrow(() -> RefusedException.because(result.findings()));
     return new TargetAnswer(
         target.lowBpm(),
@@ -106,13 +106,18 @@ class ZoneController {
     }
   }
 
-  /** The span and the school; standard errors and the family of 0–10 scales may be left out. */
+  private static OptionalInt optional(@Nullable Integer bpm) {
+    return bpm == null ? OptionalInt.empty() : OptionalInt.of(bpm);
+  }
+
+  /** The span and the school; standard errors, cap and family of 0–10 scales may be left out. */
   record ZonesRequest(
       @Within(Limit.RESTING) Integer restingBpm,
       @Within(Limit.MAXIMUM) Integer maximumBpm,
       String scheme,
       @Nullable @Within(Limit.STANDARD_ERROR) BigDecimal restingStandardErrorBpm,
       @Nullable @Within(Limit.STANDARD_ERROR) BigDecimal maximumStandardErrorBpm,
+      @Nullable @Within(Limit.CAP) Integer capBpm,
       @Nullable RpeFamily rpeFamily) {}
 
   record TargetRequest(

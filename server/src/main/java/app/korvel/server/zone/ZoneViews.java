@@ -66,6 +66,7 @@ public final class ZoneViews {
       int highBpm,
       BigDecimal lowSigmaBpm,
       BigDecimal highSigmaBpm,
+      @Nullable Integer allowedHighBpm,
       Map<String, List<Integer>> counts,
       int level,
       @JsonProperty("class") GuidelineClass guidelineClass,
@@ -84,6 +85,7 @@ public final class ZoneViews {
           rates.highBpm(),
           rates.lowSigmaBpm(),
           rates.highSigmaBpm(),
+          rates.allowedHighBpm().isPresent() ? rates.allowedHighBpm().getAsInt() : null,
           ZoneViews.counts(rates.counts()),
           rates.level().number(),
           rates.guidelineClass(),
@@ -100,6 +102,7 @@ public final class ZoneViews {
       BigDecimal maximumPercent,
       @Nullable String band,
       List<String> bands,
+      boolean overCap,
       int level,
       Map<String, Integer> counts) {
 
@@ -114,6 +117,7 @@ public final class ZoneViews {
           reading.maximumPercent(),
           reading.bands().isEmpty() ? null : reading.bands().get(0),
           reading.bands(),
+          reading.overCap(),
           reading.level().number(),
           beats);
     }
@@ -129,6 +133,7 @@ public final class ZoneViews {
       int reserveBpm,
       BigDecimal restingSigmaBpm,
       BigDecimal maximumSigmaBpm,
+      @Nullable Integer capBpm,
       List<BandView> bands,
       List<LevelView> levels,
       List<RateView> readings,
@@ -146,6 +151,7 @@ public final class ZoneViews {
           zones.reserve().bpm(),
           uncertainty.restingBpm(),
           uncertainty.maximumBpm(),
+          zones.cap().isPresent() ? zones.cap().getAsInt() : null,
           zones.bands().stream().map(band -> BandView.of(band, family)).toList(),
           Arrays.stream(Level.values()).map(level -> LevelView.of(level, family)).toList(),
           zones.readings().stream().map(RateView::of).toList(),
