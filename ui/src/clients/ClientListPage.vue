@@ -97,7 +97,11 @@ function next(client: ClientRow) {
       <ul>
         <li v-for="client in data.clients" :key="client.id" class="row">
           <div>
-            <RouterLink :to="`/clients/${client.id}`" class="name">{{ client.name }}</RouterLink>
+            <RouterLink
+              :to="`/clients/${client.id}${client.restingBpm === null ? '/pulse' : ''}`"
+              class="name"
+              >{{ client.name }}</RouterLink
+            >
             <span class="num age">{{ client.age }}</span>
             <p class="quiet small note">{{ client.note }}</p>
           </div>
@@ -240,6 +244,10 @@ header input {
 
   .row.head {
     display: none;
+  }
+
+  li.row:first-child {
+    border-top: 0;
   }
 }
 </style>

@@ -47,9 +47,9 @@ public record MaximumEstimates(
           FindingKind.MAXIMUM_OTHER_MODE.of(
               mode.offsetBpm() == 0 ? "" : " less " + -mode.offsetBpm()));
     }
-    if (person.health().betaBlocker()) {
+    if (chosen.isPresent() && person.health().betaBlocker()) {
       findings.add(FindingKind.BETA_BLOCKER_STEERING.of());
-    } else if (person.age() < 40 && !person.health().heartFailure()) {
+    } else if (chosen.isPresent() && person.age() < 40) {
       findings.add(FindingKind.FOX_HIGH_UNDER_40.of(person.age()));
     }
     findings.add(FindingKind.MAXIMUM_NOT_FITNESS.of());

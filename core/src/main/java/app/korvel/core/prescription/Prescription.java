@@ -117,7 +117,7 @@ public record Prescription(
   private static final int MARGIN_LOW_PERCENT = 20;
   private static final int MARGIN_HIGH_PERCENT = 40;
   private static final int HARD_PERCENT = 80;
-  private static final RpeSpan HEART_CONDITION_RPE = new RpeSpan(11, 14);
+  private static final int HEART_HIGHEST_RPE = 14;
 
   public Prescription {
     feel = List.copyOf(feel);
@@ -197,7 +197,9 @@ public record Prescription(
   private static Optional<RateBasis> rateBasis(
       Groundwork ground, WorkingResting resting, List<Finding> findings) {
     if (ground.maximum().isEmpty()) {
-      findings.add(FindingKind.RATE_NOT_USED.of("No maximum is taken for this client by rule."));
+      findings.add(
+          FindingKind.RATE_NOT_USED.of(
+              "With heart failure the numbers come from the cardiac team. Start supervised."));
       return Optional.empty();
     }
     Estimate maximum = ground.maximum().get();
@@ -224,15 +226,14 @@ public record Prescription(
   }
 
   private static Steering steering(Person person, boolean byRate, List<Finding> findings) {
-    if (person.health().betaBlocker()) {
-      findings.add(FindingKind.BETA_BLOCKER_STEERING.of());
-    } else if (person.activity().sedentary()) {
+    if (person.activity().sedentary()) {
       findings.add(FindingKind.TALK_BEFORE_EFFORT.of());
     }
     if (!byRate) {
       return Steering.EFFORT_AND_TALK_ONLY;
     }
     if (person.health().betaBlocker()) {
+      findings.add(FindingKind.BETA_BLOCKER_STEERING.of());
       return Steering.EFFORT_AND_TALK;
     }
     return person.activity().sedentary() ? Steering.TALK : Steering.RATE;
@@ -248,7 +249,7 @@ public record Prescription(
     if (usual.severity() != Severity.INFO) {
       findings.add(usual);
     }
-    if (person.health().heartDisease()) {
+    if (person.health().heartCondition() && !person.health().heartFailure()) {
       findings.add(FindingKind.START_HEART_CONDITION.of());
     }
     if (parts.highPercent() > HARD_PERCENT) {
@@ -290,12 +291,10 @@ public record Prescription(
 
   private static RpeSpan rpe(Person person, List<Level> levels) {
     RpeSpan span = levels.get(0).rpe20().to(levels.get(levels.size() - 1).rpe20());
-    if (!person.health().heartDisease()) {
-      return span;
-    }
-    return new RpeSpan(
-        Math.max(span.low(), HEART_CONDITION_RPE.low()),
-        Math.min(span.high(), HEART_CONDITION_RPE.high()));
+    // The upper end is held; a lighter target is never pushed up to the usual 11.
+    return person.health().heartDisease()
+        ? new RpeSpan(span.low(), Math.min(span.high(), HEART_HIGHEST_RPE))
+        : span;
   }
 
   private static int warmUpMinutes(Person person) {

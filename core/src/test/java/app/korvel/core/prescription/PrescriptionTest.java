@@ -254,7 +254,19 @@ class PrescriptionTest {
     assertThat(made.coolDown().how()).contains("until your breath is quiet");
     assertThat(made.steering()).isEqualTo(Steering.EFFORT_AND_TALK_ONLY);
     assertThat(made.status()).isEqualTo(Prescription.Status.DRAFT);
-    assertThat(codes(made.findings())).contains("rate-not-used");
+    assertThat(codes(made.findings()))
+        .contains("rate-not-used")
+        .doesNotContain("beta-blocker-steering", "start-heart-condition");
+    assertThat(made.rpe20()).isEqualTo(new RpeSpan(6, 11));
+  }
+
+  @Test
+  void effortIsHeldAtFourteenWithAHeartConditionAndNeverPushedUp() {
+    Groundwork ground = ground(with(60, Activity.SOME, true, false, false), 60, Mode.RUN);
+    assertThat(Prescription.of(ground, parts(60, 60, 20, 3, WorkType.STEADY)).rpe20())
+        .isEqualTo(new RpeSpan(14, 14));
+    assertThat(Prescription.of(ground, parts(30, 40, 20, 3, WorkType.STEADY)).rpe20())
+        .isEqualTo(new RpeSpan(6, 11));
   }
 
   @Test
