@@ -2,7 +2,6 @@ package app.korvel.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.BufferedReader;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.ServerSocket;
@@ -12,7 +11,6 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
@@ -20,34 +18,12 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** The launcher as a person runs it, in a process of its own. */
 class LauncherTest {
-  private static final Path LAUNCHER = Path.of("..", "korvel").toAbsolutePath().normalize();
-
   @TempDir Path folder;
 
-  private ProcessBuilder launcher(String... arguments) {
-    List<String> command = new ArrayList<>(List.of("/bin/sh", LAUNCHER.toString()));
-    command.addAll(List.of(arguments));
-    ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
+  private ProcessBuilder launcher(String... words) {
+    ProcessBuilder builder = KorvelProcess.launcher(words);
     builder.environment().put("JAVA_TOOL_OPTIONS", "-Djava.io.tmpdir=" + folder);
     return builder;
-  }
-
-  private static int freePort() throws IOException {
-    try (ServerSocket socket = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
-      return socket.getLocalPort();
-    }
-  }
-
-  private static String untilReady(Process process) throws IOException {
-    BufferedReader lines = process.inputReader();
-    StringBuilder all = new StringBuilder();
-    for (String line = lines.readLine(); line != null; line = lines.readLine()) {
-      all.append(line).append('\n');
-      if (line.contains("ready")) {
-        return line;
-      }
-    }
-    throw new AssertionError("never ready:\n" + all);
   }
 
   private static String said(Process process) throws Exception {
@@ -64,60 +40,30 @@ class LauncherTest {
         .body();
   }
 
-  private static void stop(Process process) throws Exception {
-    process.destroy();
-    assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
+  private List<Path> demoFolders() throws IOException {
+    try (var files = Files.list(folder)) {
+      return files.filter(file -> file.toString().contains("korvel-demo-")).toList();
+    }
   }
 
   @Test
   void demoStartsWithFreshDataAndLeavesNothingBehind() throws Exception {
-    int port = freePort();
-    Process demo = launcher("demo", "--port", String.valueOf(port)).start();
-    try {
-      assertThat(untilReady(demo)).contains("http://127.0.0.1:" + port).contains("demo data");
+    int port = KorvelProcess.freePort();
+    try (KorvelProcess demo = KorvelProcess.ready(launcher("demo", "--port", "" + port), port)) {
+      assertThat(demo.readyLine()).contains("http://127.0.0.1:" + port).contains("demo data");
       assertThat(get(port, "/api/clients")).contains("Ines Okafor-Lund");
-      try (var files = Files.list(folder)) {
-        assertThat(files.filter(file -> file.toString().contains("korvel-demo-"))).hasSize(1);
-      }
-    } finally {
-      stop(demo);
+      assertThat(demoFolders()).hasSize(1);
     }
-    try (var files = Files.list(folder)) {
-      assertThat(files.filter(file -> file.toString().contains("korvel-demo-"))).isEmpty();
-    }
+    assertThat(demoFolders()).isEmpty();
   }
 
   @Test
-  void startKeepsItsDataAndSaysWhere() throws Exception {
-    int port = freePort();
+  void startIsEmptyAtFirstAndSaysWhereItsDataIs() throws Exception {
     Path data = folder.resolve("studio");
-    String[] command = {"start", "--port", String.valueOf(port), "--data", data.toString()};
-    Process first = launcher(command).start();
-    try {
-      assertThat(untilReady(first)).contains(data.toString());
-      assertThat(get(port, "/api/clients")).contains("\"total\":0");
-      HttpClient.newHttpClient()
-          .send(
-              HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/api/clients"))
-                  .header("Content-Type", "application/json")
-                  .POST(
-                      HttpRequest.BodyPublishers.ofString(
-                          """
-                          {"name":"Kept Person","birthDate":"1980-01-01","sex":"not-given",
-                           "activity":"some","heartCondition":false,"heartFailure":false,
-                           "betaBlocker":false,"guardianConsent":false}
-                          """))
-                  .build(),
-              BodyHandlers.discarding());
-    } finally {
-      stop(first);
-    }
-    Process second = launcher(command).start();
-    try {
-      untilReady(second);
-      assertThat(get(port, "/api/clients")).contains("Kept Person");
-    } finally {
-      stop(second);
+    try (KorvelProcess server = KorvelProcess.start(data)) {
+      assertThat(server.readyLine()).contains(data.toString());
+      assertThat(get(server.port(), "/api/clients")).contains("\"total\":0");
+      assertThat(data.resolve("korvel.db")).exists();
     }
   }
 
@@ -134,7 +80,8 @@ class LauncherTest {
   void aDataFolderThatCannotBeWrittenIsOneLine() throws Exception {
     Path file = Files.writeString(folder.resolve("file"), "");
     Process refused =
-        launcher("start", "--port", "" + freePort(), "--data", file.toString()).start();
+        launcher("start", "--port", "" + KorvelProcess.freePort(), "--data", file.toString())
+            .start();
     assertThat(said(refused).lines()).singleElement().asString().contains("cannot be written");
     assertThat(refused.exitValue()).isEqualTo(2);
   }
