@@ -60,8 +60,10 @@ const request = computed(() => ({
 
 /** Asks where to start for this goal and lays the answer out in the form. */
 async function propose(approach: string | null) {
+  const goal = parts.goal
   try {
-    const answer = await whereToStart(id.value, parts.goal, approach, parts.mode)
+    const answer = await whereToStart(id.value, goal, approach, parts.mode)
+    if (goal !== parts.goal) return
     start.value = answer
     problem.value = null
     const proposed = answer.parts
@@ -78,6 +80,7 @@ async function propose(approach: string | null) {
   }
 }
 
+const justSaved = ref<number | null>(null)
 let latest = 0
 async function workOut() {
   const mine = ++latest
@@ -104,13 +107,15 @@ watch(
   },
   { immediate: true },
 )
-watch(request, () => start.value && workOut())
+watch(request, () => {
+  justSaved.value = null
+  if (start.value) void workOut()
+})
 watch([id, () => parts.mode], () => zones.load(id.value, 'voice-ladder', parts.mode), {
   immediate: true,
 })
 
 const saving = ref(false)
-const justSaved = ref<number | null>(null)
 async function save() {
   if (saving.value) return
   saving.value = true

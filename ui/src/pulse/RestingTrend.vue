@@ -10,7 +10,8 @@ const props = defineProps<{
   today: string
 }>()
 const WIDTH = 420
-const HEIGHT = 120
+const LEFT = 44
+const HEIGHT = 130
 const YEAR = 365 * 864e5
 
 const now = computed(() => new Date(props.today + 'T23:59:59').getTime())
@@ -19,16 +20,17 @@ const span = computed(() => {
   return [Math.min(...all) - 6, Math.max(...all) + 6] as const
 })
 const y = (bpm: number) =>
-  8 + (1 - (bpm - span.value[0]) / (span.value[1] - span.value[0])) * (HEIGHT - 30)
+  8 + (1 - (bpm - span.value[0]) / (span.value[1] - span.value[0])) * (HEIGHT - 38)
 const dots = computed(() =>
   props.readings
     .map((reading) => ({
       ...reading,
-      x: 34 + (1 - (now.value - new Date(reading.takenAt).getTime()) / YEAR) * (WIDTH - 44),
+      x:
+        LEFT + (1 - (now.value - new Date(reading.takenAt).getTime()) / YEAR) * (WIDTH - LEFT - 10),
       y: y(reading.bpm),
       full: props.basis.includes(reading.id),
     }))
-    .filter((dot) => dot.x >= 34),
+    .filter((dot) => dot.x >= LEFT),
 )
 const lines = computed(() => {
   const [low, high] = span.value
@@ -45,8 +47,8 @@ const lines = computed(() => {
     :aria-label="`Resting readings over a year, ${readings.length} of them`"
   >
     <g v-for="line in lines" :key="line">
-      <line x1="34" :x2="WIDTH - 6" :y1="y(line)" :y2="y(line)" class="grid" />
-      <text x="28" :y="y(line) + 4" text-anchor="end">{{ line }}</text>
+      <line :x1="LEFT" :x2="WIDTH - 6" :y1="y(line)" :y2="y(line)" class="grid" />
+      <text :x="LEFT - 8" :y="y(line) + 5" text-anchor="end">{{ line }}</text>
     </g>
     <circle
       v-for="dot in dots"
@@ -58,7 +60,7 @@ const lines = computed(() => {
     >
       <title>{{ dot.bpm }} bpm, {{ day(dot.takenAt) }}</title>
     </circle>
-    <text x="34" :y="HEIGHT - 4">a year ago</text>
+    <text :x="LEFT" :y="HEIGHT - 4">a year ago</text>
     <text :x="WIDTH - 6" :y="HEIGHT - 4" text-anchor="end">today</text>
   </svg>
 </template>
@@ -75,7 +77,7 @@ svg {
 
 text {
   font-family: var(--mono);
-  font-size: 11px;
+  font-size: 15px;
   fill: var(--ink-quiet);
 }
 
