@@ -4,6 +4,7 @@ import app.korvel.server.demo.DemoData;
 import app.korvel.store.ClientRepository;
 import app.korvel.store.Database;
 import app.korvel.store.Ids;
+import app.korvel.store.MaximumChoiceRepository;
 import app.korvel.store.PrescriptionRepository;
 import app.korvel.store.ReadingRepository;
 import app.korvel.store.StudioRepository;
@@ -60,6 +61,11 @@ class Wiring {
   }
 
   @Bean
+  MaximumChoiceRepository maximumChoiceRepository(Database database) {
+    return new MaximumChoiceRepository(database);
+  }
+
+  @Bean
   PrescriptionRepository prescriptionRepository(Database database) {
     return new PrescriptionRepository(database);
   }
@@ -70,12 +76,14 @@ class Wiring {
       Database database,
       ClientRepository clients,
       ReadingRepository readings,
+      MaximumChoiceRepository choices,
       PrescriptionRepository prescriptions,
       Clock clock) {
     StudioRepository studio = new StudioRepository(database);
     studio.ensure(folder.demo() ? DemoData.STUDIO : "Studio", clock.getZone(), clock.instant());
     if (folder.demo()) {
-      new DemoData(clients, readings, prescriptions, studio.timeZone(), clock.instant()).write();
+      new DemoData(clients, readings, choices, prescriptions, studio.timeZone(), clock.instant())
+          .write();
     }
     return studio;
   }

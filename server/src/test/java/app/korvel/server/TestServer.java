@@ -63,6 +63,10 @@ final class TestServer implements AutoCloseable {
     return send(request(path).PUT(BodyPublishers.ofString(json)));
   }
 
+  Answer delete(String path) {
+    return send(request(path).DELETE());
+  }
+
   HttpRequest.Builder request(String path) {
     return HttpRequest.newBuilder(URI.create(base + path))
         .header("Content-Type", "application/json");

@@ -10,8 +10,11 @@ import java.sql.SQLException;
 import java.text.Normalizer;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 
@@ -28,13 +31,14 @@ public final class ClientRepository {
    *
    * @param typed what was typed: every word of it has to stand somewhere in the name, whatever the
    *     case and the accents; empty finds everyone
+   * @param archived whether to look among those put away, or among the others
    */
-  public List<Client> find(String typed) {
+  public List<Client> find(String typed, boolean archived) {
     String[] words = searchable(typed).strip().split("\\s+");
-    StringBuilder where = new StringBuilder();
-    for (int i = 0; i < words.length; i++) {
-      where.append(i == 0 ? " where " : " and ").append("instr(search_name, ?) > 0");
-    }
+    String where =
+        " where archived_at is "
+            + (archived ? "not null" : "null")
+            + " and instr(search_name, ?) > 0".repeat(words.length);
     return database.read(
         connection ->
             Database.list(
@@ -44,6 +48,18 @@ public final class ClientRepository {
                 (Object[]) words));
   }
 
+  /** How many there are, among those put away or among the others. */
+  public int count(boolean archived) {
+    return database.read(
+        connection ->
+            Database.first(
+                    connection,
+                    row -> row.getInt(1),
+                    "select count(*) from client where archived_at is "
+                        + (archived ? "not null" : "null"))
+                .orElseThrow());
+  }
+
   /** The client of that id, if there is one. */
   public Optional<Client> get(UUID id) {
     return database.read(connection -> get(connection, id));
@@ -51,30 +67,22 @@ public final class ClientRepository {
 
   /** Adds a client at version 1. */
   public Client add(UUID id, Client.Details details, Instant now) {
+    Map<String, Object> row = columns(details);
+    row.put("id", id.toString());
+    row.put("version", 1);
+    row.put("created_at", now.toString());
+    row.put("updated_at", now.toString());
     database.write(
         connection ->
             Database.change(
                 connection,
-                """
-                insert into client (id, version, name, search_name, note, birth_date, sex, activity,
-                  heart_condition, heart_failure, beta_blocker, guardian_consent,
-                  created_at, updated_at)
-                values (?, 1, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
-                """,
-                id.toString(),
-                details.name(),
-                searchable(details.name()),
-                details.note(),
-                details.birthDate().toString(),
-                details.sex(),
-                details.activity(),
-                details.health().heartCondition(),
-                details.health().heartFailure(),
-                details.health().betaBlocker(),
-                details.guardianConsent(),
-                now.toString(),
-                now.toString()));
-    return new Client(id, 1, details);
+                "insert into client ("
+                    + String.join(", ", row.keySet())
+                    + ") values (?"
+                    + ", ?".repeat(row.size() - 1)
+                    + ")",
+                row.values().toArray()));
+    return new Client(id, 1, details, false);
   }
 
   /**
@@ -85,6 +93,23 @@ public final class ClientRepository {
    * @throws StaleVersionException when it has been changed since
    */
   public Optional<Client> change(UUID id, int version, Client.Details details, Instant now) {
+    return update(id, version, columns(details), now);
+  }
+
+  /**
+   * Puts a client away, or brings one back.
+   *
+   * @param version the version that was read
+   * @return the client at its next version; nothing when there is no such client
+   * @throws StaleVersionException when it has been changed since
+   */
+  public Optional<Client> archive(UUID id, int version, boolean archived, Instant now) {
+    Map<String, Object> row = new LinkedHashMap<>();
+    row.put("archived_at", archived ? now.toString() : null);
+    return update(id, version, row, now);
+  }
+
+  private Optional<Client> update(UUID id, int version, Map<String, Object> changed, Instant now) {
     return database.write(
         connection -> {
           Optional<Client> found = get(connection, id);
@@ -94,29 +119,33 @@ public final class ClientRepository {
           if (found.get().version() != version) {
             throw new StaleVersionException(found.get());
           }
+          Map<String, Object> row = new LinkedHashMap<>(changed);
+          row.put("version", version + 1);
+          row.put("updated_at", now.toString());
+          List<Object> values = new ArrayList<>(row.values());
+          values.add(id.toString());
           Database.change(
               connection,
-              """
-              update client set version = ?, name = ?, search_name = ?, note = ?, birth_date = ?,
-                sex = ?, activity = ?, heart_condition = ?, heart_failure = ?, beta_blocker = ?,
-                guardian_consent = ?, updated_at = ?
-              where id = ?
-              """,
-              version + 1,
-              details.name(),
-              searchable(details.name()),
-              details.note(),
-              details.birthDate().toString(),
-              details.sex(),
-              details.activity(),
-              details.health().heartCondition(),
-              details.health().heartFailure(),
-              details.health().betaBlocker(),
-              details.guardianConsent(),
-              now.toString(),
-              id.toString());
-          return Optional.of(new Client(id, version + 1, details));
+              "update client set " + String.join(" = ?, ", row.keySet()) + " = ? where id = ?",
+              values.toArray());
+          return get(connection, id);
         });
+  }
+
+  /** What an instructor enters, by column: the one place that names them for writing. */
+  private static Map<String, Object> columns(Client.Details details) {
+    Map<String, Object> columns = new LinkedHashMap<>();
+    columns.put("name", details.name());
+    columns.put("search_name", searchable(details.name()));
+    columns.put("note", details.note());
+    columns.put("birth_date", details.birthDate().toString());
+    columns.put("sex", details.sex());
+    columns.put("activity", details.activity());
+    columns.put("heart_condition", details.health().heartCondition());
+    columns.put("heart_failure", details.health().heartFailure());
+    columns.put("beta_blocker", details.health().betaBlocker());
+    columns.put("guardian_consent", details.guardianConsent());
+    return columns;
   }
 
   private static Optional<Client> get(Connection connection, UUID id) throws SQLException {
@@ -138,7 +167,8 @@ public final class ClientRepository {
                 row.getBoolean("heart_condition"),
                 row.getBoolean("heart_failure"),
                 row.getBoolean("beta_blocker")),
-            row.getBoolean("guardian_consent")));
+            row.getBoolean("guardian_consent")),
+        row.getString("archived_at") != null);
   }
 
   /** Lower case without accents, so that “ngoc” finds “Ngọc”. */

@@ -3,6 +3,7 @@ package app.korvel.store;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.korvel.core.maximum.Choice;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.prescription.Goal;
 import app.korvel.core.prescription.Groundwork;
@@ -21,18 +22,23 @@ import app.korvel.core.screening.Person.Health;
 import app.korvel.core.screening.Sex;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -87,12 +93,14 @@ class StoreTest {
   void typingFindsWhateverTheCaseTheAccentsAndTheOrder() {
     added("Ngọc Ánh Vestergård");
     added("Åse Brandt");
-    assertThat(clients.find("vester ngoc")).hasSize(1);
-    assertThat(clients.find("ASE")).hasSize(1);
-    assertThat(clients.find("ÁNH")).hasSize(1);
-    assertThat(clients.find("  ")).extracting(c -> c.details().name()).startsWith("Åse Brandt");
-    assertThat(clients.find("%")).isEmpty();
-    assertThat(clients.find("' or 1=1 --")).isEmpty();
+    assertThat(clients.find("vester ngoc", false)).hasSize(1);
+    assertThat(clients.find("ASE", false)).hasSize(1);
+    assertThat(clients.find("ÁNH", false)).hasSize(1);
+    assertThat(clients.find("  ", false))
+        .extracting(c -> c.details().name())
+        .startsWith("Åse Brandt");
+    assertThat(clients.find("%", false)).isEmpty();
+    assertThat(clients.find("' or 1=1 --", false)).isEmpty();
   }
 
   @Test
@@ -227,15 +235,136 @@ class StoreTest {
     RestingReading wrong = reading(NOW, 94);
     RestingReading right = reading(NOW, 64);
     readings.add(client.id(), wrong, NOW);
-    readings.add(client.id(), right, NOW);
-    database.write(
-        connection ->
-            Database.change(
-                connection,
-                "update resting_reading set supersedes = ? where id = ?",
-                wrong.id().toString(),
-                right.id().toString()));
+    RestingReading typedLater = reading(NOW.plusSeconds(600), 64).withId(right.id());
+    // A corrected reading keeps the moment at which it was taken.
+    assertThat(readings.correct(client.id(), wrong.id(), typedLater, NOW)).contains(right);
     assertThat(readings.of(client.id())).containsExactly(right);
+    assertThat(readings.ratesBefore(client.id()))
+        .containsExactly(Map.entry(right.id(), List.of(94)));
+  }
+
+  @Test
+  void theSecondToCorrectIsToldAndNothingIsWritten() {
+    Client client = added("Åse Brandt");
+    RestingReading wrong = reading(NOW, 94);
+    RestingReading right = reading(NOW, 64);
+    readings.add(client.id(), wrong, NOW);
+    readings.correct(client.id(), wrong.id(), right, NOW);
+    assertThatThrownBy(() -> readings.correct(client.id(), wrong.id(), reading(NOW, 49), NOW))
+        .isInstanceOf(SupersededException.class);
+    assertThatThrownBy(() -> readings.withdraw(client.id(), wrong.id(), new UUID(0, 3), NOW))
+        .isInstanceOf(SupersededException.class);
+    assertThat(readings.of(client.id())).containsExactly(right);
+  }
+
+  @Test
+  void takingBackAndCorrectingCanBeUndoneAgainAndAgain() {
+    Client client = added("Åse Brandt");
+    RestingReading kept = reading(NOW, 64, Disturbance.HEAT);
+    readings.add(client.id(), kept, NOW);
+    assertThat(readings.withdraw(client.id(), kept.id(), new UUID(0, 1), NOW)).isTrue();
+    assertThat(readings.of(client.id())).isEmpty();
+
+    RestingReading again =
+        readings.undo(client.id(), new UUID(0, 1), new UUID(0, 2), NOW).orElseThrow();
+    assertThat(again).isEqualTo(kept.withId(new UUID(0, 2)));
+    assertThat(readings.of(client.id())).containsExactly(again);
+
+    RestingReading corrected = reading(NOW, 46);
+    readings.correct(client.id(), again.id(), corrected, NOW);
+    RestingReading third =
+        readings.undo(client.id(), corrected.id(), new UUID(0, 4), NOW).orElseThrow();
+    assertThat(readings.of(client.id())).containsExactly(third);
+    assertThat(third.bpm()).isEqualTo(64);
+    assertThat(third.disturbances()).containsExactly(Disturbance.HEAT);
+    assertThat(readings.ratesBefore(client.id()).get(third.id())).containsExactly(46, 64, 64);
+    assertThatThrownBy(() -> readings.undo(client.id(), corrected.id(), new UUID(0, 5), NOW))
+        .isInstanceOf(SupersededException.class);
+  }
+
+  @Test
+  void nobodyElsesReadingIsTouched() {
+    Client client = added("Åse Brandt");
+    Client other = added("Imre Falk");
+    RestingReading kept = reading(NOW, 64);
+    readings.add(client.id(), kept, NOW);
+    assertThat(readings.correct(other.id(), kept.id(), reading(NOW, 70), NOW)).isEmpty();
+    assertThat(readings.withdraw(other.id(), kept.id(), new UUID(0, 1), NOW)).isFalse();
+    assertThat(readings.undo(client.id(), kept.id(), new UUID(0, 1), NOW)).isEmpty();
+    assertThat(readings.of(client.id())).containsExactly(kept);
+    assertThat(readings.ratesBefore(client.id())).isEmpty();
+  }
+
+  @Test
+  void anArchivedClientLeavesTheListAndComesBackWhole() {
+    Client client = added("Åse Brandt");
+    Client away = clients.archive(client.id(), 1, true, NOW).orElseThrow();
+    assertThat(away.archived()).isTrue();
+    assertThat(away.details()).isEqualTo(client.details());
+    assertThat(clients.find("", false)).isEmpty();
+    assertThat(clients.find("ase", true)).containsExactly(away);
+    assertThatThrownBy(() -> clients.change(client.id(), 1, details("Åse Holm"), NOW))
+        .isInstanceOf(StaleVersionException.class);
+    Client back = clients.archive(client.id(), 2, false, NOW).orElseThrow();
+    assertThat(back).isEqualTo(new Client(client.id(), 3, client.details(), false));
+    assertThat(clients.find("", false)).containsExactly(back);
+    assertThat(clients.archive(new UUID(0, 1), 1, true, NOW)).isEmpty();
+  }
+
+  @Test
+  void theLatestChoiceOfAnEquationHoldsAndAllAreKept() {
+    MaximumChoiceRepository choices = new MaximumChoiceRepository(database);
+    Client client = added("Åse Brandt");
+    Ids ids = Ids.timeOrdered();
+    assertThat(choices.current(client.id())).isEmpty();
+    Choice first = Choice.of("nes-211", "rowed at 178", TODAY);
+    Choice second = Choice.of("fox-220", "asked for it", TODAY.plusDays(1));
+    choices.add(ids.next(), client.id(), Optional.of(first), TODAY, NOW);
+    choices.add(ids.next(), client.id(), Optional.of(second), TODAY, NOW);
+    assertThat(choices.current(client.id())).contains(second);
+    assertThat(choices.current()).containsExactly(Map.entry(client.id(), second));
+    choices.add(ids.next(), client.id(), Optional.empty(), TODAY, NOW);
+    assertThat(choices.current(client.id())).isEmpty();
+    assertThat(choices.of(client.id()))
+        .containsExactly(
+            new MaximumChoiceRepository.Kept(Optional.empty(), TODAY),
+            new MaximumChoiceRepository.Kept(Optional.of(second), TODAY.plusDays(1)),
+            new MaximumChoiceRepository.Kept(Optional.of(first), TODAY));
+  }
+
+  /** A database as the first migration left it, with a row in each table, is brought up to date. */
+  @Test
+  void aDatabaseOfTheFirstVersionLosesNothing() throws Exception {
+    Path old = folder.resolve("old.db");
+    try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + old);
+        Statement statement = connection.createStatement()) {
+      Flyway.configure()
+          .dataSource("jdbc:sqlite:" + old, null, null)
+          .locations("classpath:app/korvel/store/migration")
+          .target("1")
+          .load()
+          .migrate();
+      statement.executeUpdate(
+          """
+          insert into client values ('00000000-0000-7000-8000-000000000001', 4, 'Åse Brandt',
+            'ase brandt', '', '1980-02-29', 'FEMALE', 'SOME', 0, 0, 1, 0, '2026-01-01T00:00:00Z',
+            '2026-01-01T00:00:00Z', null)
+          """);
+      statement.executeUpdate(
+          """
+          insert into resting_reading values ('00000000-0000-7000-8000-000000000002',
+            '00000000-0000-7000-8000-000000000001', null, '2026-05-19T06:00:00Z', 64, 32, 30,
+            'SEATED', 'COUNT', 5, '2026-05-19T06:00:00Z', null)
+          """);
+    }
+    try (Database upgraded = Database.open(old)) {
+      Client client = new ClientRepository(upgraded).find("ase", false).get(0);
+      assertThat(client.version()).isEqualTo(4);
+      assertThat(client.archived()).isFalse();
+      assertThat(new ReadingRepository(upgraded).of(client.id()))
+          .extracting(RestingReading::bpm)
+          .containsExactly(64);
+    }
   }
 
   @Test

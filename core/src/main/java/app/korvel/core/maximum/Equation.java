@@ -1,12 +1,18 @@
 package app.korvel.core.maximum;
 
 import app.korvel.core.maximum.Applicability.Requirement;
+import app.korvel.core.measure.Formula;
+import app.korvel.core.measure.LongHand;
+import app.korvel.core.measure.LongHand.Line;
+import app.korvel.core.measure.Rounding;
 import app.korvel.core.measure.Source;
 import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
- * One equation: maximum = constant − perYear × age + perRestingBpm × resting.
+ * One equation: maximum = constant − perYear × age + perRestingBpm × resting − lessBpm.
  *
  * @param id stable id
  * @param name short name as it is shown
@@ -14,11 +20,13 @@ import java.util.List;
  * @param constant bpm
  * @param perYear bpm taken off for each year of age
  * @param perRestingBpm bpm added for each bpm at rest; 0 where the resting rate plays no part
- * @param cycleOffsetBpm what the equation itself takes off on a cycle; 0 where the general rule for
+ * @param lessBpm bpm taken off at the end by a rule of thumb; 0 for a plain equation
+ * @param cycleLessBpm what the equation itself takes off on a cycle; 0 where the general rule for
  *     modes holds
  * @param population whom it was made on
  * @param standardErrorBpm bpm
  * @param errorNote what to know about the error, or empty
+ * @param serves when it serves
  * @param requirements what must hold for it to apply
  * @param source where it was published
  */
@@ -29,10 +37,12 @@ public record Equation(
     BigDecimal constant,
     BigDecimal perYear,
     BigDecimal perRestingBpm,
-    int cycleOffsetBpm,
+    int lessBpm,
+    int cycleLessBpm,
     String population,
     int standardErrorBpm,
     String errorNote,
+    String serves,
     List<Requirement> requirements,
     Source source) {
 
@@ -45,14 +55,99 @@ public record Equation(
     return perRestingBpm.signum() != 0;
   }
 
+  /** Whether it is shown for information and never prescribed from. */
+  public boolean forInformationOnly() {
+    return requirements.contains(Requirement.HEART_FAILURE);
+  }
+
   /**
-   * The running value before rounding, bpm.
+   * The maximum in that mode, bpm: the running value rounded half up, then what the mode takes off.
    *
    * @param restingBpm ignored unless {@link #needsResting}
    */
-  BigDecimal exact(int age, int restingBpm) {
+  int bpm(int age, int restingBpm, Mode mode) {
+    return Rounding.halfUp(exact(age, restingBpm)) - takenOff(mode);
+  }
+
+  /** Its standard error in that mode, bpm. */
+  BigDecimal standardErrorBpm(Mode mode) {
+    BigDecimal error = BigDecimal.valueOf(standardErrorBpm);
+    return borrows(mode) ? Rounding.tenths(inQuadrature(error, mode.extraErrorBpm())) : error;
+  }
+
+  /**
+   * The maximum in that mode, worked out long hand.
+   *
+   * @param restingBpm ignored unless {@link #needsResting}
+   */
+  LongHand longHand(int age, int restingBpm, Mode mode) {
+    List<Line> lines = new ArrayList<>();
+    BigDecimal forAge = perYear.multiply(BigDecimal.valueOf(age));
+    StringBuilder sum = new StringBuilder(LongHand.written(constant));
+    if (needsResting()) {
+      BigDecimal forResting = perRestingBpm.multiply(BigDecimal.valueOf(restingBpm));
+      lines.add(step("For the resting rate", times(perRestingBpm, restingBpm), forResting));
+      sum.append(" + ").append(LongHand.written(forResting));
+    }
+    if (perYear.compareTo(BigDecimal.ONE) != 0) {
+      lines.add(step("For the age", times(perYear, age), forAge));
+    }
+    sum.append(" − ").append(LongHand.written(forAge));
+    if (lessBpm != 0) {
+      sum.append(" − ").append(lessBpm);
+    }
+    BigDecimal exact = exact(age, restingBpm);
+    lines.add(Line.of(id, "Maximum, running", sum.toString(), exact, "bpm", LongHand.Finish.WHOLE));
+    if (takenOff(mode) != 0) {
+      lines.add(
+          step(
+              "Less on this mode",
+              Rounding.halfUp(exact) + " − " + takenOff(mode),
+              BigDecimal.valueOf(bpm(age, restingBpm, mode))));
+    }
+    if (borrows(mode)) {
+      lines.add(
+          Line.of(
+              Formula.MODE_ERROR,
+              "How sure it is, ±",
+              "√(" + standardErrorBpm + "² + " + LongHand.written(mode.extraErrorBpm()) + "²)",
+              standardErrorBpm(mode),
+              "bpm",
+              LongHand.Finish.TENTH));
+    }
+    return LongHand.of(lines);
+  }
+
+  /** The running value before rounding, bpm. */
+  private BigDecimal exact(int age, int restingBpm) {
     return constant
         .subtract(perYear.multiply(BigDecimal.valueOf(age)))
-        .add(perRestingBpm.multiply(BigDecimal.valueOf(restingBpm)));
+        .add(perRestingBpm.multiply(BigDecimal.valueOf(restingBpm)))
+        .subtract(BigDecimal.valueOf(lessBpm));
+  }
+
+  /** Its own rule for the cycle, if it has one, comes before the general rule for modes. */
+  private int takenOff(Mode mode) {
+    return ownRule(mode) ? cycleLessBpm : mode.lessBpm();
+  }
+
+  private boolean borrows(Mode mode) {
+    return mode != Mode.RUN && !ownRule(mode);
+  }
+
+  private boolean ownRule(Mode mode) {
+    return mode == Mode.CYCLE && cycleLessBpm != 0;
+  }
+
+  private Line step(String label, String sum, BigDecimal exact) {
+    return Line.of(id, label, sum, exact, "bpm", LongHand.Finish.EXACT);
+  }
+
+  private static String times(BigDecimal factor, int figure) {
+    return LongHand.written(factor) + " × " + figure;
+  }
+
+  private static BigDecimal inQuadrature(BigDecimal a, BigDecimal b) {
+    return a.multiply(a).add(b.multiply(b)).sqrt(MathContext.DECIMAL64);
   }
 }

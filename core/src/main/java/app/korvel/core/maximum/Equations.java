@@ -36,6 +36,7 @@ public final class Equations {
               "Healthy adults of both sexes; many studies taken together",
               10,
               "",
+              "The default for adults, and for want of a better one under 18.",
               List.of(NO_HEART_FAILURE, NO_BETA_BLOCKER),
               Source.TANAKA),
           byAge(
@@ -46,6 +47,7 @@ public final class Equations {
               "The classroom rule; runs high under about 40 and low over it",
               12,
               "",
+              "To read older records and devices by. The careful one only above age 40.",
               List.of(NO_HEART_FAILURE, NO_BETA_BLOCKER),
               Source.FOX),
           byAge(
@@ -56,6 +58,7 @@ public final class Equations {
               "Adults followed over years; also published as 206.9 − 0.67 × age",
               10,
               "",
+              "Healthy adults; beside the default.",
               List.of(NO_HEART_FAILURE, NO_BETA_BLOCKER, NO_HEART_CONDITION, ADULT),
               Source.GELLISH),
           byAge(
@@ -66,6 +69,7 @@ public final class Equations {
               "Healthy adults of very different fitness",
               11,
               "",
+              "Healthy adults who think the default too low for them; measuring is better.",
               List.of(NO_HEART_FAILURE, NO_BETA_BLOCKER, NO_HEART_CONDITION, ADULT),
               Source.NES),
           byAge(
@@ -76,6 +80,7 @@ public final class Equations {
               "Active people over a wide span of ages, no heart condition",
               10,
               "The error was not published as such; 10 is typical.",
+              "Active people of any age; falls slowest with age.",
               List.of(NO_HEART_FAILURE, NO_BETA_BLOCKER, NO_HEART_CONDITION, ACTIVE),
               Source.LACH),
           byAge(
@@ -86,6 +91,7 @@ public final class Equations {
               "Women without symptoms",
               12,
               "",
+              "Women without a heart condition; beside the default.",
               List.of(NO_HEART_FAILURE, NO_BETA_BLOCKER, NO_HEART_CONDITION, ADULT, FEMALE),
               Source.GULATI),
           byAge(
@@ -96,6 +102,7 @@ public final class Equations {
               "Coronary disease, on beta-blockers",
               18,
               "",
+              "The default with a heart condition on beta-blockers.",
               List.of(NO_HEART_FAILURE, HEART_CONDITION, ON_BETA_BLOCKER),
               Source.BRAWNER),
           new Equation(
@@ -105,20 +112,27 @@ public final class Equations {
               new BigDecimal("119"),
               new BigDecimal("0.5"),
               new BigDecimal("0.5"),
-              -5,
+              0,
+              5,
               "Heart failure, on beta-blockers; for information only",
               18,
               "For information only; never prescribed from.",
+              "To be read beside what the cardiac team says; never prescribed from.",
               List.of(HEART_FAILURE, ON_BETA_BLOCKER),
               Source.KETEYIAN),
-          byAge(
+          new Equation(
               MINUS_30,
               "208 − 0.7 × age − 30",
-              "178",
-              "0.7",
+              "208 − 0.7 × age − 30",
+              new BigDecimal("208"),
+              new BigDecimal("0.7"),
+              BigDecimal.ZERO,
+              30,
+              0,
               "Rule of thumb on beta-blockers: an age equation less 30",
               20,
               "Rough.",
+              "The default on beta-blockers without a heart condition, for want of a measured one.",
               List.of(NO_HEART_FAILURE, ON_BETA_BLOCKER),
               Source.PRACTICE));
 
@@ -130,6 +144,7 @@ public final class Equations {
       String population,
       int standardErrorBpm,
       String errorNote,
+      String serves,
       List<Requirement> requirements,
       Source source) {
     return new Equation(
@@ -140,9 +155,11 @@ public final class Equations {
         new BigDecimal(perYear),
         BigDecimal.ZERO,
         0,
+        0,
         population,
         standardErrorBpm,
         errorNote,
+        serves,
         requirements,
         source);
   }

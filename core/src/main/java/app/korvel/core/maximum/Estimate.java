@@ -18,4 +18,15 @@ public record Estimate(
     OptionalInt bpm,
     BigDecimal standardErrorBpm,
     boolean applies,
-    String reason) {}
+    String reason) {
+
+  /** Whether it is the equation of that id. */
+  public boolean is(String method) {
+    return equation.id().equals(method);
+  }
+
+  /** Whether it may be chosen and prescribed from: it applies, and not for information only. */
+  public boolean prescribable() {
+    return applies && !equation.forInformationOnly();
+  }
+}

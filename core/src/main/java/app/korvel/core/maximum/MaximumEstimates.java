@@ -2,15 +2,18 @@ package app.korvel.core.maximum;
 
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
-import app.korvel.core.measure.Rounding;
+import app.korvel.core.measure.LongHand;
+import app.korvel.core.measure.Threshold;
 import app.korvel.core.screening.Person;
 import java.math.BigDecimal;
-import java.math.MathContext;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.stream.Collectors;
 
 /**
  * The maximum by every equation, side by side, with the default and why it is the default.
@@ -18,23 +21,36 @@ import java.util.OptionalInt;
  * @param mode what the body does
  * @param estimates every row of {@link Equations#ALL}, whether it applies or not
  * @param recommended the default by rule; none with heart failure
+ * @param inUse the one everything else starts from: the instructor's choice where it applies, else
+ *     the default
  * @param findings why that one, and what to know
  */
 public record MaximumEstimates(
-    Mode mode, List<Estimate> estimates, Optional<Estimate> recommended, List<Finding> findings) {
+    Mode mode,
+    List<Estimate> estimates,
+    Optional<Estimate> recommended,
+    Optional<Estimate> inUse,
+    List<Finding> findings) {
 
   public MaximumEstimates {
     estimates = List.copyOf(estimates);
     findings = List.copyOf(findings);
   }
 
+  /** Works out every equation; the default is in use. */
+  public static MaximumEstimates of(Person person, OptionalInt restingBpm, Mode mode) {
+    return of(person, restingBpm, mode, Optional.empty());
+  }
+
   /**
    * Works out every equation.
    *
+   * @param choice the instructor's own choice; set aside, and said so, while it does not apply
    * @param restingBpm resting rate, {@link Limit#RESTING}, if one is known
    * @throws app.korvel.core.measure.InvalidValueException when the resting rate is out of range
    */
-  public static MaximumEstimates of(Person person, OptionalInt restingBpm, Mode mode) {
+  public static MaximumEstimates of(
+      Person person, OptionalInt restingBpm, Mode mode, Optional<Choice> choice) {
     restingBpm.ifPresent(bpm -> Limit.RESTING.check("restingBpm", bpm));
     List<Estimate> estimates =
         Equations.ALL.stream()
@@ -44,18 +60,112 @@ public record MaximumEstimates(
     Optional<String> chosen = chooseDefault(person, estimates, findings);
     if (mode != Mode.RUN) {
       findings.add(
-          FindingKind.MAXIMUM_OTHER_MODE.of(
-              mode.offsetBpm() == 0 ? "" : " less " + -mode.offsetBpm()));
+          FindingKind.MAXIMUM_OTHER_MODE.of(mode.lessBpm() == 0 ? "" : " less " + mode.lessBpm()));
     }
     if (chosen.isPresent() && person.health().betaBlocker()) {
       findings.add(FindingKind.BETA_BLOCKER_STEERING.of());
-    } else if (chosen.isPresent() && person.age() < 40) {
+    } else if (chosen.isPresent() && person.age() < Threshold.FOX_HIGHER_UNDER.whole()) {
       findings.add(FindingKind.FOX_HIGH_UNDER_40.of(person.age()));
     }
     findings.add(FindingKind.MAXIMUM_NOT_FITNESS.of());
     Optional<Estimate> recommended =
         chosen.map(id -> byId(estimates, id)).filter(estimate -> estimate.applies());
-    return new MaximumEstimates(mode, estimates, recommended, findings);
+    Optional<Estimate> picked =
+        choice.flatMap(
+            made -> estimates.stream().filter(each -> each.is(made.method())).findFirst());
+    choice.ifPresent(made -> findings.add(0, judge(made, picked, recommended)));
+    return new MaximumEstimates(
+        mode,
+        estimates,
+        recommended,
+        picked.filter(Estimate::prescribable).or(() -> recommended),
+        findings);
+  }
+
+  private static Finding judge(
+      Choice choice, Optional<Estimate> picked, Optional<Estimate> recommended) {
+    String byRule =
+        recommended.map(estimate -> estimate.equation().formula()).orElse("no equation");
+    return picked.filter(Estimate::prescribable).isPresent()
+        ? FindingKind.MAXIMUM_CHOSEN.of(
+            picked.get().equation().formula(), choice.chosenOn(), choice.reason(), byRule)
+        : FindingKind.MAXIMUM_CHOICE_SET_ASIDE.of(
+            picked.map(estimate -> estimate.equation().formula()).orElse(choice.method()),
+            picked.map(Estimate::reason).orElse("No such equation is in use any more."),
+            byRule);
+  }
+
+  /**
+   * Makes a choice among these, to be kept.
+   *
+   * @throws InvalidValueException when there is no such equation, it does not apply to this person,
+   *     or the reason says nothing
+   */
+  public Choice choose(String method, String reason, LocalDate today) {
+    Estimate picked =
+        estimates.stream()
+            .filter(estimate -> estimate.is(method))
+            .findFirst()
+            .orElseThrow(
+                () -> InvalidValueException.of("method", "no equation has this id", choices()));
+    if (!picked.prescribable()) {
+      throw InvalidValueException.of(
+          "method", "does not apply to this client. " + picked.reason(), choices());
+    }
+    return Choice.of(method, reason, today);
+  }
+
+  private String choices() {
+    String open =
+        estimates.stream()
+            .filter(Estimate::prescribable)
+            .map(estimate -> estimate.equation().id())
+            .collect(Collectors.joining(", "));
+    return open.isEmpty() ? "none for this client" : open;
+  }
+
+  /**
+   * One equation worked out long hand.
+   *
+   * @param restingBpm resting rate, if one is known
+   * @throws InvalidValueException when no equation has this id, or it needs a resting rate and
+   *     there is none
+   */
+  public static LongHand longHand(String method, Person person, OptionalInt restingBpm, Mode mode) {
+    restingBpm.ifPresent(bpm -> Limit.RESTING.check("restingBpm", bpm));
+    Equation equation =
+        Equations.ALL.stream()
+            .filter(each -> each.id().equals(method))
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    InvalidValueException.of(
+                        "method",
+                        "no equation has this id",
+                        Equations.ALL.stream()
+                            .map(Equation::id)
+                            .collect(Collectors.joining(", "))));
+    if (equation.needsResting() && restingBpm.isEmpty()) {
+      throw InvalidValueException.of(
+          "restingBpm", "is needed by this equation", Limit.RESTING.accepted());
+    }
+    return equation.longHand(person.age(), restingBpm.orElse(0), mode);
+  }
+
+  /** Whether the instructor's choice is in use, and not the default. */
+  public boolean chosen() {
+    return findings.stream()
+        .anyMatch(finding -> finding.code().equals(FindingKind.MAXIMUM_CHOSEN.code()));
+  }
+
+  /** What became of the instructor's choice, if one was made. */
+  public Optional<Finding> choiceFinding() {
+    return findings.stream().filter(MaximumEstimates::aboutChoice).findFirst();
+  }
+
+  private static boolean aboutChoice(Finding finding) {
+    return finding.code().equals(FindingKind.MAXIMUM_CHOSEN.code())
+        || finding.code().equals(FindingKind.MAXIMUM_CHOICE_SET_ASIDE.code());
   }
 
   /** Lowest and highest of the estimates that apply, bpm; empty where none does. */
@@ -81,9 +191,7 @@ public record MaximumEstimates(
 
   private static Estimate estimate(
       Equation equation, Person person, OptionalInt restingBpm, Mode mode) {
-    boolean own = mode == Mode.CYCLE && equation.cycleOffsetBpm() != 0;
-    BigDecimal error = BigDecimal.valueOf(equation.standardErrorBpm());
-    BigDecimal inMode = own ? error : inQuadrature(error, mode.extraErrorBpm());
+    BigDecimal inMode = equation.standardErrorBpm(mode);
     if (equation.needsResting() && restingBpm.isEmpty()) {
       return new Estimate(
           equation,
@@ -92,8 +200,7 @@ public record MaximumEstimates(
           false,
           "Needs a resting pulse, and none is known.");
     }
-    int offset = own ? equation.cycleOffsetBpm() : mode.offsetBpm();
-    int bpm = Rounding.halfUp(equation.exact(person.age(), restingBpm.orElse(0))) + offset;
+    int bpm = equation.bpm(person.age(), restingBpm.orElse(0), mode);
     Applicability applicability =
         Limit.MAXIMUM.accepts(bpm)
             ? Applicability.of(equation.requirements(), person, whenItApplies(equation, person))
@@ -103,7 +210,7 @@ public record MaximumEstimates(
   }
 
   private static String whenItApplies(Equation equation, Person person) {
-    if (equation.id().equals(Equations.KETEYIAN)) {
+    if (equation.forInformationOnly()) {
       return "Shown for information; the numbers come from the cardiac team.";
     }
     return person.under18()
@@ -145,12 +252,5 @@ public record MaximumEstimates(
         .filter(estimate -> estimate.equation().id().equals(id))
         .findFirst()
         .orElseThrow();
-  }
-
-  private static BigDecimal inQuadrature(BigDecimal a, BigDecimal b) {
-    if (b.signum() == 0) {
-      return a;
-    }
-    return Rounding.tenths(a.multiply(a).add(b.multiply(b)).sqrt(MathContext.DECIMAL64));
   }
 }

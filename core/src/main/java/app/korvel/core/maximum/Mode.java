@@ -1,31 +1,30 @@
 package app.korvel.core.maximum;
 
+import app.korvel.core.measure.Threshold;
 import java.math.BigDecimal;
 
 /** What the body does; each mode has a maximum of its own. Running includes the treadmill. */
 public enum Mode {
-  RUN(0, "0"),
-  CYCLE(-10, "8"),
-  ROW(0, "8"),
-  SWIM(-10, "8"),
-  STAIRS(0, "8"),
-  OTHER(0, "8");
+  RUN(0),
+  CYCLE(10),
+  ROW(0),
+  SWIM(10),
+  STAIRS(0),
+  OTHER(0);
 
-  private final int offsetBpm;
-  private final BigDecimal extraErrorBpm;
+  private final int lessBpm;
 
-  Mode(int offsetBpm, String extraErrorBpm) {
-    this.offsetBpm = offsetBpm;
-    this.extraErrorBpm = new BigDecimal(extraErrorBpm);
+  Mode(int lessBpm) {
+    this.lessBpm = lessBpm;
   }
 
-  /** What is added to the running value where this mode has none of its own, bpm. */
-  int offsetBpm() {
-    return offsetBpm;
+  /** What is taken off the running value where this mode has none of its own, bpm. */
+  int lessBpm() {
+    return lessBpm;
   }
 
   /** What joins the standard error of a borrowed running value, in quadrature, bpm. */
   BigDecimal extraErrorBpm() {
-    return extraErrorBpm;
+    return this == RUN ? BigDecimal.ZERO : Threshold.OTHER_MODE_ERROR.value();
   }
 }

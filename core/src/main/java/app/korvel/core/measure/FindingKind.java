@@ -27,6 +27,14 @@ public enum FindingKind {
   LIGHT_TO_MODERATE(
       INFO, "Light to moderate: nothing above 60 %% of reserve.", "%s", Source.ACSM_SCREENING),
 
+  CLIENT_ARCHIVED(
+      BLOCK,
+      "This client is archived. Bring them back first.",
+      "Archived records are kept and can be read; nothing is added to them.",
+      Source.KORVEL),
+
+  LIGHT_BY_EFFORT(INFO, "Light to moderate, by effort and talk.", "%s", Source.ACSM_SCREENING),
+
   // Pulse
   RESTING_USUAL(
       INFO,
@@ -131,6 +139,16 @@ public enum FindingKind {
       "It is often called careful. It is only so above age 40: below, it gives more than 208 − 0.7"
           + " × age, and this client is %s.",
       Source.FOX),
+  MAXIMUM_CHOSEN(
+      INFO,
+      "%s is in use, your choice of %s.",
+      "Your reason: “%3$s”. By rule it would be %4$s.",
+      Source.PRACTICE),
+  MAXIMUM_CHOICE_SET_ASIDE(
+      CAUTION,
+      "Your choice of %s is set aside.",
+      "%2$s What is used instead: %3$s.",
+      Source.PRACTICE),
   MAXIMUM_NOT_FITNESS(
       INFO,
       "A maximum says nothing about fitness.",

@@ -1,5 +1,6 @@
 package app.korvel.core.prescription;
 
+import app.korvel.core.measure.Threshold;
 import app.korvel.core.screening.Person;
 import java.util.Arrays;
 import java.util.List;
@@ -11,7 +12,7 @@ public enum Goal {
   ENDURANCE("Endurance", 70, 80, "Go on for longer, and faster."),
   COMPETITION("Competition", 80, 90, "Intervals of 1 to 2 min on top of endurance.");
 
-  private static final int HEART_HIGHEST_PERCENT = 70;
+  private static final int HEART_HIGHEST_PERCENT = Threshold.HEART_HIGHEST_GOAL.whole();
 
   private final String displayName;
   private final int lowPercent;

@@ -1,5 +1,6 @@
 package app.korvel.core.prescription;
 
+import app.korvel.core.maximum.Choice;
 import app.korvel.core.maximum.Estimate;
 import app.korvel.core.maximum.MaximumEstimates;
 import app.korvel.core.maximum.Mode;
@@ -18,20 +19,32 @@ import java.util.OptionalInt;
  * @param person the client as the rules see them
  * @param permission what the screening allows
  * @param resting the working resting value, if any reading is on record
- * @param mode what the body does
- * @param maximum the estimate taken by rule, if there is one
+ * @param maximumEstimates the maximum by every equation, in that mode, and which one is in use
  */
 public record Groundwork(
     LocalDate date,
     Person person,
     Permission permission,
     Optional<WorkingResting> resting,
-    Mode mode,
-    Optional<Estimate> maximum) {
+    MaximumEstimates maximumEstimates) {
 
-  /** Gathers it by the rules. */
+  /** Gathers it by the rules; the default equation is in use. */
   public static Groundwork of(
       Client client, Optional<WorkingResting> resting, Mode mode, LocalDate date) {
+    return of(client, resting, mode, Optional.empty(), date);
+  }
+
+  /**
+   * Gathers it by the rules.
+   *
+   * @param choice the instructor's own choice of an equation, if one was made
+   */
+  public static Groundwork of(
+      Client client,
+      Optional<WorkingResting> resting,
+      Mode mode,
+      Optional<Choice> choice,
+      LocalDate date) {
     Person person = client.on(date);
     OptionalInt restingBpm =
         resting.map(value -> OptionalInt.of(value.bpm())).orElse(OptionalInt.empty());
@@ -40,7 +53,11 @@ public record Groundwork(
         person,
         Permission.of(person, client.details().guardianConsent()),
         resting,
-        mode,
-        MaximumEstimates.of(person, restingBpm, mode).recommended());
+        MaximumEstimates.of(person, restingBpm, mode, choice));
+  }
+
+  /** The estimate in use, if there is one. */
+  public Optional<Estimate> maximum() {
+    return maximumEstimates.inUse();
   }
 }

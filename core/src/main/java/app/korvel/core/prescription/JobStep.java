@@ -98,7 +98,12 @@ public record JobStep(Step step, State state, String detail) {
         .maximum()
         .map(
             maximum ->
-                new JobStep(Step.MAXIMUM, State.DONE, "about " + maximum.bpm().orElseThrow()))
+                new JobStep(
+                    Step.MAXIMUM,
+                    State.DONE,
+                    "about "
+                        + maximum.bpm().orElseThrow()
+                        + (ground.maximumEstimates().chosen() ? ", your choice" : "")))
         .orElse(new JobStep(Step.MAXIMUM, State.BLOCKED, "cardiac team"));
   }
 

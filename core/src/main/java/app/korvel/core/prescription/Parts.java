@@ -1,7 +1,6 @@
 package app.korvel.core.prescription;
 
 import app.korvel.core.maximum.Mode;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.InvalidValueException.Fault;
 import app.korvel.core.measure.Limit;
@@ -69,16 +68,10 @@ public record Parts(
               highPercent + " % is under the lower edge",
               lowPercent + " to " + Limit.INTENSITY.highest() + " % of reserve"));
     } else if (!permission.vigorous() && highPercent > Permission.CEILING_PERCENT) {
-      String why =
-          permission.findings().stream()
-              .filter(finding -> finding.code().equals(FindingKind.LIGHT_TO_MODERATE.code()))
-              .map(finding -> " " + finding.because())
-              .findFirst()
-              .orElse("");
       faults.add(
           new Fault(
               "highPercent",
-              "vigorous work is not allowed for this client." + why,
+              "vigorous work is not allowed for this client. " + permission.notVigorousBecause(),
               "up to " + Permission.CEILING_PERCENT + " % of reserve"));
     } else if (highPercent > type.highestPercent()) {
       faults.add(

@@ -7,6 +7,7 @@ import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.core.measure.Rounding;
 import app.korvel.core.measure.Severity;
+import app.korvel.core.measure.Threshold;
 import app.korvel.core.pulse.UsualResting;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Person;
@@ -114,10 +115,11 @@ public record Prescription(
     }
   }
 
-  private static final int MARGIN_LOW_PERCENT = 20;
-  private static final int MARGIN_HIGH_PERCENT = 40;
-  private static final int HARD_PERCENT = 80;
-  private static final int HEART_HIGHEST_RPE = 14;
+  private static final int MARGIN_LOW_PERCENT = Threshold.WARM_UP_FROM.whole();
+  private static final int MARGIN_HIGH_PERCENT = Threshold.WARM_UP_TO.whole();
+  private static final int LONGER_MINUTES = Threshold.LONGER_WARM_UP.whole();
+  private static final int HARD_PERCENT = Threshold.HARD_WORK.whole();
+  private static final int HEART_HIGHEST_RPE = Threshold.HEART_HIGHEST_EFFORT.whole();
 
   public Prescription {
     feel = List.copyOf(feel);
@@ -146,9 +148,13 @@ public record Prescription(
     Steering steering = steering(person, target.isPresent(), findings);
     List<Level> levels = levels(parts);
     addCautions(ground, parts, resting, findings);
-    basis.ifPresent(numbers -> findings.add(softTarget(numbers, parts)));
+    basis.ifPresent(
+        numbers -> {
+          ground.maximumEstimates().choiceFinding().ifPresent(findings::add);
+          findings.add(softTarget(numbers, parts));
+        });
     int warmUp = warmUpMinutes(person);
-    int coolDown = warmUp > 5 ? 10 : 5;
+    int coolDown = Math.min(warmUp, LONGER_MINUTES);
     longerBecause(person)
         .ifPresent(why -> findings.add(FindingKind.LONGER_WARM_UP.of(warmUp, coolDown, why)));
     Week week = Week.of(parts, person);
@@ -299,9 +305,9 @@ public record Prescription(
 
   private static int warmUpMinutes(Person person) {
     if (person.health().heartDisease()) {
-      return 15;
+      return Threshold.HEART_WARM_UP.whole();
     }
-    return longerBecause(person).isPresent() ? 10 : 5;
+    return longerBecause(person).isPresent() ? LONGER_MINUTES : Threshold.WARM_UP.whole();
   }
 
   private static Optional<String> longerBecause(Person person) {

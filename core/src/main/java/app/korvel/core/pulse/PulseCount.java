@@ -1,7 +1,11 @@
 package app.korvel.core.pulse;
 
+import app.korvel.core.measure.Formula;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.LongHand;
+import java.math.BigDecimal;
+import java.util.List;
 
 /**
  * Beats counted in a window: bpm = beats × 60 / window, ± one beat.
@@ -40,6 +44,26 @@ public record PulseCount(int beats, CountWindow window) {
   /** The rate in bpm. */
   public int bpm() {
     return beats * window.multiplier();
+  }
+
+  /** The rate worked out long hand. */
+  public LongHand longHand() {
+    return LongHand.of(
+        List.of(
+            LongHand.Line.of(
+                Formula.COUNT,
+                "Counts in a minute",
+                "60 ÷ " + window.seconds(),
+                BigDecimal.valueOf(window.multiplier()),
+                "",
+                LongHand.Finish.EXACT),
+            LongHand.Line.of(
+                Formula.COUNT,
+                "Beats a minute",
+                beats + " × " + window.multiplier(),
+                BigDecimal.valueOf(bpm()),
+                "bpm",
+                LongHand.Finish.EXACT)));
   }
 
   /** One beat either way, in bpm. */

@@ -2,6 +2,7 @@ package app.korvel.core.pulse;
 
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.Threshold;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -35,10 +36,10 @@ public record RestingReading(
     Set<Disturbance> disturbances) {
 
   /** Quiet minutes that the standard protocol asks for, at least. */
-  public static final int STANDARD_MINUTES = 5;
+  public static final int STANDARD_MINUTES = Threshold.RESTING_QUIET.whole();
 
   /** The shortest count that can be graded good, in seconds. */
-  public static final int STANDARD_SECONDS = 30;
+  public static final int STANDARD_SECONDS = Threshold.RESTING_COUNT.whole();
 
   /**
    * A reading.
@@ -108,6 +109,17 @@ public record RestingReading(
         id, takenAt, bpm, Optional.empty(), posture, source, minutesRested, disturbances);
   }
 
+  /** The same reading under another id: what a correction or its undoing puts in its place. */
+  public RestingReading withId(UUID other) {
+    return new RestingReading(
+        other, takenAt, bpm, count, posture, source, minutesRested, disturbances);
+  }
+
+  /** The same reading, taken at another moment. */
+  public RestingReading withTakenAt(Instant moment) {
+    return new RestingReading(id, moment, bpm, count, posture, source, minutesRested, disturbances);
+  }
+
   /**
    * Each way in which it departs from the standard protocol, in words.
    *
@@ -137,14 +149,14 @@ public record RestingReading(
    * 10 s count.
    */
   public Grade grade() {
-    if (windowSeconds() <= 10) {
+    if (windowSeconds() <= Threshold.RESTING_POOR_COUNT.whole()) {
       return Grade.POOR;
     }
     int departures = departures().size();
     return departures == 0 ? Grade.GOOD : departures == 1 ? Grade.FAIR : Grade.POOR;
   }
 
-  /** Whether the client had settled: still for {@value #STANDARD_MINUTES} minutes, not standing. */
+  /** Whether the client had settled: still for {@link #STANDARD_MINUTES} minutes, not standing. */
   public boolean settled() {
     return posture.standard()
         && (minutesRested >= STANDARD_MINUTES || source == PulseSource.OVERNIGHT);

@@ -2,7 +2,9 @@ package app.korvel.core.pulse;
 
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.Threshold;
 import app.korvel.core.screening.Person;
+import java.util.List;
 
 /**
  * What is usual at rest, by age: 60 to 100 bpm from 12 years on, 70 to 120 under 12.
@@ -15,8 +17,8 @@ public record UsualResting(int fromAge, int lowest, int highest) {
   private static final UsualResting CHILD = new UsualResting(0, 70, 120);
   private static final UsualResting FROM_TWELVE = new UsualResting(12, 60, 100);
 
-  /** Below this a rate is asked about even in the trained, bpm. */
-  private static final int RARE = 40;
+  /** Every row, the youngest first. */
+  public static final List<UsualResting> ALL = List.of(CHILD, FROM_TWELVE);
 
   /** The range for that age in whole years. */
   public static UsualResting at(int age) {
@@ -43,7 +45,7 @@ public record UsualResting(int fromAge, int lowest, int highest) {
     if (bpm >= usual.lowest) {
       return FindingKind.RESTING_USUAL;
     }
-    if (bpm < RARE) {
+    if (bpm < Threshold.RESTING_RARE.whole()) {
       return FindingKind.RESTING_UNDER_40;
     }
     if (person.health().betaBlocker()) {

@@ -2,6 +2,9 @@ package app.korvel.core.pulse;
 
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.Formula;
+import app.korvel.core.measure.LongHand;
+import app.korvel.core.measure.Threshold;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.time.LocalDate;
@@ -14,6 +17,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * The resting value that everything else starts from, and what it stands on.
@@ -36,11 +40,9 @@ public record WorkingResting(
     List<Finding> findings) {
 
   /** Days after which a resting value is measured again. */
-  public static final int DUE_AFTER_DAYS = 56;
+  public static final int DUE_AFTER_DAYS = Threshold.RESTING_DUE.whole();
 
-  private static final int MEDIAN_OF = 3;
-  private static final BigDecimal DAY_TO_DAY = new BigDecimal("3");
-  private static final BigDecimal DAY_TO_DAY_MEDIAN = new BigDecimal("1.7");
+  private static final int MEDIAN_OF = Threshold.RESTING_MEDIAN.whole();
 
   public WorkingResting {
     basis = List.copyOf(basis);
@@ -88,7 +90,7 @@ public record WorkingResting(
     return Optional.of(
         new WorkingResting(
             chosen.bpm(),
-            sigma(DAY_TO_DAY, chosen.errorBpm()),
+            sigma(Threshold.DAY_TO_DAY, chosen.errorBpm()),
             List.of(chosen),
             fresh.isEmpty(),
             findings));
@@ -116,18 +118,50 @@ public record WorkingResting(
   private static WorkingResting median(List<RestingReading> three) {
     RestingReading middle =
         three.stream().sorted(Comparator.comparingInt(RestingReading::bpm)).toList().get(1);
-    BigDecimal error =
-        three.stream().map(RestingReading::errorBpm).max(Comparator.naturalOrder()).orElseThrow();
     return new WorkingResting(
         middle.bpm(),
-        sigma(DAY_TO_DAY_MEDIAN, error),
+        sigma(Threshold.DAY_TO_DAY_MEDIAN, countingError(three)),
         three,
         false,
         List.of(FindingKind.WORKING_MEDIAN.of(middle.bpm(), circumstances(middle))));
   }
 
-  private static BigDecimal sigma(BigDecimal dayToDay, BigDecimal counting) {
-    return dayToDay.multiply(dayToDay).add(counting.multiply(counting)).sqrt(MathContext.DECIMAL64);
+  /** The value and its σ, worked out long hand. */
+  public LongHand longHand() {
+    boolean median = basis.size() == MEDIAN_OF;
+    Threshold dayToDay = median ? Threshold.DAY_TO_DAY_MEDIAN : Threshold.DAY_TO_DAY;
+    String counting = LongHand.written(countingError(basis));
+    return LongHand.of(
+        List.of(
+            LongHand.Line.of(
+                Formula.WORKING_RESTING,
+                median ? "The middle one of three" : "The one that stands",
+                basis.stream()
+                    .map(RestingReading::bpm)
+                    .sorted()
+                    .map(String::valueOf)
+                    .collect(Collectors.joining(", ")),
+                BigDecimal.valueOf(bpm),
+                "bpm",
+                LongHand.Finish.EXACT),
+            LongHand.Line.of(
+                Formula.RESTING_ERROR,
+                "How sure it is, ±",
+                "√(" + LongHand.written(dayToDay.value()) + "² + " + counting + "²)",
+                standardErrorBpm,
+                "bpm",
+                LongHand.Finish.TENTH)));
+  }
+
+  private static BigDecimal countingError(List<RestingReading> readings) {
+    return readings.stream()
+        .map(RestingReading::errorBpm)
+        .max(Comparator.naturalOrder())
+        .orElseThrow();
+  }
+
+  private static BigDecimal sigma(Threshold dayToDay, BigDecimal counting) {
+    return dayToDay.value().pow(2).add(counting.multiply(counting)).sqrt(MathContext.DECIMAL64);
   }
 
   private static long daysOld(RestingReading reading, LocalDate today, ZoneId zone) {

@@ -15,8 +15,9 @@ import java.util.UUID;
  * @param id UUIDv7
  * @param version 1 for a new client, one more with every edit
  * @param details what the instructor entered
+ * @param archived put away: kept and readable, out of the list, nothing is added
  */
-public record Client(UUID id, int version, Details details) {
+public record Client(UUID id, int version, Details details, boolean archived) {
 
   /** The longest name that is kept. */
   public static final int NAME_LENGTH = 80;

@@ -2,6 +2,7 @@ package app.korvel.core.screening;
 
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.Threshold;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -15,7 +16,7 @@ import java.util.List;
 public record Permission(boolean mayIssue, boolean vigorous, List<Finding> findings) {
 
   /** The ceiling of every target, in percent of reserve, where vigorous work is not allowed. */
-  public static final int CEILING_PERCENT = 60;
+  public static final int CEILING_PERCENT = Threshold.CEILING.whole();
 
   public Permission {
     findings = List.copyOf(findings);
@@ -44,11 +45,31 @@ public record Permission(boolean mayIssue, boolean vigorous, List<Finding> findi
     boolean vigorous = active && !disease;
     if (!vigorous) {
       findings.add(
-          FindingKind.LIGHT_TO_MODERATE.of(
-              disease
-                  ? "Known heart disease, not cleared for vigorous work."
-                  : "Not regularly active yet: start light to moderate and progress gradually."));
+          ceilingKind(person)
+              .of(
+                  disease
+                      ? "Known heart disease, not cleared for vigorous work."
+                      : "Not regularly active yet: start light to moderate and progress gradually."));
     }
     return new Permission(!disease && !consentMissing, vigorous, findings);
+  }
+
+  /** With heart failure no rate is used, so none is named. */
+  private static FindingKind ceilingKind(Person person) {
+    return person.health().heartFailure()
+        ? FindingKind.LIGHT_BY_EFFORT
+        : FindingKind.LIGHT_TO_MODERATE;
+  }
+
+  /** Why vigorous work is not allowed; empty where it is. */
+  public String notVigorousBecause() {
+    return findings.stream()
+        .filter(
+            finding ->
+                finding.code().equals(FindingKind.LIGHT_TO_MODERATE.code())
+                    || finding.code().equals(FindingKind.LIGHT_BY_EFFORT.code()))
+        .map(Finding::because)
+        .findFirst()
+        .orElse("");
   }
 }

@@ -1,6 +1,7 @@
 package app.korvel.core.screening;
 
 import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.Threshold;
 import java.util.Objects;
 
 /**
@@ -42,10 +43,10 @@ public record Person(int age, Sex sex, Activity activity, Health health) {
   }
 
   public boolean under18() {
-    return age < 18;
+    return age < Threshold.UNDER_18.whole();
   }
 
   public boolean over65() {
-    return age >= 65;
+    return age >= Threshold.OVER_65.whole();
   }
 }

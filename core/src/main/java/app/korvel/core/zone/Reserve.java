@@ -1,29 +1,32 @@
 package app.korvel.core.zone;
 
 import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.Formula;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.LongHand;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.core.measure.Rounding;
+import app.korvel.core.measure.Threshold;
 import java.math.BigDecimal;
 
 /**
  * The span from rest to maximum: reserve = maximum − resting (Karvonen et al. 1957).
  *
  * @param restingBpm {@link Limit#RESTING}
- * @param maximumBpm {@link Limit#MAXIMUM}, at least {@value #SMALLEST} over the resting rate
+ * @param maximumBpm {@link Limit#MAXIMUM}, at least {@link #SMALLEST} over the resting rate
  */
 public record Reserve(int restingBpm, int maximumBpm) {
 
   /** The smallest reserve that can be steered by, bpm. */
-  public static final int SMALLEST = 40;
+  public static final int SMALLEST = Threshold.SMALLEST_RESERVE.whole();
 
   /**
    * A reserve.
    *
    * @throws InvalidValueException when a rate is out of range or the maximum not above the resting
    *     rate
-   * @throws RefusedException when the reserve is under {@value #SMALLEST}
+   * @throws RefusedException when the reserve is under {@link #SMALLEST}
    */
   public Reserve {
     Limit.RESTING.check("restingBpm", restingBpm);
@@ -62,6 +65,17 @@ public record Reserve(int restingBpm, int maximumBpm) {
   /** The rate at {@code percent} of reserve, rounded half up. */
   public int rateAt(int percent) {
     return rateAt(BigDecimal.valueOf(percent));
+  }
+
+  /** The reserve as a step of a sum. */
+  LongHand.Line line() {
+    return LongHand.Line.of(
+        Formula.RESERVE,
+        "Reserve",
+        maximumBpm + " − " + restingBpm,
+        BigDecimal.valueOf(bpm()),
+        "bpm",
+        LongHand.Finish.EXACT);
   }
 
   /** {@code bpm} as percent of reserve, to one decimal; negative below rest. */

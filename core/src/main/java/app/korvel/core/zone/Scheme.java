@@ -4,6 +4,7 @@ import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Source;
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /**
@@ -52,6 +53,30 @@ public record Scheme(
 
   public Scheme {
     bands = List.copyOf(bands);
+  }
+
+  /** The band above the one at {@code index} in a ladder; none in its top band or elsewhere. */
+  Optional<Band> next(int index) {
+    return kind == Kind.LADDER && index + 1 < bands.size()
+        ? Optional.of(bands.get(index + 1))
+        : Optional.empty();
+  }
+
+  /**
+   * Where the band of that id stands.
+   *
+   * @throws InvalidValueException when there is none
+   */
+  int indexOf(String bandId) {
+    for (int i = 0; i < bands.size(); i++) {
+      if (bands.get(i).id().equals(bandId)) {
+        return i;
+      }
+    }
+    throw InvalidValueException.of(
+        "band",
+        "this scheme has no such band",
+        bands.stream().map(Band::id).collect(Collectors.joining(", ")));
   }
 
   /**

@@ -4,7 +4,11 @@ import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.LongHand;
+import app.korvel.core.measure.LongHand.Line;
+import app.korvel.core.measure.RefusedException;
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -69,6 +73,43 @@ public record Target(int lowBpm, int highBpm, boolean capped, CountCard counts) 
     return new UnderCap(
         Optional.of(new Target(lowBpm, capBpm, true, CountCard.of(lowBpm, capBpm, true))),
         List.of(FindingKind.CAP_CUTS.of(capBpm)));
+  }
+
+  /**
+   * The target and its counts worked out long hand.
+   *
+   * @param low see {@link #of}
+   * @param high see {@link #of}
+   * @param cap see {@link #of}
+   * @throws InvalidValueException as {@link #of}
+   * @throws RefusedException when the cap lies below the target
+   */
+  public static LongHand longHand(
+      Reserve reserve, Basis basis, BigDecimal low, BigDecimal high, OptionalInt cap) {
+    UnderCap result = of(reserve, basis, low, high, cap);
+    Target target = result.target().orElseThrow(() -> RefusedException.because(result.findings()));
+    List<Line> lines = new ArrayList<>();
+    if (basis == Basis.RESERVE) {
+      lines.add(reserve.line());
+    }
+    boolean single = low.compareTo(high) == 0;
+    lines.addAll(basis.lines(single ? "Target" : "Lower edge", low, reserve));
+    if (!single) {
+      lines.addAll(basis.lines("Upper edge", high, reserve));
+    }
+    if (target.capped) {
+      lines.add(
+          Line.of(
+              FindingKind.CAP_CUTS.code(),
+              "The cap cuts it",
+              "the smaller of " + basis.rateAt(high, reserve) + " and " + cap.getAsInt(),
+              BigDecimal.valueOf(target.highBpm),
+              "bpm",
+              LongHand.Finish.EXACT));
+    }
+    lines.addAll(
+        CountCard.lines(target.lowBpm, target.highBpm, target.capped, CountCard.WINDOWS_EVERYDAY));
+    return LongHand.of(lines);
   }
 
   /** The target between two percents of reserve, without a cap. */

@@ -2,6 +2,8 @@ package app.korvel.core.zone;
 
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.LongHand;
+import app.korvel.core.measure.LongHand.Line;
 import app.korvel.core.measure.Rounding;
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -78,6 +80,69 @@ public record Zones(
     readings = List.copyOf(readings);
   }
 
+  /**
+   * Where percents of reserve lie, for the scale under a ruler.
+   *
+   * @param percent of reserve
+   * @param bpm rounded half up
+   */
+  public record Mark(int percent, int bpm) {}
+
+  private static final List<Integer> MARKS = List.of(0, 20, 40, 60, 75, 90, 100);
+
+  /** The marks of a scale in percent of reserve. */
+  public List<Mark> marks() {
+    return MARKS.stream().map(percent -> new Mark(percent, reserve.rateAt(percent))).toList();
+  }
+
+  /**
+   * One band worked out long hand: its edges and how sure they are.
+   *
+   * @param bandId id of a band of the scheme
+   * @throws InvalidValueException when the scheme has no such band
+   */
+  public static LongHand longHand(
+      Scheme scheme, String bandId, Reserve reserve, Uncertainty uncertainty) {
+    int at = scheme.indexOf(bandId);
+    Scheme.Band band = scheme.bands().get(at);
+    Basis basis = scheme.basis();
+    List<Line> lines = new ArrayList<>();
+    if (basis == Basis.RESERVE) {
+      lines.add(reserve.line());
+    }
+    if (band.fromRest()) {
+      lines.add(
+          Line.of(
+              scheme.id(),
+              "Lower edge: at rest",
+              String.valueOf(reserve.restingBpm()),
+              BigDecimal.valueOf(reserve.restingBpm()),
+              "bpm",
+              LongHand.Finish.EXACT));
+    } else {
+      lines.addAll(basis.lines("Lower edge", band.low(), reserve));
+    }
+    Optional<Scheme.Band> next = scheme.next(at);
+    if (next.isPresent()) {
+      lines.addAll(basis.lines("Where the next band begins", next.get().low(), reserve));
+      int begins = basis.rateAt(next.get().low(), reserve);
+      lines.add(
+          Line.of(
+              scheme.id(),
+              "Upper edge",
+              begins + " − 1",
+              BigDecimal.valueOf(begins - 1L),
+              "bpm",
+              LongHand.Finish.EXACT));
+    } else if (band.low().compareTo(band.high()) != 0) {
+      lines.addAll(basis.lines("Upper edge", band.high(), reserve));
+    }
+    if (!band.fromRest()) {
+      lines.add(basis.sigmaLine("How sure the lower edge is, ±", band.low(), uncertainty));
+    }
+    return LongHand.of(lines);
+  }
+
   /** Works the scheme out for that span, without a cap. */
   public static Zones of(Scheme scheme, Reserve reserve, Uncertainty uncertainty) {
     return of(scheme, reserve, uncertainty, OptionalInt.empty());
@@ -93,11 +158,7 @@ public record Zones(
     cap.ifPresent(bpm -> checkCap(bpm, reserve));
     List<BandRates> bands = new ArrayList<>();
     for (int i = 0; i < scheme.bands().size(); i++) {
-      Optional<Scheme.Band> next =
-          scheme.kind() == Scheme.Kind.LADDER && i + 1 < scheme.bands().size()
-              ? Optional.of(scheme.bands().get(i + 1))
-              : Optional.empty();
-      bands.add(rates(scheme, scheme.bands().get(i), next, reserve, uncertainty, cap));
+      bands.add(rates(scheme, scheme.bands().get(i), scheme.next(i), reserve, uncertainty, cap));
     }
     List<Reading> readings =
         IntStream.rangeClosed(reserve.restingBpm(), reserve.maximumBpm())
@@ -124,10 +185,12 @@ public record Zones(
       Uncertainty uncertainty,
       OptionalInt cap) {
     Basis basis = scheme.basis();
-    int low = band.fromRest() ? reserve.restingBpm() : basis.rateAt(band.low(), reserve);
     int high =
         next.map(above -> basis.rateAt(above.low(), reserve) - 1)
             .orElseGet(() -> basis.rateAt(band.high(), reserve));
+    // A band that starts at rest may end below it where the school counts in percent of maximum.
+    int low =
+        band.fromRest() ? Math.min(reserve.restingBpm(), high) : basis.rateAt(band.low(), reserve);
     int middle = (low + high) / 2;
     boolean above = cap.isPresent() && cap.getAsInt() < low;
     boolean cut = cap.isPresent() && !above && cap.getAsInt() < high;

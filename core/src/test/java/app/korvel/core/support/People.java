@@ -34,6 +34,7 @@ public final class People {
             person.sex(),
             person.activity(),
             person.health(),
-            consent));
+            consent),
+        false);
   }
 }

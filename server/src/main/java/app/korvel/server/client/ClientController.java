@@ -1,11 +1,13 @@
 package app.korvel.server.client;
 
+import app.korvel.core.maximum.Choice;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.JobStep.SavedStatus;
 import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Client;
+import app.korvel.server.client.ClientViews.ArchiveRequest;
 import app.korvel.server.client.ClientViews.ChangeRequest;
 import app.korvel.server.client.ClientViews.ClientList;
 import app.korvel.server.client.ClientViews.ClientOverview;
@@ -22,6 +24,7 @@ import app.korvel.server.web.ProblemType;
 import app.korvel.server.web.Problems;
 import app.korvel.store.ClientRepository;
 import app.korvel.store.Ids;
+import app.korvel.store.MaximumChoiceRepository;
 import app.korvel.store.PrescriptionRepository;
 import app.korvel.store.ReadingRepository;
 import app.korvel.store.SavedPrescription;
@@ -51,6 +54,7 @@ class ClientController {
   private final ClientRepository clients;
   private final ReadingRepository readings;
   private final PrescriptionRepository prescriptions;
+  private final MaximumChoiceRepository choices;
   private final ClientRecords records;
   private final StudioClock clock;
   private final Ids ids;
@@ -59,38 +63,46 @@ class ClientController {
       ClientRepository clients,
       ReadingRepository readings,
       PrescriptionRepository prescriptions,
+      MaximumChoiceRepository choices,
       ClientRecords records,
       StudioClock clock,
       Ids ids) {
     this.clients = clients;
     this.readings = readings;
     this.prescriptions = prescriptions;
+    this.choices = choices;
     this.records = records;
     this.clock = clock;
     this.ids = ids;
   }
 
   @GetMapping
-  ClientList list(@RequestParam(defaultValue = "") String q) {
+  ClientList list(
+      @RequestParam(defaultValue = "") String q,
+      @RequestParam(defaultValue = "false") boolean archived) {
     Map<UUID, List<RestingReading>> readingsByClient = readings.byClient();
     Map<UUID, SavedPrescription> current = prescriptions.current();
-    List<Client> everyone = clients.find("");
-    List<Client> found = q.isBlank() ? everyone : clients.find(q);
+    Map<UUID, Choice> choiceByClient = choices.current();
     return new ClientList(
-        found.stream()
+        clients.find(q, archived).stream()
             .map(
                 client ->
                     row(
                         client,
                         records.resting(readingsByClient.getOrDefault(client.id(), List.of())),
+                        Optional.ofNullable(choiceByClient.get(client.id())),
                         Optional.ofNullable(current.get(client.id()))))
             .toList(),
-        everyone.size());
+        clients.count(false),
+        clients.count(true));
   }
 
   private ClientRow row(
-      Client client, Optional<WorkingResting> resting, Optional<SavedPrescription> saved) {
-    Groundwork ground = Groundwork.of(client, resting, Mode.RUN, clock.today());
+      Client client,
+      Optional<WorkingResting> resting,
+      Optional<Choice> choice,
+      Optional<SavedPrescription> saved) {
+    Groundwork ground = Groundwork.of(client, resting, Mode.RUN, choice, clock.today());
     return new ClientRow(
         client.id(),
         client.details().name(),
@@ -115,9 +127,19 @@ class ClientController {
 
   @PutMapping("/{id}")
   ClientView change(@PathVariable UUID id, @RequestBody ChangeRequest request) {
+    records.open(id);
     Client.Details details = request.details().details(clock.today());
     return clients
         .change(id, request.version(), details, clock.now())
+        .map(client -> ClientView.of(client, clock.today()))
+        .orElseThrow(() -> ClientRecords.unknown(id));
+  }
+
+  /** Puts a client away, or brings one back; nothing is deleted. */
+  @PutMapping("/{id}/archived")
+  ClientView archive(@PathVariable UUID id, @RequestBody ArchiveRequest request) {
+    return clients
+        .archive(id, request.version(), request.archived(), clock.now())
         .map(client -> ClientView.of(client, clock.today()))
         .orElseThrow(() -> ClientRecords.unknown(id));
   }

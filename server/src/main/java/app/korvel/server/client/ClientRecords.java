@@ -1,6 +1,8 @@
 package app.korvel.server.client;
 
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.RefusedException;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.WorkingResting;
@@ -8,6 +10,7 @@ import app.korvel.core.screening.Client;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.NotFoundException;
 import app.korvel.store.ClientRepository;
+import app.korvel.store.MaximumChoiceRepository;
 import app.korvel.store.ReadingRepository;
 import java.util.List;
 import java.util.Optional;
@@ -19,11 +22,17 @@ import org.springframework.stereotype.Component;
 public class ClientRecords {
   private final ClientRepository clients;
   private final ReadingRepository readings;
+  private final MaximumChoiceRepository choices;
   private final StudioClock clock;
 
-  public ClientRecords(ClientRepository clients, ReadingRepository readings, StudioClock clock) {
+  public ClientRecords(
+      ClientRepository clients,
+      ReadingRepository readings,
+      MaximumChoiceRepository choices,
+      StudioClock clock) {
     this.clients = clients;
     this.readings = readings;
+    this.choices = choices;
     this.clock = clock;
   }
 
@@ -34,6 +43,20 @@ public class ClientRecords {
    */
   public Client client(UUID id) {
     return clients.get(id).orElseThrow(() -> unknown(id));
+  }
+
+  /**
+   * The client, to add something to.
+   *
+   * @throws NotFoundException when there is none of that id
+   * @throws RefusedException when the client is archived
+   */
+  public Client open(UUID id) {
+    Client client = client(id);
+    if (client.archived()) {
+      throw RefusedException.because(FindingKind.CLIENT_ARCHIVED.of());
+    }
+    return client;
   }
 
   /** The resting value worked out from a client's readings. */
@@ -48,7 +71,8 @@ public class ClientRecords {
 
   /** Everything a prescription stands on, in that mode. */
   public Groundwork groundwork(Client client, Mode mode) {
-    return Groundwork.of(client, resting(client.id()), mode, clock.today());
+    return Groundwork.of(
+        client, resting(client.id()), mode, choices.current(client.id()), clock.today());
   }
 
   static NotFoundException unknown(UUID id) {

@@ -50,9 +50,13 @@ final class ClientViews {
   /** A change: the version that was read, and what it becomes. */
   record ChangeRequest(Integer version, DetailsRequest details) {}
 
+  /** Putting away or bringing back: the version that was read. */
+  record ArchiveRequest(Integer version, Boolean archived) {}
+
   record ClientView(
       UUID id,
       int version,
+      boolean archived,
       String name,
       String note,
       LocalDate birthDate,
@@ -69,6 +73,7 @@ final class ClientViews {
       return new ClientView(
           client.id(),
           client.version(),
+          client.archived(),
           details.name(),
           details.note(),
           details.birthDate(),
@@ -121,7 +126,13 @@ final class ClientViews {
       @Nullable Integer maximumBpm,
       List<StepView> steps) {}
 
-  record ClientList(List<ClientRow> clients, int total) {}
+  /**
+   * Those found.
+   *
+   * @param total how many there are
+   * @param archivedTotal how many are put away
+   */
+  record ClientList(List<ClientRow> clients, int total, int archivedTotal) {}
 
   /** The header of a client's page. */
   record ClientOverview(

@@ -9,6 +9,7 @@ import static app.korvel.core.screening.Sex.FEMALE;
 import static app.korvel.core.screening.Sex.MALE;
 import static app.korvel.core.screening.Sex.NOT_GIVEN;
 
+import app.korvel.core.maximum.Choice;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.prescription.Goal;
 import app.korvel.core.prescription.Groundwork;
@@ -27,6 +28,7 @@ import app.korvel.core.screening.Person.Health;
 import app.korvel.core.screening.Sex;
 import app.korvel.store.ClientRepository;
 import app.korvel.store.Ids;
+import app.korvel.store.MaximumChoiceRepository;
 import app.korvel.store.PrescriptionRepository;
 import app.korvel.store.ReadingRepository;
 import java.time.Instant;
@@ -35,6 +37,7 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
@@ -55,6 +58,7 @@ public final class DemoData {
 
   private final ClientRepository clients;
   private final ReadingRepository readings;
+  private final MaximumChoiceRepository choices;
   private final PrescriptionRepository prescriptions;
   private final ZoneId zone;
   private final Instant now;
@@ -64,11 +68,13 @@ public final class DemoData {
   public DemoData(
       ClientRepository clients,
       ReadingRepository readings,
+      MaximumChoiceRepository choices,
       PrescriptionRepository prescriptions,
       ZoneId zone,
       Instant now) {
     this.clients = clients;
     this.readings = readings;
+    this.choices = choices;
     this.prescriptions = prescriptions;
     this.zone = zone;
     this.now = now;
@@ -279,15 +285,42 @@ public final class DemoData {
         Optional.ofNullable(goal));
   }
 
+  /** An equation other than the default, by name of the client: which, why, how long ago. */
+  private static final Map<String, PickedEquation> PICKED =
+      Map.of(
+          "Hyun-woo Castell",
+          new PickedEquation(
+              "nes-211", "Reached 190 twice on the pier hill this autumn; a test is planned.", 24));
+
+  private record PickedEquation(String method, String reason, int daysAgo) {}
+
+  /** Who mistyped a count that was put right later, and what was typed. */
+  private static final Map<String, Integer> MISTYPED = Map.of("Ines Okafor-Lund", 46);
+
+  /** Who has left, and is put away. */
+  private static final Crew LEFT =
+      crew(
+          "Imre Valstad",
+          "deckhand · moved to another line in summer",
+          44,
+          MALE,
+          SOME,
+          WELL,
+          70,
+          68,
+          140,
+          Goal.GENERAL_FITNESS);
+
   /** Writes everything. */
   public void write() {
     Random random = new Random(20);
     for (Crew each : CREW) {
       write(each, random);
     }
+    clients.archive(write(LEFT, random).id(), 1, true, now);
   }
 
-  private void write(Crew crew, Random random) {
+  private Client write(Crew crew, Random random) {
     LocalDate birthDate = today.minusYears(crew.age).minusDays(20 + random.nextInt(300));
     Client client =
         clients.add(
@@ -310,7 +343,31 @@ public final class DemoData {
       taken.add(reading(crew, crew.lastDaysAgo, random));
       readings.addAll(client.id(), taken, now);
     }
-    crew.goal.ifPresent(goal -> prescribe(client, taken, goal));
+    if (MISTYPED.containsKey(crew.name)) {
+      putRight(client, taken, MISTYPED.get(crew.name));
+    }
+    Optional<Choice> choice =
+        Optional.ofNullable(PICKED.get(crew.name))
+            .map(
+                picked -> Choice.of(picked.method, picked.reason, today.minusDays(picked.daysAgo)));
+    choice.ifPresent(made -> choices.add(ids.next(), client.id(), choice, made.chosenOn(), now));
+    crew.goal.ifPresent(goal -> prescribe(client, taken, choice, goal));
+    return client;
+  }
+
+  /** The latest reading was first kept with another count, and then corrected. */
+  private void putRight(Client client, List<RestingReading> taken, int typedBpm) {
+    RestingReading right = taken.get(taken.size() - 1);
+    RestingReading typed =
+        RestingReading.counted(
+            ids.next(),
+            right.takenAt(),
+            PulseCount.of(typedBpm, CountWindow.S60),
+            right.posture(),
+            right.minutesRested(),
+            right.disturbances());
+    readings.correct(client.id(), right.id(), typed, now);
+    readings.correct(client.id(), typed.id(), right.withId(ids.next()), now);
   }
 
   private RestingReading reading(Crew crew, int daysAgo, Random random) {
@@ -341,9 +398,11 @@ public final class DemoData {
         coffee ? Set.of(Disturbance.CAFFEINE) : Set.of());
   }
 
-  private void prescribe(Client client, List<RestingReading> taken, Goal goal) {
+  private void prescribe(
+      Client client, List<RestingReading> taken, Optional<Choice> choice, Goal goal) {
     Mode mode = client.details().activity() == HIGH ? Mode.ROW : Mode.RUN;
-    Groundwork ground = Groundwork.of(client, WorkingResting.of(taken, today, zone), mode, today);
+    Groundwork ground =
+        Groundwork.of(client, WorkingResting.of(taken, today, zone), mode, choice, today);
     Start start = Start.of(ground.person(), ground.permission(), goal, Optional.empty(), mode);
     prescriptions.add(ids.next(), client.id(), Prescription.of(ground, start.parts()), now);
   }

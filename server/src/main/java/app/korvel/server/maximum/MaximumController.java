@@ -1,26 +1,33 @@
 package app.korvel.server.maximum;
 
+import app.korvel.core.maximum.Choice;
 import app.korvel.core.maximum.Estimate;
 import app.korvel.core.maximum.MaximumEstimates;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Limit;
-import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Activity;
+import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Sex;
 import app.korvel.server.client.ClientRecords;
+import app.korvel.server.measure.WorkingViews.WorkingView;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.FindingView;
 import app.korvel.server.web.Within;
+import app.korvel.store.Ids;
+import app.korvel.store.MaximumChoiceRepository;
 import java.math.BigDecimal;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -29,31 +36,87 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class MaximumController {
   private final ClientRecords records;
+  private final MaximumChoiceRepository choices;
   private final StudioClock clock;
+  private final Ids ids;
 
-  MaximumController(ClientRecords records, StudioClock clock) {
+  MaximumController(
+      ClientRecords records, MaximumChoiceRepository choices, StudioClock clock, Ids ids) {
     this.records = records;
+    this.choices = choices;
     this.clock = clock;
+    this.ids = ids;
   }
 
   @PostMapping("/api/calculator/maximum")
   MaximumView maximum(@RequestBody MaximumRequest request) {
     return MaximumView.of(
-        MaximumEstimates.of(
-            request.person(),
-            request.restingBpm == null ? OptionalInt.empty() : OptionalInt.of(request.restingBpm),
-            request.mode == null ? Mode.RUN : request.mode));
+        MaximumEstimates.of(request.person(), request.resting(), request.modeOrRun()));
+  }
+
+  /** One equation long hand. */
+  @PostMapping("/api/calculator/maximum/working")
+  WorkingView working(@RequestBody MaximumWorkingRequest request) {
+    MaximumRequest of = request.of;
+    return WorkingView.of(
+        MaximumEstimates.longHand(request.method, of.person(), of.resting(), of.modeOrRun()),
+        request.figures);
   }
 
   @GetMapping("/api/clients/{id}/maximum")
   MaximumView maximum(@PathVariable UUID id, @RequestParam(defaultValue = "run") Mode mode) {
-    Optional<WorkingResting> resting = records.resting(id);
-    return MaximumView.of(
-        MaximumEstimates.of(
-            records.client(id).on(clock.today()),
-            resting.map(value -> OptionalInt.of(value.bpm())).orElse(OptionalInt.empty()),
-            mode));
+    return MaximumView.of(records.groundwork(records.client(id), mode).maximumEstimates());
   }
+
+  /** Every choice ever made for a client, latest first. */
+  @GetMapping("/api/clients/{id}/maximum/choices")
+  ChoiceList choices(@PathVariable UUID id) {
+    records.client(id);
+    return new ChoiceList(
+        choices.of(id).stream()
+            .map(
+                kept ->
+                    new ChoiceView(
+                        kept.choice().map(Choice::method).orElse(null),
+                        kept.choice().map(Choice::reason).orElse(null),
+                        kept.on()))
+            .toList());
+  }
+
+  /** Another equation than the default is used from now on, in every mode. */
+  @PutMapping("/api/clients/{id}/maximum/choice")
+  MaximumView choose(@PathVariable UUID id, @RequestBody ChoiceRequest request) {
+    Client client = records.open(id);
+    Choice choice =
+        records
+            .groundwork(client, Mode.RUN)
+            .maximumEstimates()
+            .choose(request.method, request.reason, clock.today());
+    choices.add(ids.next(), id, Optional.of(choice), clock.today(), clock.now());
+    return maximum(id, Mode.RUN);
+  }
+
+  /** Back to the default. */
+  @DeleteMapping("/api/clients/{id}/maximum/choice")
+  MaximumView backToDefault(@PathVariable UUID id) {
+    records.open(id);
+    choices.add(ids.next(), id, Optional.empty(), clock.today(), clock.now());
+    return maximum(id, Mode.RUN);
+  }
+
+  record ChoiceRequest(String method, String reason) {}
+
+  /**
+   * A choice as it was kept.
+   *
+   * @param method the equation's id; null where it went back to the default
+   */
+  record ChoiceView(@Nullable String method, @Nullable String reason, LocalDate on) {}
+
+  record ChoiceList(List<ChoiceView> choices) {}
+
+  record MaximumWorkingRequest(
+      MaximumRequest of, String method, @Nullable List<@Nullable BigDecimal> figures) {}
 
   /** Whom to work the equations out for; what is left out is not known or does not hold. */
   record MaximumRequest(
@@ -65,6 +128,14 @@ class MaximumController {
       @Nullable Boolean heartCondition,
       @Nullable Boolean heartFailure,
       @Nullable Mode mode) {
+
+    OptionalInt resting() {
+      return restingBpm == null ? OptionalInt.empty() : OptionalInt.of(restingBpm);
+    }
+
+    Mode modeOrRun() {
+      return mode == null ? Mode.RUN : mode;
+    }
 
     Person person() {
       return Person.of(
@@ -88,6 +159,7 @@ class MaximumController {
       String errorNote,
       String source,
       boolean applies,
+      boolean prescribable,
       String reason) {
 
     static EstimateView of(Estimate estimate) {
@@ -101,6 +173,7 @@ class MaximumController {
           estimate.equation().errorNote(),
           estimate.equation().source().citation(),
           estimate.applies(),
+          estimate.prescribable(),
           estimate.reason());
     }
   }
@@ -110,6 +183,8 @@ class MaximumController {
   record MaximumView(
       Mode mode,
       @Nullable String recommended,
+      @Nullable String inUse,
+      boolean chosen,
       List<EstimateView> estimates,
       @Nullable SpreadView spread,
       List<FindingView> findings) {
@@ -118,6 +193,8 @@ class MaximumController {
       return new MaximumView(
           estimates.mode(),
           estimates.recommended().map(estimate -> estimate.equation().id()).orElse(null),
+          estimates.inUse().map(estimate -> estimate.equation().id()).orElse(null),
+          estimates.chosen(),
           estimates.estimates().stream().map(EstimateView::of).toList(),
           estimates
               .spread()

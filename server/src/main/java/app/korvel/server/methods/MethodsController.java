@@ -3,9 +3,15 @@ package app.korvel.server.methods;
 import app.korvel.core.maximum.Equation;
 import app.korvel.core.maximum.Equations;
 import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.Formula;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Severity;
+import app.korvel.core.measure.Source;
+import app.korvel.core.measure.Threshold;
+import app.korvel.core.prescription.Goal;
+import app.korvel.core.prescription.WorkType;
 import app.korvel.core.pulse.CountWindow;
+import app.korvel.core.pulse.UsualResting;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.Level;
@@ -28,22 +34,91 @@ class MethodsController {
   MethodsView methods() {
     return new MethodsView(
         Equations.ALL.stream().map(EquationRow::of).toList(),
+        Arrays.stream(Formula.values()).map(FormulaRow::of).toList(),
         Schemes.ALL.stream().map(SchemeRow::of).toList(),
         Arrays.stream(Level.values()).map(ScaleRow::of).toList(),
         Arrays.stream(CountWindow.values()).map(WindowRow::of).toList(),
         Arrays.stream(Activity.values()).map(ActivityRow::of).toList(),
+        Arrays.stream(Goal.values()).map(GoalRow::of).toList(),
+        Arrays.stream(WorkType.values()).map(WorkTypeRow::of).toList(),
+        UsualResting.ALL.stream().map(UsualRow::of).toList(),
+        Arrays.stream(Threshold.values()).map(ThresholdRow::of).toList(),
         Arrays.stream(Limit.values()).map(LimitRow::of).toList(),
         Arrays.stream(FindingKind.values()).map(FindingRow::of).toList());
   }
 
   record MethodsView(
       List<EquationRow> equations,
+      List<FormulaRow> formulas,
       List<SchemeRow> schemes,
       List<ScaleRow> scales,
       List<WindowRow> protocols,
       List<ActivityRow> activities,
+      List<GoalRow> goals,
+      List<WorkTypeRow> workTypes,
+      List<UsualRow> usualResting,
+      List<ThresholdRow> thresholds,
       List<LimitRow> limits,
       List<FindingRow> findings) {}
+
+  record FormulaRow(
+      String id, String name, String formula, String error, String serves, String source) {
+    static FormulaRow of(Formula formula) {
+      return new FormulaRow(
+          formula.id(),
+          formula.displayName(),
+          formula.formula(),
+          formula.error(),
+          formula.serves(),
+          formula.source().citation());
+    }
+  }
+
+  record GoalRow(
+      String id, String name, int lowPercent, int highPercent, String meaning, String source) {
+    static GoalRow of(Goal goal) {
+      return new GoalRow(
+          Words.of(goal),
+          goal.displayName(),
+          goal.lowPercent(),
+          goal.highPercent(),
+          goal.meaning(),
+          Source.PRACTICE.citation());
+    }
+  }
+
+  record WorkTypeRow(
+      String id, String name, String how, int fewestMinutes, int highestPercent, String source) {
+    static WorkTypeRow of(WorkType type) {
+      return new WorkTypeRow(
+          Words.of(type),
+          type.displayName(),
+          type.how(),
+          type.fewestMinutes(),
+          type.highestPercent(),
+          Source.PRACTICE.citation());
+    }
+  }
+
+  record UsualRow(int fromAge, int lowBpm, int highBpm, String source) {
+    static UsualRow of(UsualResting usual) {
+      return new UsualRow(
+          usual.fromAge(), usual.lowest(), usual.highest(), Source.PRACTICE.citation());
+    }
+  }
+
+  record ThresholdRow(
+      String id, String name, BigDecimal value, String unit, String meaning, String source) {
+    static ThresholdRow of(Threshold threshold) {
+      return new ThresholdRow(
+          threshold.id(),
+          threshold.id().replace('-', ' '),
+          threshold.value(),
+          threshold.unit(),
+          threshold.meaning(),
+          threshold.source().citation());
+    }
+  }
 
   record EquationRow(
       String id,
@@ -52,6 +127,7 @@ class MethodsController {
       String population,
       int error,
       String errorNote,
+      String serves,
       String source) {
     static EquationRow of(Equation equation) {
       return new EquationRow(
@@ -61,6 +137,7 @@ class MethodsController {
           equation.population(),
           equation.standardErrorBpm(),
           equation.errorNote(),
+          equation.serves(),
           equation.source().citation());
     }
   }
@@ -97,7 +174,8 @@ class MethodsController {
       String like,
       List<Integer> rpe20,
       List<Integer> rpe10Ratio,
-      List<Integer> rpe10Linear) {
+      List<Integer> rpe10Linear,
+      String source) {
     static ScaleRow of(Level level) {
       return new ScaleRow(
           level.number(),
@@ -107,26 +185,32 @@ class MethodsController {
           level.like(),
           ZoneViews.span(level.rpe20()),
           ZoneViews.span(level.rpe10(RpeFamily.RATIO)),
-          ZoneViews.span(level.rpe10(RpeFamily.LINEAR)));
+          ZoneViews.span(level.rpe10(RpeFamily.LINEAR)),
+          Source.BORG.citation() + "; " + Source.TALK.citation());
     }
   }
 
-  record WindowRow(int seconds, int multiplyBy, int uncertaintyBpm, String use) {
+  record WindowRow(int seconds, int multiplyBy, int uncertaintyBpm, String use, String source) {
     static WindowRow of(CountWindow window) {
       return new WindowRow(
-          window.seconds(), window.multiplier(), window.multiplier(), window.use());
+          window.seconds(),
+          window.multiplier(),
+          window.multiplier(),
+          window.use(),
+          Source.ARITHMETIC.citation());
     }
   }
 
-  record ActivityRow(Activity activity, String definition) {
+  record ActivityRow(Activity activity, String definition, String source) {
     static ActivityRow of(Activity activity) {
-      return new ActivityRow(activity, activity.definition());
+      return new ActivityRow(activity, activity.definition(), Source.ACSM_SCREENING.citation());
     }
   }
 
-  record LimitRow(String id, int lowest, int highest, String unit) {
+  record LimitRow(String id, int lowest, int highest, String unit, String source) {
     static LimitRow of(Limit limit) {
-      return new LimitRow(Words.of(limit), limit.lowest(), limit.highest(), limit.unit());
+      return new LimitRow(
+          Words.of(limit), limit.lowest(), limit.highest(), limit.unit(), Source.KORVEL.citation());
     }
   }
 

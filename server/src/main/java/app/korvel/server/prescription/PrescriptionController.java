@@ -76,7 +76,7 @@ class PrescriptionController {
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   SavedView save(@PathVariable UUID id, @RequestBody PartsRequest request) {
-    Prescription made = workOut(records.client(id), request);
+    Prescription made = workOut(records.open(id), request);
     return SavedView.of(prescriptions.add(ids.next(), id, made, clock.now()));
   }
 

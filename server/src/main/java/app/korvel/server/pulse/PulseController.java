@@ -5,21 +5,28 @@ import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.UsualResting;
 import app.korvel.core.screening.Person;
 import app.korvel.server.client.ClientRecords;
+import app.korvel.server.measure.WorkingViews.WorkingView;
 import app.korvel.server.pulse.PulseViews.PulseAnswer;
 import app.korvel.server.pulse.PulseViews.PulseRequest;
+import app.korvel.server.pulse.PulseViews.PulseWorkingRequest;
 import app.korvel.server.pulse.PulseViews.ReadingRequest;
 import app.korvel.server.pulse.PulseViews.ReadingView;
 import app.korvel.server.pulse.PulseViews.RestingRecord;
-import app.korvel.server.pulse.PulseViews.WorkingView;
+import app.korvel.server.pulse.PulseViews.TakenBack;
+import app.korvel.server.pulse.PulseViews.WorkingRestingView;
 import app.korvel.server.studio.StudioClock;
+import app.korvel.server.web.NotFoundException;
 import app.korvel.store.Ids;
 import app.korvel.store.ReadingRepository;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
@@ -45,14 +52,24 @@ class PulseController {
     return new PulseAnswer(count.bpm(), count.uncertaintyBpm());
   }
 
+  @PostMapping("/api/calculator/pulse/working")
+  WorkingView working(@RequestBody PulseWorkingRequest request) {
+    return WorkingView.of(request.of().count().longHand(), request.figures());
+  }
+
   @GetMapping("/api/clients/{id}/readings")
   RestingRecord record(@PathVariable UUID id) {
     Person person = records.client(id).on(clock.today());
     List<RestingReading> found = readings.of(id);
+    Map<UUID, List<Integer>> before = readings.ratesBefore(id);
     UsualResting usual = UsualResting.at(person.age());
     return new RestingRecord(
-        found.stream().map(reading -> ReadingView.of(reading, person)).toList(),
-        records.resting(found).map(WorkingView::of).orElse(null),
+        found.stream()
+            .map(
+                reading ->
+                    ReadingView.of(reading, person, before.getOrDefault(reading.id(), List.of())))
+            .toList(),
+        records.resting(found).map(WorkingRestingView::of).orElse(null),
         usual.lowest(),
         usual.highest());
   }
@@ -67,9 +84,45 @@ class PulseController {
   @PostMapping("/api/clients/{id}/readings")
   @ResponseStatus(HttpStatus.CREATED)
   ReadingView keep(@PathVariable UUID id, @RequestBody ReadingRequest request) {
-    Person person = records.client(id).on(clock.today());
+    Person person = records.open(id).on(clock.today());
     RestingReading reading = request.reading(ids.next(), clock.now());
     readings.add(id, reading, clock.now());
     return ReadingView.of(reading, person);
+  }
+
+  /** Another reading stands in the place of this one, as taken at the same moment. */
+  @PutMapping("/api/clients/{id}/readings/{reading}")
+  ReadingView correct(
+      @PathVariable UUID id, @PathVariable UUID reading, @RequestBody ReadingRequest request) {
+    Person person = records.open(id).on(clock.today());
+    return readings
+        .correct(id, reading, request.reading(ids.next(), clock.now()), clock.now())
+        .map(standing -> ReadingView.of(standing, person))
+        .orElseThrow(() -> unknown(reading));
+  }
+
+  /** Takes a reading back; what is answered can be undone. */
+  @DeleteMapping("/api/clients/{id}/readings/{reading}")
+  TakenBack takeBack(@PathVariable UUID id, @PathVariable UUID reading) {
+    records.open(id);
+    UUID withdrawal = ids.next();
+    if (!readings.withdraw(id, reading, withdrawal, clock.now())) {
+      throw unknown(reading);
+    }
+    return new TakenBack(withdrawal);
+  }
+
+  /** Undoes a correction or a taking back. */
+  @PostMapping("/api/clients/{id}/readings/{reading}/undo")
+  ReadingView undo(@PathVariable UUID id, @PathVariable UUID reading) {
+    Person person = records.open(id).on(clock.today());
+    return readings
+        .undo(id, reading, ids.next(), clock.now())
+        .map(standing -> ReadingView.of(standing, person))
+        .orElseThrow(() -> unknown(reading));
+  }
+
+  private static NotFoundException unknown(UUID reading) {
+    return new NotFoundException("This client has no reading " + reading + ".");
   }
 }

@@ -13,6 +13,7 @@ import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.UsualResting;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Person;
+import app.korvel.server.measure.WorkingViews.LineView;
 import app.korvel.server.web.FindingView;
 import app.korvel.server.web.Within;
 import java.math.BigDecimal;
@@ -33,6 +34,11 @@ final class PulseViews {
   }
 
   record PulseAnswer(int bpm, int uncertaintyBpm) {}
+
+  record PulseWorkingRequest(PulseRequest of, @Nullable List<@Nullable BigDecimal> figures) {}
+
+  /** What was taken back; undoing that makes it stand again. */
+  record TakenBack(UUID id) {}
 
   /** A reading to keep: beats and window for a count, bpm for any other source. */
   record ReadingRequest(
@@ -83,9 +89,15 @@ final class PulseViews {
       List<Disturbance> disturbances,
       Grade grade,
       List<String> departures,
-      FindingView usual) {
+      FindingView usual,
+      List<Integer> ratesBefore) {
 
     static ReadingView of(RestingReading reading, Person person) {
+      return of(reading, person, List.of());
+    }
+
+    /** With what it said before it was corrected, latest first. */
+    static ReadingView of(RestingReading reading, Person person, List<Integer> ratesBefore) {
       return new ReadingView(
           reading.id(),
           reading.takenAt(),
@@ -99,30 +111,33 @@ final class PulseViews {
           reading.disturbances().stream().sorted().toList(),
           reading.grade(),
           reading.departures(),
-          FindingView.of(UsualResting.judge(reading.bpm(), person, reading.settled())));
+          FindingView.of(UsualResting.judge(reading.bpm(), person, reading.settled())),
+          ratesBefore);
     }
   }
 
-  record WorkingView(
+  record WorkingRestingView(
       int bpm,
       BigDecimal standardErrorBpm,
       List<UUID> basis,
       boolean due,
-      List<FindingView> findings) {
+      List<FindingView> findings,
+      List<LineView> longHand) {
 
-    static WorkingView of(WorkingResting working) {
-      return new WorkingView(
+    static WorkingRestingView of(WorkingResting working) {
+      return new WorkingRestingView(
           working.bpm(),
           Rounding.tenths(working.standardErrorBpm()),
           working.basis().stream().map(RestingReading::id).toList(),
           working.due(),
-          FindingView.of(working.findings()));
+          FindingView.of(working.findings()),
+          LineView.of(working.longHand()));
     }
   }
 
   record RestingRecord(
       List<ReadingView> readings,
-      @Nullable WorkingView working,
+      @Nullable WorkingRestingView working,
       int usualLowBpm,
       int usualHighBpm) {}
 }

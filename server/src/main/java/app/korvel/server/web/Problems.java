@@ -3,6 +3,7 @@ package app.korvel.server.web;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.server.web.ProblemType.FieldError;
+import app.korvel.store.SupersededException;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import org.slf4j.Logger;
@@ -51,6 +52,13 @@ public class Problems extends ResponseEntityExceptionHandler {
       problem.setProperty("errors", FieldError.of(refused.faults()));
     }
     return answer(problem);
+  }
+
+  @ExceptionHandler
+  ResponseEntity<Object> superseded(SupersededException superseded) {
+    return answer(
+        ProblemType.STALE.problem(
+            HttpStatus.CONFLICT, superseded.getMessage() + " Nothing was written; look again."));
   }
 
   @ExceptionHandler

@@ -15,7 +15,9 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 class WebSettings implements WebMvcConfigurer {
 
   /** The pages of the interface: each is served by its one document. */
-  private static final String[] PAGES = {"/", "/clients", "/clients/**", "/methods"};
+  private static final String[] PAGES = {
+    "/", "/clients", "/clients/**", "/desk", "/desk/**", "/methods"
+  };
 
   @Override
   public void addFormatters(FormatterRegistry registry) {

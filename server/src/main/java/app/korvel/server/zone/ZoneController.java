@@ -8,6 +8,7 @@ import app.korvel.core.measure.Rounding;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.screening.Permission;
 import app.korvel.core.zone.Basis;
+import app.korvel.core.zone.CountCard;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.RpeFamily;
 import app.korvel.core.zone.Scheme;
@@ -15,6 +16,7 @@ import app.korvel.core.zone.Target;
 import app.korvel.core.zone.Uncertainty;
 import app.korvel.core.zone.Zones;
 import app.korvel.server.client.ClientRecords;
+import app.korvel.server.measure.WorkingViews.WorkingView;
 import app.korvel.server.web.FindingView;
 import app.korvel.server.web.Within;
 import app.korvel.server.zone.ZoneViews.ZonesView;
@@ -42,31 +44,53 @@ class ZoneController {
 
   @PostMapping("/api/calculator/zones")
   ZonesView zones(@RequestBody ZonesRequest request) {
-    Uncertainty uncertainty =
-        Uncertainty.of(
-            request.maximumStandardErrorBpm == null
-                ? Uncertainty.USUAL.maximumBpm()
-                : request.maximumStandardErrorBpm,
-            request.restingStandardErrorBpm == null
-                ? Uncertainty.USUAL.restingBpm()
-                : request.restingStandardErrorBpm);
+    Uncertainty uncertainty = request.uncertainty();
     Scheme scheme = Scheme.of(request.scheme);
-    Reserve reserve = Reserve.of(request.restingBpm, request.maximumBpm);
     return ZonesView.of(
-        Zones.of(scheme, reserve, uncertainty, optional(request.capBpm)),
+        Zones.of(scheme, request.reserve(), uncertainty, optional(request.capBpm)),
         uncertainty,
         request.rpeFamily == null ? RpeFamily.RATIO : request.rpeFamily);
+  }
+
+  /** One band of it long hand. */
+  @PostMapping("/api/calculator/zones/working")
+  WorkingView zones(@RequestBody ZonesWorkingRequest request) {
+    return WorkingView.of(
+        Zones.longHand(
+            Scheme.of(request.of.scheme),
+            request.band,
+            request.of.reserve(),
+            request.of.uncertainty()),
+        request.figures);
+  }
+
+  @PostMapping("/api/calculator/target/working")
+  WorkingView target(@RequestBody TargetWorkingRequest request) {
+    TargetRequest of = request.of;
+    return WorkingView.of(
+        Target.longHand(of.reserve(), of.basis, of.low, of.high, optional(of.capBpm)),
+        request.figures);
+  }
+
+  /** A range of rates as beats to count. */
+  @PostMapping("/api/calculator/counts")
+  CountsAnswer counts(@RequestBody CountsRequest request) {
+    return new CountsAnswer(
+        ZoneViews.counts(CountCard.of(request.lowBpm, request.highBpm, request.capped)));
+  }
+
+  @PostMapping("/api/calculator/counts/working")
+  WorkingView counts(@RequestBody CountsWorkingRequest request) {
+    return WorkingView.of(
+        CountCard.longHand(request.of.lowBpm, request.of.highBpm, request.of.capped),
+        request.figures);
   }
 
   @PostMapping("/api/calculator/target")
   TargetAnswer target(@RequestBody TargetRequest request) {
     Target.UnderCap result =
         Target.of(
-            Reserve.of(request.restingBpm, request.maximumBpm),
-            request.basis,
-            request.low,
-            request.high,
-            optional(request.capBpm));
+            request.reserve(), request.basis, request.low, request.high, optional(request.capBpm));
     Target target = result.target().orElseThrow(() -> RefusedException.because(result.findings()));
     return new TargetAnswer(
         target.lowBpm(),
@@ -118,7 +142,26 @@ class ZoneController {
       @Nullable @Within(Limit.STANDARD_ERROR) BigDecimal restingStandardErrorBpm,
       @Nullable @Within(Limit.STANDARD_ERROR) BigDecimal maximumStandardErrorBpm,
       @Nullable @Within(Limit.CAP) Integer capBpm,
-      @Nullable RpeFamily rpeFamily) {}
+      @Nullable RpeFamily rpeFamily) {
+
+    Reserve reserve() {
+      return Reserve.of(restingBpm, maximumBpm);
+    }
+
+    Uncertainty uncertainty() {
+      return Uncertainty.of(
+          maximumStandardErrorBpm == null
+              ? Uncertainty.USUAL.maximumBpm()
+              : maximumStandardErrorBpm,
+          restingStandardErrorBpm == null
+              ? Uncertainty.USUAL.restingBpm()
+              : restingStandardErrorBpm);
+    }
+  }
+
+  /** The sum of one band; with figures, one for each step or null, a check of them. */
+  record ZonesWorkingRequest(
+      ZonesRequest of, String band, @Nullable List<@Nullable BigDecimal> figures) {}
 
   record TargetRequest(
       @Within(Limit.RESTING) Integer restingBpm,
@@ -126,7 +169,22 @@ class ZoneController {
       Basis basis,
       BigDecimal low,
       BigDecimal high,
-      @Nullable @Within(Limit.CAP) Integer capBpm) {}
+      @Nullable @Within(Limit.CAP) Integer capBpm) {
+
+    Reserve reserve() {
+      return Reserve.of(restingBpm, maximumBpm);
+    }
+  }
+
+  record TargetWorkingRequest(TargetRequest of, @Nullable List<@Nullable BigDecimal> figures) {}
+
+  /** A range of rates; {@code capped} where the upper end is a cap, so that its counts go down. */
+  record CountsRequest(
+      @Within(Limit.PULSE) Integer lowBpm, @Within(Limit.PULSE) Integer highBpm, Boolean capped) {}
+
+  record CountsWorkingRequest(CountsRequest of, @Nullable List<@Nullable BigDecimal> figures) {}
+
+  record CountsAnswer(Map<String, List<Integer>> counts) {}
 
   record TargetAnswer(
       int lowBpm,

@@ -1,0 +1,127 @@
+package app.korvel.core.measure;
+
+import java.util.Locale;
+
+/** The arithmetic in use, besides the equations for the maximum: one row a formula. */
+public enum Formula {
+  ROUNDING(
+      "Rounding",
+      "half up: 176.5 is 177",
+      "",
+      "Every rate a person sees is whole, and each later step starts from the number that was"
+          + " seen, so that anyone can check the work with a pencil.",
+      Source.KORVEL),
+  COUNT(
+      "Rate from a count",
+      "bpm = beats × 60 ÷ seconds",
+      "one beat either way: ± 60 ÷ seconds",
+      "Any pulse that is counted.",
+      Source.ARITHMETIC),
+  WORKING_RESTING(
+      "Working resting value",
+      "the median of the latest three readings of one posture and source, graded fair or better,"
+          + " within 56 days; with fewer the latest good one, else the latest",
+      "",
+      "What every rate starts from.",
+      Source.KORVEL),
+  RESTING_ERROR(
+      "How sure a resting value is",
+      "σ = √(d² + c²); d = 3 from day to day, 1.7 for a median of three; c = half the count's ±,"
+          + " strap 0.5, taps 1, wrist or overnight 2",
+      "",
+      "The softness of the lower end of the ruler.",
+      Source.KORVEL),
+  MODE_ERROR(
+      "How sure a borrowed maximum is",
+      "σ = √(σ_run² + 8²)",
+      "",
+      "Any mode that borrows the running value for want of its own.",
+      Source.PRACTICE),
+  RESERVE(
+      "Heart rate reserve",
+      "reserve = maximum − resting",
+      "",
+      "The span that can be worked in. Its share goes with the share of oxygen uptake (Swain &"
+          + " Leutholtz 1997), so that two people can be compared at the same effort.",
+      Source.KARVONEN),
+  RATE_OF_RESERVE(
+      "Rate at a share of reserve",
+      "bpm = resting + share × reserve",
+      "see “How sure an edge is”",
+      "Targets and bands by reserve, the default.",
+      Source.KARVONEN),
+  RATE_OF_MAXIMUM(
+      "Rate at a share of maximum",
+      "bpm = share × maximum",
+      "share × the maximum's ±",
+      "Targets and bands by maximum, where no resting pulse is at hand.",
+      Source.PRACTICE),
+  RATE_ABOVE_RESTING(
+      "Rate above rest",
+      "bpm = resting + beats",
+      "the resting value's ±",
+      "Early, deconditioned or home programmes.",
+      Source.PRACTICE),
+  EDGE_ERROR(
+      "How sure an edge is",
+      "σ = √((p × σ_max)² + ((1 − p) × σ_rest)²)",
+      "",
+      "An edge is drawn as soft as it is uncertain. At 40 % of reserve with ± 10 and ± 2: ± 4.2.",
+      Source.KORVEL),
+  COUNT_CARD(
+      "Rate as beats to count",
+      "beats = bpm × seconds ÷ 60; under a cap the upper count is rounded down",
+      "",
+      "Nobody multiplies while running. A count never allows what a cap forbids.",
+      Source.ARITHMETIC),
+  MODERATE_EQUIVALENT(
+      "Moderate-equivalent minutes",
+      "moderate + 2 × vigorous; light minutes are shown and worth 0",
+      "",
+      "A week against the guideline of 150 to 300.",
+      Source.WHO);
+
+  private final String displayName;
+  private final String formula;
+  private final String error;
+  private final String serves;
+  private final Source source;
+
+  Formula(String displayName, String formula, String error, String serves, Source source) {
+    this.displayName = displayName;
+    this.formula = formula;
+    this.error = error;
+    this.serves = serves;
+    this.source = source;
+  }
+
+  /** The stable id: lower case, words joined by hyphens. */
+  public String id() {
+    return name().toLowerCase(Locale.ROOT).replace('_', '-');
+  }
+
+  /** As it is shown. */
+  public String displayName() {
+    return displayName;
+  }
+
+  /** The formula in words and signs. */
+  public String formula() {
+    return formula;
+  }
+
+  /** What error it carries, or empty. */
+  public String error() {
+    return error;
+  }
+
+  /** When it serves. */
+  public String serves() {
+    return serves;
+  }
+
+  /** Where it comes from. */
+  public Source source() {
+    return source;
+  }
+}

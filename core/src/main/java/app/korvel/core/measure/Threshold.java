@@ -1,0 +1,104 @@
+package app.korvel.core.measure;
+
+import java.math.BigDecimal;
+import java.util.Locale;
+
+/** The figures at which a rule changes its mind: each once, here, with where it comes from. */
+public enum Threshold {
+  SMALLEST_RESERVE("40", "bpm", "A smaller reserve is not steered by.", Source.KORVEL),
+
+  RESTING_DUE("56", "days", "An older resting value is due again.", Source.KORVEL),
+  RESTING_MEDIAN("3", "readings", "Alike and recent, they make a median.", Source.KORVEL),
+  RESTING_QUIET("5", "minutes", "Quiet time before a resting count, at least.", Source.PRACTICE),
+  RESTING_COUNT("30", "seconds", "The shortest count that is graded good.", Source.PRACTICE),
+  RESTING_POOR_COUNT(
+      "10", "seconds", "A count this short is graded poor for a resting value.", Source.PRACTICE),
+  RESTING_RARE("40", "bpm", "Below it, even the trained are asked about it.", Source.PRACTICE),
+  DAY_TO_DAY("3", "bpm", "How far one resting reading strays from day to day.", Source.KORVEL),
+  DAY_TO_DAY_MEDIAN("1.7", "bpm", "How far a median of three strays.", Source.KORVEL),
+
+  FOX_HIGHER_UNDER(
+      "40", "years", "Below this age 220 − age is higher than 208 − 0.7 × age.", Source.FOX),
+  OTHER_MODE_ERROR(
+      "8", "bpm", "Joins the error of a running value that another mode borrows.", Source.PRACTICE),
+
+  CEILING(
+      "60",
+      "% of reserve",
+      "No target goes above it where vigorous work is not allowed.",
+      Source.ACSM_SCREENING),
+  HEART_HIGHEST_GOAL("70", "% of reserve", "The upper end of cleared heart work.", Source.PRACTICE),
+  HEART_HIGHEST_EFFORT(
+      "14", "of 20", "The hardest effort with a heart condition.", Source.PRACTICE),
+  HARD_WORK(
+      "80", "% of reserve", "Above it, 1 to 2 minutes at a time are the most.", Source.PRACTICE),
+
+  WARM_UP("5", "minutes", "Warm-up and cool-down, at least.", Source.PRACTICE),
+  LONGER_WARM_UP(
+      "10",
+      "minutes",
+      "At 65 and over or on rate-lowering medicine; also the cool-down with a heart condition.",
+      Source.PRACTICE),
+  HEART_WARM_UP("15", "minutes", "Warm-up with a heart condition.", Source.PRACTICE),
+  WARM_UP_FROM("20", "% of reserve", "Where a warm-up begins.", Source.PRACTICE),
+  WARM_UP_TO(
+      "40", "% of reserve", "Where a warm-up ends, and a cool-down is done.", Source.PRACTICE),
+
+  WEEK_MARK("150", "minutes a week", "Moderate-equivalent minutes for adults.", Source.WHO),
+  WEEK_UPPER("300", "minutes a week", "The upper end of the guideline.", Source.WHO),
+  WEEK_UNDER_18("420", "minutes a week", "Under 18: an hour a day of mixed activity.", Source.WHO),
+  VIGOROUS_WORTH("2", "minutes", "What one vigorous minute is worth in moderate ones.", Source.WHO),
+
+  UNDER_18("18", "years", "Below it a guardian agrees, and no maximum is tested.", Source.PRACTICE),
+  OVER_65(
+      "65",
+      "years",
+      "From here on a longer warm-up, effort beside every number, balance work.",
+      Source.PRACTICE);
+
+  private final BigDecimal value;
+  private final String unit;
+  private final String meaning;
+  private final Source source;
+
+  Threshold(String value, String unit, String meaning, Source source) {
+    this.value = new BigDecimal(value);
+    this.unit = unit;
+    this.meaning = meaning;
+    this.source = source;
+  }
+
+  /** The stable id: lower case, words joined by hyphens. */
+  public String id() {
+    return name().toLowerCase(Locale.ROOT).replace('_', '-');
+  }
+
+  /** The figure, in {@link #unit()}. */
+  public BigDecimal value() {
+    return value;
+  }
+
+  /**
+   * The figure as a whole number.
+   *
+   * @throws ArithmeticException when it is none
+   */
+  public int whole() {
+    return value.intValueExact();
+  }
+
+  /** The unit as a person reads it. */
+  public String unit() {
+    return unit;
+  }
+
+  /** What changes there. */
+  public String meaning() {
+    return meaning;
+  }
+
+  /** Where it comes from. */
+  public Source source() {
+    return source;
+  }
+}

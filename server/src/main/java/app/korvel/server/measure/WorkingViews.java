@@ -1,0 +1,72 @@
+package app.korvel.server.measure;
+
+import app.korvel.core.measure.LongHand;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** Sums worked out long hand, and what a check of somebody's figures found. */
+public final class WorkingViews {
+  private WorkingViews() {}
+
+  /**
+   * One step of a sum.
+   *
+   * @param method id of its entry among the methods
+   */
+  public record LineView(
+      String method,
+      String label,
+      String sum,
+      BigDecimal exact,
+      BigDecimal answer,
+      String unit,
+      boolean rounded) {
+
+    /** Every step. */
+    public static List<LineView> of(LongHand sum) {
+      return sum.lines().stream().map(LineView::of).toList();
+    }
+
+    static LineView of(LongHand.Line line) {
+      return new LineView(
+          line.method(),
+          line.label(),
+          line.sum(),
+          line.exact(),
+          line.answer(),
+          line.unit(),
+          line.exact().compareTo(line.answer()) != 0);
+    }
+  }
+
+  public record OffView(int line, BigDecimal figure, String hint) {
+    static OffView of(LongHand.Off off) {
+      return new OffView(off.line(), off.figure(), off.hint());
+    }
+  }
+
+  public record CheckView(List<Integer> right, @Nullable OffView firstOff, boolean complete) {
+    static CheckView of(LongHand.Check check) {
+      return new CheckView(
+          check.right(), check.firstOff().map(OffView::of).orElse(null), check.complete());
+    }
+  }
+
+  public record WorkingView(List<LineView> lines, @Nullable CheckView check) {
+
+    /**
+     * The sum, and a check of figures where some are given.
+     *
+     * @param figures one for each step, null where none is written; null for no check
+     */
+    public static WorkingView of(LongHand sum, @Nullable List<@Nullable BigDecimal> figures) {
+      return new WorkingView(
+          LineView.of(sum),
+          figures == null
+              ? null
+              : CheckView.of(sum.check(figures.stream().map(Optional::ofNullable).toList())));
+    }
+  }
+}
