@@ -2,30 +2,36 @@
 import { onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import KeysHelp from './shared/KeysHelp.vue'
+import UndoBar from './shared/UndoBar.vue'
+import { goAlong, meantForField, singleKeys } from './shared/keys'
+import { PLACES } from './shared/places'
 import { theStudio } from './shared/studio'
+import { undoLast } from './shared/undo'
 
-const PLACES = [
-  { id: 'clients', name: 'Clients', to: '/clients' },
-  { id: 'methods', name: 'Methods', to: '/methods' },
-]
 const route = useRoute()
 const router = useRouter()
 const help = ref(false)
 
-function typing(target: EventTarget | null) {
-  return target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)
+async function find() {
+  await router.push('/clients')
+  document.querySelector<HTMLInputElement>('[data-find]')?.focus()
 }
 
-async function onKey(event: KeyboardEvent) {
-  if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return
-  if (event.key === '/') {
-    event.preventDefault()
-    await router.push('/clients')
-    document.querySelector<HTMLInputElement>('[data-find]')?.focus()
-  } else if (event.key === '?') {
-    event.preventDefault()
-    help.value = true
-  }
+const KEYS: Record<string, () => unknown> = {
+  '/': find,
+  '?': () => (help.value = true),
+  u: undoLast,
+  '[': () => goAlong(-1),
+  ']': () => goAlong(1),
+  ...Object.fromEntries(PLACES.map(({ to }, at) => [String(at + 1), () => router.push(to)])),
+}
+function onKey(event: KeyboardEvent) {
+  if (event.ctrlKey || event.metaKey || event.altKey || meantForField(event.target)) return
+  if (help.value || (!singleKeys.value && event.key !== '?')) return
+  const act = KEYS[event.key]
+  if (!act) return
+  event.preventDefault()
+  void act()
 }
 onMounted(() => window.addEventListener('keydown', onKey))
 onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
@@ -33,7 +39,8 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 
 <template>
   <a class="skip no-print" href="#content">To the content</a>
-  <div class="frame">
+  <RouterView v-if="route.meta.bare" />
+  <div v-else class="frame">
     <header class="rail no-print">
       <RouterLink to="/clients" class="brand" aria-label="Korvel, all clients">
         <svg viewBox="0 0 34 22" width="34" height="22" aria-hidden="true">
@@ -43,12 +50,12 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       </RouterLink>
       <nav aria-label="Places">
         <RouterLink
-          v-for="place in PLACES"
+          v-for="(place, at) in PLACES"
           :key="place.id"
           :to="place.to"
           :class="{ here: route.meta.place === place.id }"
           :aria-current="route.meta.place === place.id ? 'page' : undefined"
-          >{{ place.name }}</RouterLink
+          >{{ place.name }}<kbd aria-hidden="true">{{ at + 1 }}</kbd></RouterLink
         >
       </nav>
       <div class="foot">
@@ -60,6 +67,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       <RouterView />
     </main>
   </div>
+  <UndoBar />
   <KeysHelp v-model="help" />
 </template>
 
@@ -125,6 +133,20 @@ nav a {
   padding: 10px 12px;
   border-radius: 6px;
   min-height: var(--touch);
+}
+
+nav a {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+
+nav kbd {
+  border: 0;
+  background: none;
+  padding: 0;
+  font-size: 0.8rem;
+  color: inherit;
 }
 
 nav a:hover {
@@ -207,7 +229,8 @@ main {
     margin-left: auto;
   }
 
-  .foot {
+  .foot,
+  nav kbd {
     display: none;
   }
 

@@ -5,8 +5,8 @@ import ClientPage from './clients/ClientPage.vue'
 /** The pages. What a page is for stands in its title; `keys` names its list of keys. */
 export const router = createRouter({
   history: createWebHistory(),
-  scrollBehavior: (to, _from, saved) =>
-    saved ?? (to.hash ? { el: to.hash, top: 90 } : to.meta.step ? false : { top: 0 }),
+  scrollBehavior: (to, from, saved) =>
+    saved ?? (to.hash || to.meta.step || to.path === from.path ? false : { top: 0 }),
   routes: [
     { path: '/', redirect: '/clients' },
     {
@@ -17,7 +17,7 @@ export const router = createRouter({
     {
       path: '/clients/new',
       component: () => import('./clients/NewClientPage.vue'),
-      meta: { title: 'New client', place: 'clients' },
+      meta: { title: 'New client', place: 'clients', keys: 'screening' },
     },
     {
       path: '/clients/:id',
@@ -29,7 +29,7 @@ export const router = createRouter({
         {
           path: 'screening',
           component: () => import('./screening/ScreeningStep.vue'),
-          meta: { title: 'Screening', step: 'screening' },
+          meta: { title: 'Screening', step: 'screening', keys: 'screening' },
         },
         {
           path: 'pulse',
@@ -39,7 +39,7 @@ export const router = createRouter({
         {
           path: 'maximum',
           component: () => import('./maximum/MaximumStep.vue'),
-          meta: { title: 'Maximum', step: 'maximum' },
+          meta: { title: 'Maximum', step: 'maximum', keys: 'maximum' },
         },
         {
           path: 'bands',
@@ -59,10 +59,22 @@ export const router = createRouter({
       props: true,
       meta: { title: 'Card', place: 'clients' },
     },
+    { path: '/desk', redirect: '/desk/pulse' },
+    {
+      path: '/desk/bands/wall',
+      component: () => import('./desk/BandsWall.vue'),
+      meta: { title: 'Bands on the wall', keys: 'wall', bare: true },
+    },
+    {
+      path: '/desk/:tool',
+      component: () => import('./desk/DeskPage.vue'),
+      props: true,
+      meta: { title: 'Desk', place: 'desk', keys: 'desk' },
+    },
     {
       path: '/methods',
       component: () => import('./methods/MethodsPage.vue'),
-      meta: { title: 'Methods', place: 'methods' },
+      meta: { title: 'Methods', place: 'methods', keys: 'methods' },
     },
     {
       path: '/:rest(.*)*',

@@ -55,6 +55,7 @@ async function send<T>(method: string, path: string, body?: unknown): Promise<T>
 export const get = <T>(path: string) => send<T>('GET', path)
 export const post = <T>(path: string, body: unknown) => send<T>('POST', path, body)
 export const put = <T>(path: string, body: unknown) => send<T>('PUT', path, body)
+export const del = <T>(path: string) => send<T>('DELETE', path)
 
 /** Whatever was thrown, as a problem. */
 export function asProblem(thrown: unknown): Problem {

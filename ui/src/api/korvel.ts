@@ -1,4 +1,4 @@
-import { get, post, put } from './http'
+import { del, get, post, put } from './http'
 import type { components } from './schema'
 
 type Schemas = components['schemas']
@@ -24,6 +24,13 @@ export type SavedPrescription = Schemas['SavedView']
 export type Card = Schemas['CardView']
 export type Methods = Schemas['MethodsView']
 export type Mode = Maximum['mode']
+export type Working = Schemas['WorkingView']
+export type MaximumChoices = Schemas['ChoiceList']
+export type PulseSum = Schemas['PulseRequest']
+export type MaximumSum = Schemas['MaximumRequest']
+export type TargetSum = Schemas['TargetRequest']
+export type ZonesSum = Schemas['ZonesRequest']
+export type CountsSum = Schemas['CountsRequest']
 
 /** A form holds what was typed, number or not; the server says what is wrong with it. */
 export type Typed<T> = { [K in keyof T]: T[K] | string | null }
@@ -33,21 +40,33 @@ const client = (id: string) => `/clients/${encodeURIComponent(id)}`
 export const studio = () => get<Studio>('/studio')
 export const methods = () => get<Methods>('/methods')
 
-export const clients = (q: string) =>
-  get<Schemas['ClientList']>(`/clients?q=${encodeURIComponent(q)}`)
+export const clients = (q: string, archived = false) =>
+  get<Schemas['ClientList']>(`/clients?q=${encodeURIComponent(q)}&archived=${archived}`)
 export const overview = (id: string) => get<ClientOverview>(client(id))
 export const addClient = (details: Typed<ClientDetails>) => post<ClientView>('/clients', details)
 export const changeClient = (id: string, version: number, details: Typed<ClientDetails>) =>
   put<ClientView>(client(id), { version, details })
+export const archiveClient = (id: string, version: number, archived: boolean) =>
+  put<ClientView>(`${client(id)}/archived`, { version, archived })
 
 export const readings = (id: string) => get<RestingRecord>(`${client(id)}/readings`)
 export const judgeReading = (id: string, reading: Typed<ReadingRequest>) =>
   post<Reading>(`${client(id)}/readings/judge`, reading)
 export const keepReading = (id: string, reading: Typed<ReadingRequest>) =>
   post<Reading>(`${client(id)}/readings`, reading)
+export const correctReading = (id: string, reading: string, by: Typed<ReadingRequest>) =>
+  put<Reading>(`${client(id)}/readings/${reading}`, by)
+export const takeBackReading = (id: string, reading: string) =>
+  del<Schemas['TakenBack']>(`${client(id)}/readings/${reading}`)
+export const undoReading = (id: string, reading: string) =>
+  post<Reading>(`${client(id)}/readings/${reading}/undo`, {})
 
 export const maximum = (id: string, mode: Mode) =>
   get<Maximum>(`${client(id)}/maximum?mode=${mode}`)
+export const maximumChoices = (id: string) => get<MaximumChoices>(`${client(id)}/maximum/choices`)
+export const chooseMaximum = (id: string, method: string, reason: string) =>
+  put<Maximum>(`${client(id)}/maximum/choice`, { method, reason })
+export const defaultMaximum = (id: string) => del<Maximum>(`${client(id)}/maximum/choice`)
 export const bands = (id: string, scheme: string, mode: Mode) =>
   get<ClientBands>(`${client(id)}/bands?scheme=${scheme}&mode=${mode}`)
 
@@ -64,3 +83,25 @@ export const prescriptions = (id: string) =>
   get<Schemas['SavedList']>(`${client(id)}/prescriptions`)
 export const card = (id: string, version: string) =>
   get<Card>(`${client(id)}/prescriptions/${encodeURIComponent(version)}/card`)
+
+/** The calculators: nothing is stored. */
+type Figures = (number | string | null)[] | null
+const calculate = <T>(tool: string, sum: unknown) => post<T>(`/calculator/${tool}`, sum)
+const workOut = (tool: string, body: object) => post<Working>(`/calculator/${tool}/working`, body)
+
+export const pulseOf = (sum: Typed<PulseSum>) => calculate<Schemas['PulseAnswer']>('pulse', sum)
+export const maximumOf = (sum: Typed<MaximumSum>) => calculate<Maximum>('maximum', sum)
+export const targetOf = (sum: Typed<TargetSum>) => calculate<Schemas['TargetAnswer']>('target', sum)
+export const zonesOf = (sum: Typed<ZonesSum>) => calculate<Zones>('zones', sum)
+export const countsOf = (sum: Typed<CountsSum>) => calculate<Schemas['CountsAnswer']>('counts', sum)
+
+export const pulseWorking = (of: Typed<PulseSum>, figures: Figures) =>
+  workOut('pulse', { of, figures })
+export const maximumWorking = (of: Typed<MaximumSum>, method: string, figures: Figures) =>
+  workOut('maximum', { of, method, figures })
+export const targetWorking = (of: Typed<TargetSum>, figures: Figures) =>
+  workOut('target', { of, figures })
+export const zonesWorking = (of: Typed<ZonesSum>, band: string, figures: Figures) =>
+  workOut('zones', { of, band, figures })
+export const countsWorking = (of: Typed<CountsSum>, figures: Figures) =>
+  workOut('counts', { of, figures })

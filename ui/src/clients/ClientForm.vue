@@ -2,31 +2,26 @@
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import { computed, onMounted, reactive, ref, watch } from 'vue'
-import { asProblem, type Problem } from '../api/http'
-import { methods, type ClientDetails, type ClientView, type Typed } from '../api/korvel'
+import { asProblem } from '../api/http'
+import type { ClientDetails, ClientView, Typed } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
 import TextField from '../shared/TextField.vue'
 import { useFieldMessages } from '../shared/fields'
+import { loadMethods, theMethods } from '../shared/methods'
 import { ACTIVITIES, options, SEXES } from '../shared/words'
+import { editable, type EditableDetails } from './details'
+import VersionConflict from './VersionConflict.vue'
 
 /** Who a client is and what is known of their health: for adding and for changing. */
 const props = defineProps<{
   client?: ClientView
-  save: (details: Typed<ClientDetails>) => Promise<void>
+  /** Saves over the version that was read; for a new client that is 0. */
+  save: (details: Typed<ClientDetails>, version: number) => Promise<void>
   label: string
 }>()
+const emit = defineEmits<{ reread: [] }>()
 
-const details = reactive({
-  name: props.client?.name ?? '',
-  note: props.client?.note ?? '',
-  birthDate: props.client?.birthDate ?? '',
-  sex: props.client?.sex ?? 'not-given',
-  activity: props.client?.activity ?? (null as ClientView['activity'] | null),
-  heartCondition: props.client?.heartCondition ?? false,
-  heartFailure: props.client?.heartFailure ?? false,
-  betaBlocker: props.client?.betaBlocker ?? false,
-  guardianConsent: props.client?.guardianConsent ?? false,
-})
+const details = reactive(editable(props.client))
 
 const TICKS = [
   { key: 'heartCondition', name: 'A heart condition, or a cardiac event in the past' },
@@ -35,18 +30,13 @@ const TICKS = [
   { key: 'guardianConsent', name: 'Under 18: a parent or guardian has agreed' },
 ] as const
 
-const definitions = ref<Record<string, string>>({})
-onMounted(async () => {
-  const known = await methods().catch(() => null)
-  definitions.value = Object.fromEntries(
-    (known?.activities ?? []).map((row) => [row.activity, row.definition]),
-  )
+onMounted(loadMethods)
+const activityHint = computed(() => {
+  const known = theMethods.value?.activities.find((row) => row.activity === details.activity)
+  return known
+    ? `${ACTIVITIES[known.activity]}: ${known.definition}.`
+    : 'What they do now, by definition: pick one to read it.'
 })
-const activityHint = computed(() =>
-  details.activity
-    ? `${ACTIVITIES[details.activity]}: ${definitions.value[details.activity] ?? ''}.`
-    : 'What they do now, by definition: pick one to read it.',
-)
 
 const { messages, general, clear, show } = useFieldMessages()
 // A field that is being mended loses its message.
@@ -59,18 +49,18 @@ watch(
   },
 )
 const saving = ref(false)
-const stale = ref<Problem | null>(null)
+const theirs = ref<ClientView | null>(null)
 
-async function submit() {
+async function submit(version = props.client?.version ?? 0) {
   if (saving.value) return
   saving.value = true
   clear()
-  stale.value = null
   try {
-    await props.save({ ...details, birthDate: details.birthDate || null })
+    await props.save({ ...details, birthDate: details.birthDate || null }, version)
+    theirs.value = null
   } catch (thrown) {
     const problem = asProblem(thrown)
-    if (problem.status === 409) stale.value = problem
+    theirs.value = problem.current
     show(problem)
     requestAnimationFrame(() =>
       document.querySelector<HTMLElement>('form [aria-invalid="true"]')?.focus(),
@@ -79,10 +69,15 @@ async function submit() {
     saving.value = false
   }
 }
+
+function resolve(picked: EditableDetails, version: number) {
+  Object.assign(details, picked)
+  void submit(version)
+}
 </script>
 
 <template>
-  <form class="form" novalidate @submit.prevent="submit">
+  <form class="form" novalidate @submit.prevent="submit()">
     <div class="two">
       <TextField v-model="details.name" label="Name" name="name" :message="messages.name" />
       <TextField
@@ -127,17 +122,16 @@ async function submit() {
       </div>
     </fieldset>
 
-    <div v-if="stale?.current" class="stale" role="alert">
-      <p>
-        <b>Somebody else changed this meanwhile.</b> Theirs: {{ stale.current.name }}, born
-        {{ stale.current.birthDate }}, activity {{ stale.current.activity }}, “{{
-          stale.current.note
-        }}”. What you entered still stands above. Reload the page to keep theirs.
-      </p>
-    </div>
+    <VersionConflict
+      v-if="theirs"
+      :mine="details"
+      :theirs="theirs"
+      @resolved="resolve"
+      @theirs="emit('reread')"
+    />
     <p v-else-if="general" class="general" role="alert">{{ general }}</p>
 
-    <div class="ways">
+    <div v-if="!theirs" class="ways">
       <Button type="submit" :label="label" :loading="saving" />
       <slot />
     </div>
@@ -183,16 +177,9 @@ legend {
   padding: 10px 0;
 }
 
-.general,
-.stale {
+.general {
   color: var(--wine);
   font-weight: 600;
-}
-
-.stale {
-  border-left: 4px solid var(--wine);
-  padding-left: 12px;
-  font-weight: 400;
 }
 
 .ways {

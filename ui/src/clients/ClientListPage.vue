@@ -4,6 +4,7 @@ import InputText from 'primevue/inputtext'
 import { onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { clients, type ClientRow } from '../api/korvel'
+import { undoOffer } from '../shared/undo'
 import ProblemNote from '../shared/ProblemNote.vue'
 import { useLoad } from '../shared/load'
 import { STEPS } from '../shared/words'
@@ -14,13 +15,19 @@ import SpanBar from './SpanBar.vue'
 const route = useRoute()
 const router = useRouter()
 const q = ref(String(route.query.q ?? ''))
+const archived = ref(route.query.archived === 'yes')
 const { data, problem, loading, load } = useLoad(clients)
+const look = () => load(q.value, archived.value)
 
-onMounted(() => load(q.value))
-watch(q, () => {
-  void router.replace({ query: q.value ? { q: q.value } : {} })
-  void load(q.value)
+onMounted(look)
+watch([q, archived], () => {
+  void router.replace({
+    query: { ...(q.value && { q: q.value }), ...(archived.value && { archived: 'yes' }) },
+  })
+  void look()
 })
+// Whoever was just put away or brought back is seen to go or come.
+watch(undoOffer, look)
 
 const rows = ref<HTMLElement | null>(null)
 function links() {
@@ -54,7 +61,7 @@ function next(client: ClientRow) {
 <template>
   <div class="stack">
     <header>
-      <h1>Clients</h1>
+      <h1>{{ archived ? 'Archived clients' : 'Clients' }}</h1>
       <InputText
         v-model="q"
         data-find
@@ -67,20 +74,28 @@ function next(client: ClientRow) {
       <Button label="Add client" @click="router.push('/clients/new')" />
     </header>
 
-    <ProblemNote v-if="problem" :problem="problem" @retry="load(q)" />
+    <ProblemNote v-if="problem" :problem="problem" @retry="look" />
 
-    <section v-else-if="data && data.total === 0" class="sheet first-day">
+    <section v-else-if="data && data.total === 0 && !archived" class="sheet first-day">
       <h2>The first day</h2>
       <p>
         Nobody is here yet. Add your first client, count a resting pulse, and Korvel works out the
         maximum, the bands and where to start.
       </p>
-      <Button label="Add the first client" @click="router.push('/clients/new')" />
+      <div class="ways">
+        <Button label="Add the first client" @click="router.push('/clients/new')" />
+        <RouterLink to="/desk/target">Try the sums on the desk</RouterLink>
+      </div>
     </section>
 
-    <p v-else-if="data && data.clients.length === 0" class="sheet" role="status">
+    <p v-else-if="data && data.clients.length === 0 && q" class="sheet" role="status">
       Nobody's name holds “{{ q }}”.
-      <button type="button" class="link" @click="q = ''">Show all {{ data.total }}</button>
+      <button type="button" class="link" @click="q = ''">
+        Show all {{ archived ? data.archivedTotal : data.total }}
+      </button>
+    </p>
+    <p v-else-if="data && data.clients.length === 0" class="sheet" role="status">
+      Nobody is archived.
     </p>
 
     <div v-else-if="data" ref="rows" class="sheet rows" @keydown="inRows">
@@ -119,6 +134,11 @@ function next(client: ClientRow) {
       </ul>
     </div>
     <p v-else class="quiet" role="status">Fetching the clients…</p>
+    <p v-if="archived || data?.archivedTotal" class="away">
+      <button type="button" class="link" @click="archived = !archived">
+        {{ archived ? 'Back to the clients' : `Archived: ${data?.archivedTotal}` }}
+      </button>
+    </p>
   </div>
 </template>
 
@@ -224,6 +244,13 @@ header input {
   max-width: 560px;
   justify-items: start;
   padding: 28px;
+}
+
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 20px;
+  align-items: center;
 }
 
 @media (max-width: 860px) {

@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { computed, nextTick, provide, watch } from 'vue'
+import Button from 'primevue/button'
+import { computed, nextTick, provide, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { overview } from '../api/korvel'
+import { asProblem } from '../api/http'
+import { archiveClient, overview } from '../api/korvel'
 import ProblemNote from '../shared/ProblemNote.vue'
 import { useLoad } from '../shared/load'
 import { STEPS } from '../shared/words'
@@ -25,6 +27,18 @@ watch([data, () => route.path], async () => {
   document.querySelector('.path .here')?.scrollIntoView({ inline: 'center', block: 'nearest' })
 })
 
+const fault = ref('')
+async function bringBack() {
+  fault.value = ''
+  const { id, version } = data.value!.client
+  try {
+    await archiveClient(id, version, false)
+  } catch (thrown) {
+    fault.value = asProblem(thrown).message
+  }
+  await load(id)
+}
+
 const MARKS = { done: '✓', due: '○', blocked: '■' }
 const MEANS = { done: 'done', due: 'due', blocked: 'blocked' }
 </script>
@@ -47,7 +61,13 @@ const MEANS = { done: 'done', due: 'due', blocked: 'blocked' }
       </ul>
     </header>
 
-    <nav class="path" aria-label="The path of the job">
+    <section v-if="data.client.archived" class="sheet archived" aria-label="Archived">
+      <p><b>Archived.</b> The records are kept and can be read; nothing is added to them.</p>
+      <Button label="Bring them back" @click="bringBack" />
+      <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
+    </section>
+
+    <nav class="path" aria-label="The path of the job" data-steps>
       <RouterLink
         v-for="step in data.steps"
         :key="step.step"
@@ -99,6 +119,20 @@ header {
   padding: 4px 10px;
   font-weight: 650;
   font-size: 0.9rem;
+}
+
+.archived {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 20px;
+  align-items: center;
+  justify-content: space-between;
+  border-left: 4px solid var(--ochre);
+}
+
+.fault {
+  color: var(--wine);
+  font-weight: 600;
 }
 
 .path {

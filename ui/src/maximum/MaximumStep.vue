@@ -1,46 +1,167 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import Select from 'primevue/select'
-import { computed, ref, watch } from 'vue'
-import { maximum, type Estimate, type Mode } from '../api/korvel'
+import { computed, nextTick, ref, watch } from 'vue'
+import { asProblem } from '../api/http'
+import {
+  chooseMaximum,
+  defaultMaximum,
+  maximum,
+  maximumChoices,
+  zonesOf,
+  type Estimate,
+  type Mode,
+  type Zones,
+} from '../api/korvel'
 import { useClient } from '../clients/useClient'
 import Findings from '../shared/Findings.vue'
+import MethodLink from '../shared/MethodLink.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
+import Ruler from '../shared/Ruler.vue'
+import TextField from '../shared/TextField.vue'
+import { useFieldMessages } from '../shared/fields'
 import { useLoad } from '../shared/load'
-import { tens } from '../shared/rulerDrawing'
-import { MODES, options } from '../shared/words'
+import { theStudio } from '../shared/studio'
+import { offerUndo } from '../shared/undo'
+import { day, MODES, options, span } from '../shared/words'
+import EstimateTable from './EstimateTable.vue'
 
-/** The maximum by every equation, side by side on one axis, the default first and with its reason. */
-const { id, overview } = useClient()
+/**
+ * The maximum by every equation, side by side on one axis, the one in use first and with its
+ * reason; another one can be picked, with a reason that is kept, and what it moves is shown first.
+ */
+const { id, overview, refresh } = useClient()
 const mode = ref<Mode>('run')
 const { data, problem, load } = useLoad(maximum)
-watch([id, mode, () => overview.value?.client.version], () => load(id.value, mode.value), {
-  immediate: true,
-})
+const history = useLoad(maximumChoices)
+const reload = () => Promise.all([load(id.value, mode.value), history.load(id.value)])
+watch([id, mode, () => overview.value?.client.version], reload, { immediate: true })
 
-const rows = computed(() => {
-  const all = data.value?.estimates ?? []
-  const rank = (row: Estimate) => (row.method === data.value?.recommended ? 0 : row.applies ? 1 : 2)
-  return [...all].sort((a, b) => rank(a) - rank(b))
-})
-const axis = computed(() => {
-  const known = rows.value.filter((row) => row.bpm !== null)
-  const from = Math.min(...known.map((row) => row.bpm! - row.standardErrorBpm)) - 4
-  const to = Math.max(...known.map((row) => row.bpm! + row.standardErrorBpm)) + 4
-  return { from, to, marks: tens(from, to).filter((bpm) => bpm % 20 === 0) }
-})
-const percent = (bpm: number) => ((bpm - axis.value.from) / (axis.value.to - axis.value.from)) * 100
-const chosen = computed(() => rows.value.find((row) => row.method === data.value?.recommended))
+const inUse = computed(() => data.value?.estimates.find((row) => row.method === data.value?.inUse))
+const nameOf = (method: string | null) =>
+  data.value?.estimates.find((row) => row.method === method)?.name ?? 'no equation'
+
+// Picking another equation
+const picked = ref<Estimate | null>(null)
+const reason = ref('')
+const { messages, general, clear, show } = useFieldMessages()
+const before = ref<Zones | null>(null)
+const after = ref<Zones | null>(null)
+const cursor = ref<number>()
+const panel = ref<HTMLElement | null>(null)
+const field = ref<InstanceType<typeof TextField> | null>(null)
+
+/** The bands that an equation would give this client; none where there is no pulse to start from. */
+async function bandsBy(row: Estimate | undefined): Promise<Zones | null> {
+  const restingBpm = overview.value?.restingBpm ?? null
+  if (!row || row.bpm === null || restingBpm === null) return null
+  return zonesOf({
+    restingBpm,
+    maximumBpm: row.bpm,
+    scheme: 'voice-ladder',
+    maximumStandardErrorBpm: row.standardErrorBpm,
+    restingStandardErrorBpm: null,
+    capBpm: null,
+    rpeFamily: null,
+  }).catch(() => null)
+}
+
+async function pick(row: Estimate) {
+  picked.value = row
+  reason.value = ''
+  clear()
+  ;[before.value, after.value] = await Promise.all([bandsBy(inUse.value), bandsBy(row)])
+  await nextTick()
+  panel.value?.scrollIntoView({ block: 'nearest' })
+  field.value?.focus()
+}
+
+const moves = computed(() =>
+  (after.value?.bands ?? []).map((band, at) => {
+    const was = before.value?.bands[at]
+    return {
+      name: band.name,
+      from: was ? span([was.lowBpm, was.highBpm]) : '',
+      to: span([band.lowBpm, band.highBpm]),
+    }
+  }),
+)
+
+const saving = ref(false)
+async function use() {
+  if (saving.value || !picked.value) return
+  saving.value = true
+  const earlier = history.data.value?.choices[0] ?? null
+  try {
+    await chooseMaximum(id.value, picked.value.method, reason.value)
+    const name = picked.value.name
+    picked.value = null
+    clear()
+    await Promise.all([reload(), refresh()])
+    offerUndo(`${name} is in use.`, () => restore(earlier))
+  } catch (thrown) {
+    show(asProblem(thrown))
+    field.value?.focus()
+  } finally {
+    saving.value = false
+  }
+}
+
+type Kept = { method: string | null; reason: string | null }
+async function restore(earlier: Kept | null) {
+  if (earlier?.method && earlier.reason) {
+    await chooseMaximum(id.value, earlier.method, earlier.reason)
+  } else {
+    await defaultMaximum(id.value)
+  }
+  await Promise.all([reload(), refresh()])
+}
+
+const undone = ref('')
+async function backToDefault() {
+  undone.value = ''
+  const earlier = history.data.value?.choices[0] ?? null
+  try {
+    await defaultMaximum(id.value)
+    await Promise.all([reload(), refresh()])
+    offerUndo('The default is in use again.', () => restore(earlier))
+  } catch (thrown) {
+    undone.value = asProblem(thrown).message
+  }
+}
+
+/** The same figures on the desk, where every number is worked out long hand. */
+function onDesk(method: string) {
+  const client = overview.value!.client
+  return {
+    path: '/desk/maximum',
+    query: {
+      age: client.age,
+      sex: client.sex,
+      rest: overview.value!.restingBpm ?? '',
+      activity: client.activity,
+      mode: mode.value,
+      beta: client.betaBlocker ? 'yes' : '',
+      heart: client.heartCondition ? 'yes' : '',
+      failure: client.heartFailure ? 'yes' : '',
+      method,
+    },
+  }
+}
+const open = computed(() => overview.value?.client.archived === false)
 </script>
 
 <template>
-  <ProblemNote v-if="problem" :problem="problem" @retry="load(id, mode)" />
+  <ProblemNote v-if="problem" :problem="problem" @retry="reload" />
   <div v-else-if="data" class="stack">
     <section class="sheet summary">
       <div>
         <h2>Maximum, {{ MODES[data.mode].toLowerCase() }}</h2>
-        <p v-if="chosen" class="big">
-          <span class="quiet">about</span> <b class="num">{{ chosen.bpm }}</b> bpm
-          <span class="num quiet">± {{ chosen.standardErrorBpm }}</span>
+        <p v-if="inUse" class="big">
+          <span class="quiet">about</span> <b class="num">{{ inUse.bpm }}</b> bpm
+          <MethodLink :to="inUse.method" class="num quiet"
+            >± {{ inUse.standardErrorBpm }}</MethodLink
+          >
         </p>
         <p v-else class="big none">none by rule</p>
         <p v-if="data.spread" class="quiet small">
@@ -58,71 +179,91 @@ const chosen = computed(() => rows.value.find((row) => row.method === data.value
             aria-label="Mode"
           />
         </label>
+        <p v-if="data.chosen && open" class="back">
+          <Button label="Back to the default" outlined size="small" @click="backToDefault" />
+        </p>
+        <p v-if="undone" class="fault" role="alert">{{ undone }}</p>
       </div>
-      <Findings :findings="data.findings" class="findings" />
+      <div class="stack">
+        <Findings :findings="data.findings" />
+        <details v-if="history.data.value?.choices.length" class="history">
+          <summary>What was picked before</summary>
+          <ul>
+            <li v-for="(kept, n) in history.data.value.choices" :key="n">
+              <span>{{ day(kept.on, theStudio?.today) }}</span>
+              <span v-if="kept.method">{{ nameOf(kept.method) }}: “{{ kept.reason }}”</span>
+              <span v-else>back to the default</span>
+            </li>
+          </ul>
+        </details>
+      </div>
     </section>
 
-    <section class="sheet table" aria-label="Every equation">
-      <div class="row head">
-        <span>Equation</span>
-        <span class="num">bpm</span>
-        <span class="plot">
-          <i v-for="bpm in axis.marks" :key="bpm" :style="{ left: `${percent(bpm)}%` }">{{
-            bpm
-          }}</i>
-        </span>
-        <span>Made on, and source</span>
-      </div>
-      <ul>
-        <li
-          v-for="row in rows"
-          :key="row.method"
-          class="row"
-          :class="{ chosen: row.method === data.recommended, off: !row.applies }"
-        >
-          <span class="formula"
-            >{{ row.name }}
-            <small v-if="row.method === data.recommended">in use</small>
-            <small v-else-if="!row.applies" class="off-word">does not apply</small></span
-          >
-          <span class="num bpm"
-            ><b>{{ row.bpm ?? '–' }}</b
-            >&nbsp; <span class="quiet">± {{ row.standardErrorBpm }}</span></span
-          >
-          <span class="plot">
-            <i
-              v-for="bpm in axis.marks"
-              :key="bpm"
-              class="line"
-              :style="{ left: `${percent(bpm)}%` }"
-            />
-            <template v-if="row.bpm !== null">
-              <i
-                class="spread"
-                :style="{
-                  left: `${percent(row.bpm - row.standardErrorBpm)}%`,
-                  right: `${100 - percent(row.bpm + row.standardErrorBpm)}%`,
-                }"
-              />
-              <i class="dot" :style="{ left: `${percent(row.bpm)}%` }" />
-            </template>
-          </span>
-          <span class="about">
-            <span>{{ row.applies ? row.population + '.' : row.reason }} {{ row.errorNote }}</span>
-            <RouterLink :to="{ path: '/methods', hash: '#' + row.method }">{{
-              row.source
-            }}</RouterLink>
-          </span>
-        </li>
-      </ul>
+    <section
+      v-if="picked"
+      ref="panel"
+      class="sheet stack pick"
+      :aria-label="`Use ${picked.name} instead`"
+    >
+      <h2>
+        Use {{ picked.name }} (<span class="num">{{ picked.bpm }}</span
+        >) instead of {{ inUse?.name ?? 'none'
+        }}<template v-if="inUse">
+          (<span class="num">{{ inUse.bpm }}</span
+          >)</template
+        >?
+      </h2>
+      <template v-if="before && after">
+        <Ruler
+          v-model:cursor="cursor"
+          :rows="[
+            { zones: before, label: 'In use now' },
+            { zones: after, label: picked.name },
+          ]"
+        />
+        <ul class="moves" aria-label="What it moves">
+          <li v-for="move in moves" :key="move.name">
+            <b>{{ move.name }}</b>
+            <span class="num">{{ `${move.from} → ${move.to}` }}</span>
+          </li>
+        </ul>
+      </template>
+      <form novalidate @submit.prevent="use">
+        <TextField
+          ref="field"
+          v-model="reason"
+          label="Your reason"
+          name="reason"
+          hint="It is kept, and stands beside the maximum. Being fit is no reason; a measured peak is."
+          :message="messages.reason ?? messages.method"
+        />
+        <p v-if="general" class="fault" role="alert">{{ general }}</p>
+        <div class="ways">
+          <Button type="submit" label="Use it" :loading="saving" />
+          <Button label="Leave it" outlined @click="picked = null" />
+        </div>
+      </form>
     </section>
+
+    <EstimateTable :maximum="data" :working="onDesk">
+      <template #action="{ row }">
+        <Button
+          v-if="open && row.prescribable && row.method !== data.inUse"
+          label="Use"
+          outlined
+          size="small"
+          :aria-label="`Use ${row.name}`"
+          @click="pick(row)"
+        />
+      </template>
+    </EstimateTable>
   </div>
   <p v-else class="quiet" role="status">Working out the equations…</p>
 </template>
 
 <style scoped>
-.summary > .findings {
-  align-content: start;
+.summary > .stack {
+  gap: 8px;
 }
 
 .summary {
@@ -153,136 +294,64 @@ const chosen = computed(() => rows.value.find((row) => row.method === data.value
   font-weight: 600;
 }
 
-.table {
-  padding: 8px 20px;
+.back {
+  margin-top: 12px;
 }
 
-.row {
-  display: grid;
-  grid-template-columns: 12.8rem 6rem minmax(150px, 1fr) minmax(220px, 1.7fr);
-  gap: 18px;
-  align-items: center;
+.history {
+  font-size: 0.92rem;
+}
+
+.history summary {
+  cursor: pointer;
+  color: var(--teal-deep);
   padding: 6px 0;
-  border-top: 1px solid var(--line);
 }
 
-.head {
-  border: 0;
-  font-size: 0.8rem;
-  color: var(--ink-quiet);
+.history li {
+  display: grid;
+  grid-template-columns: 5.4rem 1fr;
+  gap: 10px;
+  padding: 3px 0;
 }
 
-.head .plot {
-  height: 16px;
+.pick {
+  border: 2px solid var(--teal);
 }
 
-.head .plot i {
-  position: absolute;
-  transform: translateX(-50%);
-  font-style: normal;
-  font-family: var(--mono);
+.moves {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 26px;
 }
 
-.plot {
-  position: relative;
-  height: 30px;
-}
-
-.plot .line {
-  position: absolute;
-  top: -7px;
-  bottom: -7px;
-  border-left: 1px solid color-mix(in oklab, var(--line) 55%, transparent);
-}
-
-.plot .spread {
-  position: absolute;
-  top: 9px;
-  height: 12px;
-  border-radius: 6px;
-  background: var(--band-2);
-}
-
-.plot .dot {
-  position: absolute;
-  top: 6px;
-  width: 4px;
-  height: 18px;
-  margin-left: -2px;
-  border-radius: 2px;
-  background: var(--ink);
-}
-
-.formula {
-  font-weight: 650;
-}
-
-small {
-  font-size: 0.76rem;
-  font-weight: 700;
-  background: var(--teal);
-  color: white;
-  border-radius: 4px;
-  padding: 1px 6px;
-  white-space: nowrap;
-}
-
-small.off-word {
-  background: none;
-  color: var(--ink-quiet);
-  font-weight: 500;
-  padding: 0;
-}
-
-.chosen {
-  background: var(--teal-wash);
-  margin: 0 -20px;
-  padding-left: 20px;
-  padding-right: 20px;
-}
-
-.off .formula,
-.off .bpm b {
-  font-weight: 450;
-  color: var(--ink-quiet);
-}
-
-.off .spread {
-  background: none;
-  box-shadow: inset 0 0 0 1.5px var(--line);
-}
-
-.off .dot {
-  background: var(--ink-quiet);
-}
-
-.about {
-  font-size: 0.86rem;
+.moves li {
   display: grid;
 }
 
-.about > span {
-  color: var(--ink-quiet);
+form {
+  display: grid;
+  gap: 12px;
+}
+
+form :deep(input) {
+  width: min(100%, 640px);
+}
+
+.ways {
+  display: flex;
+  gap: 12px;
+}
+
+.fault {
+  color: var(--wine);
+  font-weight: 600;
 }
 
 @media (max-width: 980px) {
   .summary {
     grid-template-columns: minmax(0, 1fr);
     gap: 16px;
-  }
-
-  .head {
-    display: none;
-  }
-
-  .row {
-    grid-template-columns: minmax(0, 1fr) auto;
-    gap: 4px 12px;
-  }
-
-  .row .plot,
-  .row .about {
-    grid-column: 1 / -1;
   }
 }
 </style>

@@ -1,117 +1,31 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
-import { useRoute } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { methods } from '../api/korvel'
 import ProblemNote from '../shared/ProblemNote.vue'
 import { useLoad } from '../shared/load'
-import { effort } from '../shared/words'
+import { found, groups } from './entries'
 
-/** Every formula, scheme, scale, limit and rule in use, with its source; found by typing. */
+/** Every formula, scheme, scale, threshold and finding in use, with its source; found by typing. */
 const { data, problem, load } = useLoad(methods)
 const route = useRoute()
-const q = ref('')
+const router = useRouter()
+const q = ref(String(route.query.q ?? ''))
 onMounted(load)
+watch(q, (typed) => router.replace({ query: typed ? { q: typed } : {} }))
+
+const all = computed(() => (data.value ? groups(data.value) : []))
+const shown = computed(() => found(all.value, q.value))
+const count = (of: { entries: unknown[] }[]) =>
+  of.reduce((sum, group) => sum + group.entries.length, 0)
+
 watch([data, () => route.hash], async () => {
   await nextTick()
-  if (route.hash) document.getElementById(route.hash.slice(1))?.scrollIntoView({ block: 'center' })
-})
-
-interface Entry {
-  id: string
-  name: string
-  text: string
-  source: string
-}
-const groups = computed<{ name: string; entries: Entry[] }[]>(() => {
-  if (!data.value) return []
-  const { equations, schemes, scales, protocols, activities, limits, findings } = data.value
-  return [
-    {
-      name: 'Equations for the maximum',
-      entries: equations.map((row) => ({
-        id: row.id,
-        name: row.formula,
-        text: `${row.population}. Standard error ${row.error} bpm. ${row.errorNote}`,
-        source: row.source,
-      })),
-    },
-    {
-      name: 'Schemes of zones',
-      entries: schemes.map((row) => ({
-        id: row.id,
-        name: `${row.name}, by ${row.basis}`,
-        text: `${row.serves} ${row.bands
-          .map(
-            (band) =>
-              `${band.name} ${band.low === band.high ? band.low : `${band.low}–${band.high}`}`,
-          )
-          .join(', ')}.`,
-        source: row.source,
-      })),
-    },
-    {
-      name: 'Levels of effort',
-      entries: scales.map((row) => ({
-        id: `level-${row.level}`,
-        name: `${row.level} ${row.name}`,
-        text:
-          `${row.voice}. Breathing: ${row.breathing}. Like ${row.like}. ` +
-          `Effort ${effort(row.rpe20, 6)} of 20; of 10: ${effort(row.rpe10Ratio, 0)} on ratio scales, ` +
-          `${effort(row.rpe10Linear, 0)} on linear ones.`,
-        source: 'Borg, Med Sci Sports Exerc 1982; Foster et al. 2008',
-      })),
-    },
-    {
-      name: 'Counting windows',
-      entries: protocols.map((row) => ({
-        id: `window-${row.seconds}`,
-        name: `${row.seconds} s`,
-        text: `Beats × ${row.multiplyBy}, ± ${row.uncertaintyBpm} bpm. For: ${row.use}.`,
-        source: 'Arithmetic: one beat either way',
-      })),
-    },
-    {
-      name: 'Present activity',
-      entries: activities.map((row) => ({
-        id: `activity-${row.activity}`,
-        name: row.activity[0]!.toUpperCase() + row.activity.slice(1),
-        text: `${row.definition}.`,
-        source: 'Riebe et al., Med Sci Sports Exerc 2015',
-      })),
-    },
-    {
-      name: 'What is accepted',
-      entries: limits.map((row) => ({
-        id: `limit-${row.id}`,
-        name: row.id.replaceAll('-', ' '),
-        text: `${row.lowest} to ${row.highest} ${row.unit}.`,
-        source: "Korvel's own rule",
-      })),
-    },
-    {
-      name: 'Rules and what they say',
-      entries: findings.map((row) => ({
-        id: row.code,
-        name: row.message,
-        text: row.because,
-        source: row.source,
-      })),
-    },
-  ]
-})
-const found = computed(() => {
-  const words = q.value.toLowerCase().split(/\s+/).filter(Boolean)
-  return groups.value
-    .map((group) => ({
-      name: group.name,
-      entries: group.entries.filter((entry) => {
-        const text =
-          `${group.name} ${entry.id} ${entry.name} ${entry.text} ${entry.source}`.toLowerCase()
-        return words.every((word) => text.includes(word))
-      }),
-    }))
-    .filter((group) => group.entries.length)
+  if (!route.hash) return
+  const entry = document.getElementById(route.hash.slice(1))
+  entry?.scrollIntoView({ block: 'center' })
+  entry?.focus({ preventScroll: true })
 })
 </script>
 
@@ -126,28 +40,67 @@ const found = computed(() => {
         placeholder="Find a formula, a rule, an author"
         aria-label="Find a method"
         autocomplete="off"
+        @keydown.esc="q = ''"
       />
     </header>
     <p class="quiet intro">
       Everything Korvel computes and decides, with where it comes from. Every rate is rounded half
       up, and each later step starts from the number you saw, so you can check it with a pencil.
     </p>
-    <p v-if="data && !found.length" role="status">Nothing holds “{{ q }}”.</p>
-    <section v-for="group in found" :key="group.name" class="sheet">
-      <h2>{{ group.name }}</h2>
-      <ul>
-        <li
-          v-for="entry in group.entries"
-          :id="entry.id"
-          :key="entry.id"
-          :class="{ here: route.hash === '#' + entry.id }"
-        >
-          <b>{{ entry.name }}</b>
-          <span>{{ entry.text }}</span>
-          <cite>{{ entry.source }}</cite>
-        </li>
-      </ul>
-    </section>
+    <div class="columns">
+      <nav class="sheet contents no-print" aria-label="Groups of methods">
+        <p class="quiet small" role="status">
+          <template v-if="data"
+            ><span class="num">{{ count(shown) }}</span> of
+            <span class="num">{{ count(all) }}</span></template
+          >
+        </p>
+        <ul>
+          <li v-for="group in shown" :key="group.id">
+            <RouterLink :to="{ query: route.query, hash: `#group-${group.id}` }">{{
+              group.name
+            }}</RouterLink>
+            <span class="num quiet">{{ group.entries.length }}</span>
+          </li>
+        </ul>
+      </nav>
+      <div class="stack">
+        <p v-if="data && !shown.length" class="sheet" role="status">
+          Nothing holds “{{ q }}”.
+          <button type="button" class="link" @click="q = ''">Show everything</button>
+        </p>
+        <section v-for="group in shown" :key="group.id" class="sheet">
+          <h2 :id="`group-${group.id}`" tabindex="-1">{{ group.name }}</h2>
+          <ul>
+            <li
+              v-for="entry in group.entries"
+              :id="entry.id"
+              :key="entry.id"
+              tabindex="-1"
+              class="entry"
+              :class="{ here: route.hash === '#' + entry.id }"
+            >
+              <b>{{ entry.name }}</b>
+              <div class="what">
+                <p v-if="entry.figures" class="num figures">{{ entry.figures }}</p>
+                <p v-if="entry.serves">{{ entry.serves }}</p>
+                <dl v-if="entry.population || entry.error">
+                  <template v-if="entry.population">
+                    <dt>made on</dt>
+                    <dd>{{ entry.population }}</dd>
+                  </template>
+                  <template v-if="entry.error">
+                    <dt>error</dt>
+                    <dd>{{ entry.error }}</dd>
+                  </template>
+                </dl>
+              </div>
+              <cite>{{ entry.source }}</cite>
+            </li>
+          </ul>
+        </section>
+      </div>
+    </div>
   </div>
 </template>
 
@@ -168,33 +121,105 @@ header input {
   max-width: 76ch;
 }
 
-li {
+.columns {
   display: grid;
-  grid-template-columns: minmax(180px, 1fr) minmax(0, 2fr) minmax(160px, 0.9fr);
+  grid-template-columns: 230px minmax(0, 1fr);
+  gap: 16px;
+  align-items: start;
+}
+
+.contents {
+  position: sticky;
+  top: 16px;
+  padding: 14px 16px;
+}
+
+.contents li {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
+  align-items: baseline;
+  font-size: 0.92rem;
+}
+
+.contents a {
+  padding: 6px 0;
+  color: var(--ink);
+  text-decoration: none;
+}
+
+.contents a:hover {
+  text-decoration: underline;
+}
+
+.entry {
+  display: grid;
+  grid-template-columns: minmax(170px, 1fr) minmax(0, 2.2fr) minmax(150px, 0.9fr);
   gap: 20px;
-  padding: 8px 0;
+  padding: 10px 0;
   border-top: 1px solid var(--line);
   font-size: 0.94rem;
 }
 
 h2 {
   margin-bottom: 8px;
+  scroll-margin-top: 16px;
 }
 
-li.here {
+.what {
+  display: grid;
+  gap: 3px;
+  align-content: start;
+}
+
+.figures {
+  font-weight: 600;
+}
+
+dl {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 2px 12px;
+  font-size: 0.88rem;
+}
+
+dt {
+  color: var(--ink-quiet);
+}
+
+.entry.here {
   background: var(--teal-wash);
   box-shadow: 0 0 0 8px var(--teal-wash);
+}
+
+.entry:focus-visible {
+  outline-offset: 6px;
 }
 
 cite {
   font-style: normal;
   color: var(--ink-quiet);
+  font-size: 0.88rem;
+}
+
+@media (max-width: 1000px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .contents {
+    position: static;
+  }
 }
 
 @media (max-width: 860px) {
-  li {
+  .contents ul {
+    display: none;
+  }
+
+  .entry {
     grid-template-columns: minmax(0, 1fr);
-    gap: 2px;
+    gap: 3px;
   }
 }
 </style>

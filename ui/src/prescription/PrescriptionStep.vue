@@ -19,6 +19,7 @@ import ChoiceField from '../shared/ChoiceField.vue'
 import Field from '../shared/Field.vue'
 import Findings from '../shared/Findings.vue'
 import LevelStrokes from '../shared/LevelStrokes.vue'
+import MethodLink from '../shared/MethodLink.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import Ruler from '../shared/Ruler.vue'
 import TextField from '../shared/TextField.vue'
@@ -147,6 +148,17 @@ const notes = computed(() => [
   ...(preview.value?.findings ?? []).filter((finding) => finding.severity === 'info'),
 ])
 const faulty = computed(() => Object.keys(messages.value).length > 0)
+/** The target worked out on the desk, long hand. */
+const onDesk = computed(() => ({
+  path: '/desk/target',
+  query: {
+    rest: preview.value?.basis?.restingBpm,
+    max: preview.value?.basis?.maximumBpm,
+    basis: 'reserve',
+    low: preview.value?.parts.lowPercent,
+    high: preview.value?.parts.highPercent,
+  },
+}))
 const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
 </script>
 
@@ -166,9 +178,13 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
     <section v-if="zones.data.value?.zones" class="sheet">
       <Ruler
         v-model:cursor="cursor"
-        :zones="zones.data.value.zones"
-        :target="preview?.target ?? null"
-        :ceiling-bpm="ceiling"
+        :rows="[
+          {
+            zones: zones.data.value.zones,
+            target: preview?.target ?? null,
+            ceilingBpm: ceiling,
+          },
+        ]"
       />
     </section>
 
@@ -271,7 +287,8 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
             <div v-if="preview.target">
               <p class="target num">{{ preview.target.lowBpm }}–{{ preview.target.highBpm }}</p>
               <p class="quiet small">
-                bpm · <span class="num">{{ span(preview.target.counts['10']) }}</span> in 10 s ·
+                <RouterLink :to="onDesk">bpm, long hand</RouterLink> ·
+                <span class="num">{{ span(preview.target.counts['10']) }}</span> in 10 s ·
                 <span class="num">{{ span(preview.target.counts['15']) }}</span> in 15 s
               </p>
             </div>
@@ -315,7 +332,8 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
             </li>
           </ol>
           <p class="quiet small">
-            <span class="num">{{ preview.sessionMinutes }}</span> min in all,
+            <MethodLink to="threshold-warm-up" class="num">{{ preview.sessionMinutes }}</MethodLink>
+            min in all,
             <span class="num">{{ preview.parts.days }}</span> days a week<template v-if="goalNow"
               >; grows towards
               <span class="num">{{ goalNow.lowPercent }}–{{ goalNow.highPercent }}</span> % of

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Prescription } from '../api/korvel'
+import MethodLink from '../shared/MethodLink.vue'
 
 /** A week's moderate-equivalent minutes against the guideline. */
 const props = defineProps<{ week: Prescription['week'] }>()
@@ -27,7 +28,8 @@ const parts = computed(() =>
 <template>
   <div>
     <p class="figures">
-      <b class="num">{{ week.moderateEquivalentMinutes }}</b> moderate-equivalent min
+      <b class="num">{{ week.moderateEquivalentMinutes }}</b>
+      <MethodLink to="moderate-equivalent"> moderate-equivalent min</MethodLink>
       <span class="quiet">from {{ parts }}</span>
     </p>
     <div class="bar" aria-hidden="true">

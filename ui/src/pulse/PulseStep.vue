@@ -3,21 +3,31 @@ import Button from 'primevue/button'
 import SelectButton from 'primevue/selectbutton'
 import { computed, nextTick, reactive, ref, watch } from 'vue'
 import { asProblem, type Finding } from '../api/http'
-import { judgeReading, keepReading, readings, type Reading } from '../api/korvel'
+import {
+  correctReading,
+  judgeReading,
+  keepReading,
+  readings,
+  takeBackReading,
+  undoReading,
+  type Reading,
+} from '../api/korvel'
 import { useClient } from '../clients/useClient'
 import ChoiceField from '../shared/ChoiceField.vue'
 import Findings from '../shared/Findings.vue'
+import MethodLink from '../shared/MethodLink.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import TextField from '../shared/TextField.vue'
 import { typed, useFieldMessages } from '../shared/fields'
 import { useLoad } from '../shared/load'
 import { theStudio } from '../shared/studio'
+import { offerUndo } from '../shared/undo'
 import { day, DISTURBANCES, options, POSTURES, SOURCES } from '../shared/words'
 import CountClock from './CountClock.vue'
 import RestingTrend from './RestingTrend.vue'
 
 /** Count a resting pulse, see what it is worth, keep it; and what the working value stands on. */
-const { id, refresh } = useClient()
+const { id, overview, refresh } = useClient()
 const record = useLoad(readings)
 watch(id, record.load, { immediate: true })
 
@@ -74,20 +84,81 @@ async function onDone() {
   beatsField.value?.focus()
 }
 
+/** The reading that is being put right, if any. */
+const correcting = ref<Reading | null>(null)
+const open = computed(() => overview.value?.client.archived === false)
+
+function correct(reading: Reading) {
+  correcting.value = reading
+  kept.value = ''
+  Object.assign(entry, {
+    source: reading.source,
+    windowSeconds: reading.windowSeconds ?? 30,
+    number: String(reading.beats ?? reading.bpm),
+    posture: reading.posture,
+    minutesRested: String(reading.minutesRested),
+    disturbances: [...reading.disturbances],
+  })
+  void onDone()
+}
+
+/** The bench as it was before a count or a correction. */
+function putAway() {
+  latest++
+  correcting.value = null
+  entry.number = ''
+  entry.disturbances = []
+  clockFace.value?.reset()
+  clear()
+  judged.value = null
+}
+const reread = () => Promise.all([record.load(id.value), refresh()])
+
+/** Does it, and offers to undo it. */
+async function change(done: string, work: () => Promise<string>) {
+  if (saving.value) return
+  saving.value = true
+  const client = id.value
+  try {
+    const undoable = await work()
+    putAway()
+    kept.value = done
+    await reread()
+    offerUndo(done, async () => {
+      await undoReading(client, undoable)
+      kept.value = ''
+      await reread()
+    })
+  } catch (thrown) {
+    show(asProblem(thrown))
+    await record.load(id.value)
+  } finally {
+    saving.value = false
+  }
+}
+function keepCorrection() {
+  const { id: wrong, bpm } = correcting.value!
+  return change(`The reading of ${bpm} is put right.`, async () => {
+    return (await correctReading(id.value, wrong, request.value)).id
+  })
+}
+function takeBack() {
+  const { id: wrong, bpm } = correcting.value!
+  return change(`The reading of ${bpm} is taken back.`, async () => {
+    return (await takeBackReading(id.value, wrong)).id
+  })
+}
+
 async function keep() {
+  if (correcting.value) return keepCorrection()
   if (saving.value) return
   saving.value = true
   kept.value = ''
   try {
     const reading = await keepReading(id.value, request.value)
-    latest++
+    putAway()
     kept.value = `${reading.bpm} bpm is kept.`
-    entry.number = ''
-    entry.disturbances = []
-    clockFace.value?.reset()
-    clear()
-    judged.value = null
-    await Promise.all([record.load(id.value), refresh()])
+    await reread()
   } catch (thrown) {
     show(asProblem(thrown))
     beatsField.value?.focus()
@@ -122,8 +193,14 @@ const shown = ref(6)
   />
   <div v-else class="columns">
     <section class="sheet count" aria-labelledby="count-title">
-      <h2 id="count-title">Count a resting pulse</h2>
-      <form class="bench" novalidate @submit.prevent="keep">
+      <h2 id="count-title">
+        {{
+          correcting
+            ? `Put right the reading of ${day(correcting.takenAt, theStudio?.today)}: ${correcting.bpm} bpm`
+            : 'Count a resting pulse'
+        }}
+      </h2>
+      <form class="bench" :class="{ correcting }" novalidate @submit.prevent="keep">
         <div class="left">
           <template v-if="counting">
             <SelectButton
@@ -135,13 +212,17 @@ const shown = ref(6)
               aria-label="How long to count"
             />
             <CountClock
+              v-if="!correcting"
               ref="clockFace"
               :seconds="entry.windowSeconds"
               @done="onDone"
               @started="entry.number = ''"
             />
           </template>
-          <p v-if="counting" class="quiet small hint">
+          <p v-if="correcting" class="quiet small hint">
+            It keeps the moment it was taken. What it said before stays on record.
+          </p>
+          <p v-else-if="counting" class="quiet small hint">
             Pads of two or three fingers, never the thumb. Press Start and count every beat until
             the ring is full.
           </p>
@@ -161,15 +242,24 @@ const shown = ref(6)
               number
               :message="messages.beats ?? messages.bpm"
             />
-            <Button type="submit" label="Keep" :loading="saving" />
+            <Button
+              type="submit"
+              :label="correcting ? 'Put right' : 'Keep'"
+              :loading="saving"
+              :disabled="!open"
+            />
+          </div>
+          <div v-if="correcting" class="ways">
+            <Button label="Take it back" outlined class="take-back" @click="takeBack" />
+            <Button label="Leave it as it is" outlined @click="putAway" />
           </div>
           <p v-if="general" class="general" role="alert">{{ general }}</p>
           <div class="result" aria-live="polite">
             <template v-if="judged">
               <p class="bpm">
                 <b class="num">{{ judged.bpm }}</b> bpm
-                <span v-if="judged.uncertaintyBpm" class="num quiet"
-                  >± {{ judged.uncertaintyBpm }}</span
+                <MethodLink v-if="judged.uncertaintyBpm" to="count" class="num quiet"
+                  >± {{ judged.uncertaintyBpm }}</MethodLink
                 >
               </p>
               <Findings :findings="usual" />
@@ -217,8 +307,19 @@ const shown = ref(6)
       <template v-if="working">
         <p class="working">
           <b class="num">{{ working.bpm }}</b> bpm
-          <span class="quiet num">± {{ working.standardErrorBpm.toFixed(1) }}</span>
+          <MethodLink to="resting-error" class="quiet num"
+            >± {{ working.standardErrorBpm.toFixed(1) }}</MethodLink
+          >
         </p>
+        <details class="sum">
+          <summary>Long hand</summary>
+          <ul>
+            <li v-for="line in working.longHand" :key="line.label">
+              <MethodLink :to="line.method">{{ line.label }}</MethodLink>
+              <span class="num">{{ line.sum }} → {{ line.answer }} {{ line.unit }}</span>
+            </li>
+          </ul>
+        </details>
         <Findings :findings="working.findings" />
         <RestingTrend
           v-if="theStudio"
@@ -233,13 +334,30 @@ const shown = ref(6)
             }}</span>
             <span>{{ day(reading.takenAt, theStudio?.today) }}</span>
             <span class="quiet"
-              >{{ POSTURES[reading.posture] }}, {{ SOURCES[reading.source].toLowerCase() }}</span
+              ><template v-if="!sameKind.includes(reading)"
+                >{{ POSTURES[reading.posture].toLowerCase() }},
+                {{ SOURCES[reading.source].toLowerCase() }}, </template
+              >{{ reading.grade
+              }}<template v-if="reading.ratesBefore.length"
+                >, was <s class="num">{{ reading.ratesBefore.join(', ') }}</s></template
+              ></span
             >
-            <span class="quiet">{{ reading.grade }}</span>
+            <button
+              v-if="open"
+              type="button"
+              class="link"
+              :aria-label="`Put right the ${reading.bpm} of ${day(reading.takenAt, theStudio?.today)}`"
+              @click="correct(reading)"
+            >
+              Put right
+            </button>
           </li>
         </ul>
         <p class="quiet small">
-          Marked: the readings the value stands on.
+          Marked: the readings the value stands on<template v-if="sameKind[0]"
+            >, {{ POSTURES[sameKind[0].posture].toLowerCase() }} and
+            {{ SOURCES[sameKind[0].source].toLowerCase() }}</template
+          >.
           <button
             v-if="record.data.value!.readings.length > shown"
             type="button"
@@ -367,10 +485,40 @@ const shown = ref(6)
 
 .list li {
   display: grid;
-  grid-template-columns: 3rem 4.3rem 1fr auto;
+  grid-template-columns: 3rem 4rem 1fr auto;
   gap: 8px;
-  padding: 5px 0;
+  align-items: center;
+  padding: 1px 0;
   border-top: 1px solid var(--line);
+}
+
+.take-back {
+  color: var(--wine);
+  border-color: var(--wine);
+}
+
+.list .link {
+  min-height: 36px;
+}
+
+.sum summary {
+  cursor: pointer;
+  color: var(--teal-deep);
+  padding: 4px 0;
+}
+
+.sum li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+  justify-content: space-between;
+  font-size: 0.92rem;
+}
+
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
 }
 
 .rate {

@@ -1,7 +1,10 @@
 <script setup lang="ts">
+import Checkbox from 'primevue/checkbox'
 import Dialog from 'primevue/dialog'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
+import { singleKeys } from './keys'
+import { PLACES } from './places'
 
 /** The keys of the present screen. */
 const open = defineModel<boolean>({ required: true })
@@ -10,38 +13,50 @@ const route = useRoute()
 const EVERYWHERE: [string, string][] = [
   ['/', 'find a client'],
   ['?', 'this list'],
+  ['u', 'undo, while the bar below offers it'],
+  ...PLACES.map(({ name }, at): [string, string] => [String(at + 1), `go to ${name}`]),
   ['Tab', 'next field or button'],
 ]
+const STEPS: [string, string][] = [['[ ]', 'the step before, the step after']]
 const RULER: [string, string][] = [
-  ['← →', 'move the cursor by 1 bpm'],
+  ['← →', 'on the ruler: move the cursor by 1 bpm'],
+  ['Shift ← →', 'to the next edge of a band'],
   ['Page ↑ ↓', 'by 10 bpm'],
   ['Home End', 'to rest, to maximum'],
 ]
+const SUM: [string, string][] = [['Enter', 'in “Check my sum”: check the figures']]
+const CLOCK: [string, string][] = [['Space or Enter', 'on the clock: start or stop the count']]
 const BY_PAGE: Record<string, [string, string][]> = {
   clients: [
     ['↓ ↑', 'from the search to a client and on'],
     ['Enter', 'open the client'],
   ],
-  pulse: [
-    ['Space or Enter', 'on the clock: start or stop the count'],
-    ['0–9 Enter', 'after the count: enter the beats and keep'],
-  ],
-  bands: RULER,
-  prescription: RULER,
+  screening: [...STEPS, ['Enter', 'in a field: save the details']],
+  pulse: [...CLOCK, ['0–9 Enter', 'after the count: enter the beats and keep'], ...STEPS],
+  maximum: [...STEPS, ['Enter', 'with a reason written: use the equation'], ...RULER],
+  bands: [...RULER, ...STEPS],
+  prescription: [...RULER, ...STEPS, ['Enter', 'in a field: save']],
+  desk: [...STEPS, ...RULER, ...CLOCK, ...SUM],
+  wall: [['Esc', 'back to the desk'], ...RULER],
+  methods: [['Esc', 'in the search: show everything again']],
 }
 const keys = computed(() => [...(BY_PAGE[String(route.meta.keys ?? '')] ?? []), ...EVERYWHERE])
 </script>
 
 <template>
-  <Dialog v-model:visible="open" modal header="Keys on this screen" :style="{ width: '24rem' }">
+  <Dialog v-model:visible="open" modal header="Keys on this screen" :style="{ width: '26rem' }">
     <dl>
-      <template v-for="[key, what] in keys" :key="key">
+      <template v-for="[key, what] in keys" :key="key + what">
         <dt>
           <kbd>{{ key }}</kbd>
         </dt>
         <dd>{{ what }}</dd>
       </template>
     </dl>
+    <div class="single">
+      <Checkbox v-model="singleKeys" binary input-id="single-keys" />
+      <label for="single-keys">Single keys act outside of fields (? always does)</label>
+    </div>
   </Dialog>
 </template>
 
@@ -49,7 +64,7 @@ const keys = computed(() => [...(BY_PAGE[String(route.meta.keys ?? '')] ?? []), 
 dl {
   display: grid;
   grid-template-columns: auto 1fr;
-  gap: 10px 16px;
+  gap: 9px 16px;
   align-items: center;
 }
 
@@ -60,5 +75,22 @@ kbd {
   border-radius: 5px;
   padding: 2px 7px;
   background: var(--ground-2);
+  white-space: nowrap;
+}
+
+.single {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  min-height: var(--touch);
+  margin-top: 14px;
+  border-top: 1px solid var(--line);
+  padding-top: 8px;
+  font-size: 0.92rem;
+}
+
+.single label {
+  flex: 1;
+  padding: 8px 0;
 }
 </style>

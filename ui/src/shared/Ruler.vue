@@ -1,21 +1,32 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, useId, watch } from 'vue'
 import type { Zones } from '../api/korvel'
-import { domain, stops, tens } from './rulerDrawing'
+import MethodLink from './MethodLink.vue'
+import { domain, drawing, seams, tens } from './rulerDrawing'
 import { effort } from './words'
+
+/** One ruler of a stack. */
+export interface RulerRow {
+  zones: Zones
+  /** What it is called in a stack. */
+  label?: string
+  target?: { lowBpm: number; highBpm: number } | null
+  /** Above this rate nothing is prescribed to this client. */
+  ceilingBpm?: number | null
+}
 
 /**
  * The ruler: from rest to maximum, bands with edges as soft as they are uncertain, a target above,
- * a ceiling hatched, and a cursor that reads one point in every language.
+ * a cap or ceiling hatched, and a cursor that reads one point in every language. Several rows are
+ * stacked on one axis and read by one cursor.
  */
 const props = withDefaults(
   defineProps<{
-    zones: Zones
-    target?: { lowBpm: number; highBpm: number } | null
-    ceilingBpm?: number | null
-    ceilingWords?: string
+    rows: RulerRow[]
+    /** Drawn for reading from across a hall, on a dark ground. */
+    wall?: boolean
   }>(),
-  { target: null, ceilingBpm: null, ceilingWords: 'not allowed yet' },
+  { wall: false },
 )
 const cursor = defineModel<number>('cursor')
 
@@ -32,99 +43,215 @@ onMounted(() => {
 })
 onBeforeUnmount(() => observer?.disconnect())
 
-const MARGIN = 8
-const BAR_TOP = 46
-const BAR = 50
-const HEIGHT = 148
+const first = computed(() => props.rows[0]!.zones)
+const stacked = computed(() => props.rows.length > 1)
+const narrow = computed(() => width.value < 560)
 
-const range = computed(() => domain(props.zones))
+/** All lengths in pixels; a wall screen takes them larger. */
+const size = computed(() => {
+  const by = props.wall ? Math.min(2.6, Math.max(1, width.value / 830)) : 1
+  const limited = props.rows.some((row) => limitOf(row))
+  const lines =
+    limited && narrow.value ? 3 : limited || props.rows.some((row) => row.target) ? 2 : 1
+  return {
+    by,
+    margin: 8 * by,
+    head: (lines * 19 + 10) * by,
+    bar: (stacked.value ? 46 : 50) * by,
+    lane: 27 * by,
+    gap: 10 * by,
+    axis: 52 * by,
+    text: 13 * by,
+    letter: 7 * by,
+  }
+})
+/** Where each bar lies and how tall it is: ranges that overlap need a lane each. */
+const bars = computed(() => {
+  const { head, bar, lane, gap } = size.value
+  let y = 0
+  return props.rows.map(({ zones }) => {
+    const what = drawing(zones)
+    const tall = Math.max(bar, what.lanes * lane)
+    const top = y + head
+    y = top + tall + gap
+    return { ...what, top, tall }
+  })
+})
+const bottom = computed(() => bars.value.at(-1)!.top + bars.value.at(-1)!.tall)
+const height = computed(() => bottom.value + size.value.axis)
+
+const range = computed(() => domain(props.rows.map((row) => row.zones)))
 const x = (bpm: number) => {
   const [from, to] = range.value
-  return MARGIN + ((bpm - from) / (to - from)) * (width.value - 2 * MARGIN)
+  const { margin } = size.value
+  return margin + ((bpm - from) / (to - from)) * (width.value - 2 * margin)
 }
 
-const colours = computed(() => {
-  const [from, to] = range.value
-  return stops(props.zones).map((stop) => ({
-    ...stop,
-    offset: Math.min(1, Math.max(0, (stop.bpm - from) / (to - from))),
-  }))
-})
+/** The lower of a clinician's cap and a ceiling, and how it is said. */
+function limitOf(row: RulerRow): { bpm: number; words: string } | null {
+  const cap = row.zones.capBpm
+  const ceiling = row.ceilingBpm ?? null
+  if (cap !== null && (ceiling === null || cap <= ceiling)) {
+    return cap < row.zones.maximumBpm ? { bpm: cap, words: `capped at ${cap}` } : null
+  }
+  return ceiling !== null && ceiling < row.zones.maximumBpm
+    ? { bpm: ceiling, words: `above ${ceiling} not allowed yet` }
+    : null
+}
 
-/** A band's word where there is room for it, else its number of strokes. */
-const labels = computed(() =>
-  props.zones.bands
-    .filter((band) => !band.belowResting)
-    .map((band) => {
-      const left = x(Math.max(band.lowBpm, props.zones.restingBpm))
-      const right = x(Math.min(band.highBpm + 1, props.zones.maximumBpm))
-      const room = right - left
-      return {
-        ...band,
-        middle: (left + right) / 2,
-        word: room > band.name.length * 8.5 + 8 ? band.name : '',
-        strokes: room > band.level * 6 + 4,
-      }
-    }),
+const drawn = computed(() =>
+  props.rows.map((row, at) => {
+    const { letter, by } = size.value
+    const { zones } = row
+    const { pieces, labels, top, tall: bar } = bars.value[at]!
+    const limit = limitOf(row)
+    const limitWords = limit?.words ?? ''
+    // The words of a target give way to those of a limit on the same line.
+    const target = row.target
+      ? { ...row.target, words: `target ${row.target.lowBpm}–${row.target.highBpm}` }
+      : null
+    const targetHalf = ((target?.words.length ?? 0) * letter) / 2 + 6
+    const limitLeft =
+      limit && !narrow.value ? width.value - (limitWords.length + 2) * letter : width.value
+    return {
+      key: at,
+      top,
+      bar,
+      zones,
+      label: row.label ?? '',
+      limit,
+      target: target && {
+        ...target,
+        at: Math.max(
+          targetHalf,
+          Math.min((x(target.lowBpm) + x(target.highBpm)) / 2, limitLeft - targetHalf),
+        ),
+      },
+      pieces: pieces.map((piece) => ({
+        ...piece,
+        url: `${id}-${at}-${piece.id}`,
+        from: x(piece.stops[0]!.bpm),
+        to: x(piece.stops.at(-1)!.bpm),
+        y: top + piece.top * bar + (piece.height < 1 ? 1.5 * by : 0),
+        tall: piece.height * bar - (piece.height < 1 ? 3 * by : 0),
+        offsets: piece.stops.map((stop) => ({
+          ...stop,
+          offset:
+            (stop.bpm - piece.stops[0]!.bpm) /
+            Math.max(0.001, piece.stops.at(-1)!.bpm - piece.stops[0]!.bpm),
+        })),
+      })),
+      points: zones.kind === 'points' ? zones.bands.map((band) => band.lowBpm) : [],
+      seams: seams(zones),
+      labels: labels.map((each) => {
+        const left = x(each.fromBpm)
+        const right = x(each.toBpm)
+        // A single rate is named beside its line, and a range where its word fits.
+        const point = zones.kind === 'points'
+        const tall = each.height * bar
+        const word = point || right - left > each.band.name.length * 8.4 * by + 8 * by
+        const both = tall >= 44 * by
+        return {
+          ...each.band,
+          middle: point ? left + 6 * by : (left + right) / 2,
+          anchor: point ? 'start' : 'middle',
+          plain: point,
+          word: word ? each.band.name : '',
+          wordAt: top + each.top * bar + (both ? 22 * by : tall / 2 + 5 * by),
+          strokes: !point && right - left > each.band.level * 6 * by + 4 * by && (both || !word),
+          strokesAt: top + each.top * bar + (both && word ? 31 * by : tall / 2 - 5.5 * by),
+        }
+      }),
+    }
+  }),
 )
-
 const axis = computed(() => {
   const [from, to] = range.value
-  const every = width.value < 560 ? 20 : 10
+  const every = narrow.value ? 20 : 10
   return tens(from, to).map((bpm) => ({ bpm, word: bpm % every === 0 }))
 })
-
-const percents = computed(() => {
-  if (props.zones.basis !== 'reserve') return []
-  return [0, 20, 40, 60, 75, 90, 100]
-    .filter((percent) => width.value >= 560 || [0, 40, 60, 100].includes(percent))
-    .map((percent) => ({
-      percent,
-      bpm: props.zones.restingBpm + (percent / 100) * props.zones.reserveBpm,
-    }))
-})
-
-const at = computed(() => {
-  const readings = props.zones.readings
-  const bpm = cursor.value ?? props.zones.restingBpm
-  return readings[Math.min(readings.length - 1, Math.max(0, bpm - props.zones.restingBpm))]!
-})
-const level = computed(() => props.zones.levels[at.value.level - 1]!)
-const bandName = computed(
-  () => props.zones.bands.find((band) => band.id === at.value.band)?.name ?? 'outside its bands',
+const marks = computed(() =>
+  stacked.value || first.value.basis !== 'reserve'
+    ? []
+    : first.value.marks.filter(
+        ({ percent }) => !narrow.value || [0, 40, 60, 100].includes(percent),
+      ),
 )
 
-function moveTo(bpm: number) {
-  cursor.value = Math.min(props.zones.maximumBpm, Math.max(props.zones.restingBpm, Math.round(bpm)))
+const lowest = computed(() => Math.min(...props.rows.map((row) => row.zones.restingBpm)))
+const highest = computed(() => Math.max(...props.rows.map((row) => row.zones.maximumBpm)))
+
+/** What a row says of a rate; nothing outside its span. */
+function readingAt(zones: Zones, bpm: number) {
+  const reading = zones.readings[bpm - zones.restingBpm]
+  if (!reading) return null
+  const names = zones.bands
+    .filter((band) => reading.bands.includes(band.id))
+    .map((band) => band.name)
+  return { ...reading, name: names.join(' and ') || 'outside its bands' }
+}
+const bpm = computed(() =>
+  Math.min(highest.value, Math.max(lowest.value, cursor.value ?? lowest.value)),
+)
+const at = computed(() => {
+  const readings = first.value.readings
+  const index = bpm.value - first.value.restingBpm
+  return readings[Math.min(readings.length - 1, Math.max(0, index))]!
+})
+const level = computed(() => first.value.levels[at.value.level - 1]!)
+const said = computed(() =>
+  props.rows.map((row) => ({ label: row.label ?? '', at: readingAt(row.zones, bpm.value) })),
+)
+const bandName = computed(() => said.value[0]!.at?.name ?? 'outside its span')
+
+function moveTo(to: number) {
+  cursor.value = Math.min(highest.value, Math.max(lowest.value, Math.round(to)))
 }
 
 watch(
-  () => [props.zones.restingBpm, props.zones.maximumBpm],
-  () => moveTo(cursor.value ?? props.zones.restingBpm + 0.45 * props.zones.reserveBpm),
+  () => [lowest.value, highest.value],
+  () => {
+    const target = props.rows.find((row) => row.target)?.target
+    moveTo(
+      cursor.value ??
+        (target
+          ? (target.lowBpm + target.highBpm) / 2
+          : (first.value.restingBpm + first.value.maximumBpm) / 2),
+    )
+  },
   { immediate: true },
 )
 
-const STEPS: Record<string, (bpm: number) => number> = {
-  ArrowRight: (bpm) => bpm + 1,
-  ArrowUp: (bpm) => bpm + 1,
-  ArrowLeft: (bpm) => bpm - 1,
-  ArrowDown: (bpm) => bpm - 1,
-  PageUp: (bpm) => bpm + 10,
-  PageDown: (bpm) => bpm - 10,
-  Home: () => props.zones.restingBpm,
-  End: () => props.zones.maximumBpm,
+/** The next lower edge of any band of any row, upwards or downwards. */
+function nextEdge(from: number, up: boolean): number {
+  const edges = props.rows.flatMap((row) => row.zones.bands.map((band) => band.lowBpm))
+  const beyond = edges.filter((edge) => (up ? edge > from : edge < from))
+  if (!beyond.length) return up ? highest.value : lowest.value
+  return up ? Math.min(...beyond) : Math.max(...beyond)
+}
+
+const STEPS: Record<string, (from: number, far: boolean) => number> = {
+  ArrowRight: (from, far) => (far ? nextEdge(from, true) : from + 1),
+  ArrowUp: (from) => from + 1,
+  ArrowLeft: (from, far) => (far ? nextEdge(from, false) : from - 1),
+  ArrowDown: (from) => from - 1,
+  PageUp: (from) => from + 10,
+  PageDown: (from) => from - 10,
+  Home: () => lowest.value,
+  End: () => highest.value,
 }
 function onKey(event: KeyboardEvent) {
   const step = STEPS[event.key]
   if (!step || event.ctrlKey || event.metaKey || event.altKey) return
   event.preventDefault()
-  moveTo(step(at.value.bpm))
+  moveTo(step(bpm.value, event.shiftKey))
 }
 
 function pointTo(event: PointerEvent) {
   const left = svg.value!.getBoundingClientRect().left
   const [from, to] = range.value
-  moveTo(from + ((event.clientX - left - MARGIN) / (width.value - 2 * MARGIN)) * (to - from))
+  const { margin } = size.value
+  moveTo(from + ((event.clientX - left - margin) / (width.value - 2 * margin)) * (to - from))
 }
 function onPointerDown(event: PointerEvent) {
   svg.value!.setPointerCapture(event.pointerId)
@@ -134,127 +261,202 @@ function onPointerMove(event: PointerEvent) {
   if (event.buttons & 1) pointTo(event)
 }
 
-const spoken = computed(
-  () =>
-    `${at.value.bpm} beats per minute, ${at.value.reservePercent} percent of reserve, ` +
-    `${at.value.maximumPercent} percent of maximum, ${bandName.value}, ${level.value.voice}, ` +
-    `effort ${effort(level.value.rpe20, 6)} of 20, ${at.value.counts['10']} beats in 10 seconds, ` +
-    `${at.value.counts['15']} in 15 seconds`,
+const spoken = computed(() =>
+  stacked.value
+    ? `${bpm.value} beats per minute: ` +
+      said.value
+        .map(({ label, at: here }) =>
+          here
+            ? `${label}, ${here.name}, ${here.reservePercent} percent of reserve`
+            : `${label}, outside its span`,
+        )
+        .join('; ')
+    : `${at.value.bpm} beats per minute, ${at.value.reservePercent} percent of reserve, ` +
+      `${at.value.maximumPercent} percent of maximum, ${bandName.value}, ${level.value.voice}, ` +
+      `effort ${effort(level.value.rpe20, 6)} of 20, ${effort(level.value.rpe10, 0)} of 10, ` +
+      `${at.value.counts['10']} beats in 10 seconds, ${at.value.counts['15']} in 15 seconds` +
+      (at.value.overCap ? ', over the cap' : ''),
 )
 </script>
 
 <template>
-  <div ref="box" class="ruler">
+  <div ref="box" class="ruler" :class="{ wall, 'dark-ground': wall }">
     <svg
       ref="svg"
       :width="width"
-      :height="HEIGHT"
-      :viewBox="`0 0 ${width} ${HEIGHT}`"
+      :height="height"
+      :viewBox="`0 0 ${width} ${height}`"
+      :style="{ fontSize: `${size.text}px` }"
       role="slider"
       tabindex="0"
-      aria-label="Ruler from rest to maximum"
-      :aria-valuemin="zones.restingBpm"
-      :aria-valuemax="zones.maximumBpm"
-      :aria-valuenow="at.bpm"
+      :aria-label="
+        stacked ? 'Rulers on one axis, from rest to maximum' : 'Ruler from rest to maximum'
+      "
+      :aria-valuemin="lowest"
+      :aria-valuemax="highest"
+      :aria-valuenow="bpm"
       :aria-valuetext="spoken"
       @keydown="onKey"
       @pointerdown="onPointerDown"
       @pointermove="onPointerMove"
     >
-      <defs>
-        <linearGradient :id="`${id}-run`" x1="0" x2="1" y1="0" y2="0">
-          <stop
-            v-for="stop in colours"
-            :key="stop.bpm"
-            :offset="stop.offset"
-            :style="{ stopColor: stop.colour, stopOpacity: stop.opacity }"
-          />
-        </linearGradient>
+      <!-- What does not move with the cursor is not drawn again when it moves. -->
+      <defs v-memo="[drawn]">
+        <template v-for="row in drawn" :key="row.key">
+          <linearGradient
+            v-for="piece in row.pieces"
+            :id="piece.url"
+            :key="piece.id"
+            x1="0"
+            x2="1"
+            y1="0"
+            y2="0"
+          >
+            <stop
+              v-for="(stop, n) in piece.offsets"
+              :key="n"
+              :offset="stop.offset"
+              :style="{ stopColor: stop.colour, stopOpacity: stop.opacity }"
+            />
+          </linearGradient>
+        </template>
         <pattern
           :id="`${id}-hatch`"
-          width="7"
-          height="7"
+          :width="7 * size.by"
+          :height="7 * size.by"
           patternUnits="userSpaceOnUse"
           patternTransform="rotate(45)"
         >
-          <rect width="2.2" height="7" fill="var(--sheet)" fill-opacity="0.55" />
+          <rect
+            :width="2.4 * size.by"
+            :height="7 * size.by"
+            fill="var(--sheet)"
+            fill-opacity="0.7"
+          />
         </pattern>
       </defs>
 
-      <text :x="x(zones.restingBpm)" :y="BAR_TOP - 8" class="end">
-        {{ zones.restingSigmaBpm > 0 ? `rest ${zones.restingBpm}` : '' }}
-      </text>
-      <text :x="x(zones.maximumBpm)" :y="BAR_TOP - 8" class="end" text-anchor="end">
-        {{ width < 560 ? 'max' : 'maximum' }} about {{ zones.maximumBpm }}
-      </text>
+      <g v-for="row in drawn" :key="row.key" v-memo="[row, narrow]" class="row">
+        <text :x="x(row.zones.restingBpm)" :y="row.top - 8 * size.by" class="end">
+          <tspan v-if="row.label" class="label">{{ row.label }}</tspan>
+          <tspan v-if="!(row.label && narrow)" :dx="row.label ? 10 : 0">
+            rest {{ row.zones.restingBpm }}
+          </tspan>
+        </text>
+        <text :x="x(row.zones.maximumBpm)" :y="row.top - 8 * size.by" class="end" text-anchor="end">
+          {{ narrow ? 'max' : 'maximum' }}
+          {{ row.zones.maximumSigmaBpm > 3 ? 'about' : '' }} {{ row.zones.maximumBpm }}
+        </text>
 
-      <rect
-        :x="MARGIN"
-        :y="BAR_TOP"
-        :width="width - 2 * MARGIN"
-        :height="BAR"
-        rx="3"
-        :fill="`url(#${id}-run)`"
-      />
-      <g v-if="ceilingBpm !== null && ceilingBpm < zones.maximumBpm" class="ceiling">
         <rect
-          :x="x(ceilingBpm)"
-          :y="BAR_TOP"
-          :width="width - MARGIN - x(ceilingBpm)"
-          :height="BAR"
-          :fill="`url(#${id}-hatch)`"
+          v-for="piece in row.pieces"
+          :key="piece.id"
+          :x="piece.from"
+          :y="piece.y"
+          :width="Math.max(0, piece.to - piece.from)"
+          :height="piece.tall"
+          :rx="3 * size.by"
+          :fill="`url(#${piece.url})`"
+          :data-piece="piece.id"
         />
-        <line :x1="x(ceilingBpm)" :x2="x(ceilingBpm)" :y1="BAR_TOP - 5" :y2="BAR_TOP + BAR + 5" />
-        <text v-if="width >= 560" :x="x(ceilingBpm) + 8" :y="BAR_TOP - 26" class="ceiling-word">
-          above {{ ceilingBpm }} {{ ceilingWords }}
-        </text>
-      </g>
-
-      <g v-for="band in labels" :key="band.id" :fill="`var(--on-band-${band.level})`">
-        <text v-if="band.word" :x="band.middle" :y="BAR_TOP + 22" class="word" text-anchor="middle">
-          {{ band.word }}
-        </text>
-        <template v-if="band.strokes">
+        <line
+          v-for="edge in row.seams"
+          :key="`seam-${edge}`"
+          class="seam"
+          :x1="x(edge)"
+          :x2="x(edge)"
+          :y1="row.top"
+          :y2="row.top + row.bar"
+        />
+        <line
+          v-for="point in row.points"
+          :key="`point-${point}`"
+          class="point"
+          :x1="x(point)"
+          :x2="x(point)"
+          :y1="row.top"
+          :y2="row.top + row.bar"
+        />
+        <g v-if="row.limit" class="limit">
           <rect
-            v-for="n in band.level"
-            :key="n"
-            :x="band.middle - band.level * 3 + (n - 1) * 6 + 1.5"
-            :y="BAR_TOP + (band.word ? 31 : 19)"
-            width="3"
-            height="11"
-            rx="1"
+            :x="x(row.limit.bpm)"
+            :y="row.top"
+            :width="Math.max(0, width - size.margin - x(row.limit.bpm))"
+            :height="row.bar"
+            :fill="`url(#${id}-hatch)`"
           />
-        </template>
-      </g>
+          <line
+            :x1="x(row.limit.bpm)"
+            :x2="x(row.limit.bpm)"
+            :y1="row.top - 5 * size.by"
+            :y2="row.top + row.bar + 5 * size.by"
+          />
+          <text
+            :x="width - size.margin"
+            :y="row.top - (narrow ? 44 : 27) * size.by"
+            class="limit-word"
+            text-anchor="end"
+          >
+            {{ row.limit.words }}
+          </text>
+        </g>
 
-      <g v-if="target" class="target">
-        <path :d="`M${x(target.lowBpm)} ${BAR_TOP - 4}v-8H${x(target.highBpm)}v8`" fill="none" />
-        <text
-          :x="(x(target.lowBpm) + x(target.highBpm)) / 2"
-          :y="BAR_TOP - 18"
-          text-anchor="middle"
+        <g
+          v-for="band in row.labels"
+          :key="band.id"
+          :fill="band.plain ? 'var(--ink)' : `var(--on-band-${band.level})`"
         >
-          target {{ target.lowBpm }}–{{ target.highBpm }}
-        </text>
+          <text
+            v-if="band.word"
+            :x="band.middle"
+            :y="band.wordAt"
+            class="word"
+            :class="{ plain: band.plain }"
+            :text-anchor="band.anchor"
+          >
+            {{ band.word }}
+          </text>
+          <template v-if="band.strokes">
+            <rect
+              v-for="n in band.level"
+              :key="n"
+              :x="band.middle - band.level * 3 * size.by + (n - 1) * 6 * size.by + 1.5 * size.by"
+              :y="band.strokesAt"
+              :width="3 * size.by"
+              :height="11 * size.by"
+              :rx="size.by"
+            />
+          </template>
+        </g>
+
+        <g v-if="row.target" class="target">
+          <path
+            :d="`M${x(row.target.lowBpm)} ${row.top - 3 * size.by}v${-7 * size.by}H${x(row.target.highBpm)}v${7 * size.by}`"
+            fill="none"
+          />
+          <text :x="row.target.at" :y="row.top - 27 * size.by" text-anchor="middle">
+            {{ row.target.words }}
+          </text>
+        </g>
       </g>
 
-      <g class="axis">
+      <g v-memo="[axis, marks, bottom]" class="axis">
         <template v-for="tick in axis" :key="tick.bpm">
           <line
             :x1="x(tick.bpm)"
             :x2="x(tick.bpm)"
-            :y1="BAR_TOP + BAR + 4"
-            :y2="BAR_TOP + BAR + 11"
+            :y1="bottom + 4 * size.by"
+            :y2="bottom + 11 * size.by"
           />
-          <text v-if="tick.word" :x="x(tick.bpm)" :y="BAR_TOP + BAR + 25" text-anchor="middle">
+          <text v-if="tick.word" :x="x(tick.bpm)" :y="bottom + 25 * size.by" text-anchor="middle">
             {{ tick.bpm }}
           </text>
         </template>
         <text
-          v-for="mark in percents"
+          v-for="mark in marks"
           :key="mark.percent"
           :x="x(mark.bpm)"
-          :y="BAR_TOP + BAR + 45"
+          :y="bottom + 45 * size.by"
           class="percent"
           :text-anchor="mark.percent === 0 ? 'start' : 'middle'"
         >
@@ -263,37 +465,62 @@ const spoken = computed(
       </g>
 
       <g class="cursor">
-        <line :x1="x(at.bpm)" :x2="x(at.bpm)" :y1="BAR_TOP - 6" :y2="BAR_TOP + BAR + 6" />
-        <circle :cx="x(at.bpm)" :cy="BAR_TOP + BAR" r="8" />
+        <line :x1="x(bpm)" :x2="x(bpm)" :y1="size.head - 6 * size.by" :y2="bottom + 6 * size.by" />
+        <circle :cx="x(bpm)" :cy="bottom" :r="8 * size.by" />
       </g>
     </svg>
 
-    <dl class="reading" aria-hidden="true">
+    <dl v-if="!stacked" class="reading" aria-hidden="true">
       <div class="bpm">
         <dt>bpm</dt>
         <dd class="num">{{ at.bpm }}</dd>
       </div>
       <div>
-        <dt>of reserve</dt>
+        <dt>
+          <MethodLink to="rate-of-reserve" tabindex="-1">of reserve</MethodLink>
+        </dt>
         <dd class="num">{{ at.reservePercent.toFixed(1) }} %</dd>
       </div>
       <div>
-        <dt>of maximum</dt>
+        <dt><MethodLink to="rate-of-maximum" tabindex="-1">of maximum</MethodLink></dt>
         <dd class="num">{{ at.maximumPercent.toFixed(1) }} %</dd>
       </div>
       <div>
-        <dt>beats in 10 · 15 s</dt>
+        <dt><MethodLink to="count-card" tabindex="-1">beats in 10 · 15 s</MethodLink></dt>
         <dd class="num">{{ at.counts['10'] }} · {{ at.counts['15'] }}</dd>
       </div>
       <div>
-        <dt>effort of 20 · of 10</dt>
+        <dt>
+          <MethodLink :to="`level-${level.level}`" tabindex="-1">effort of 20 · of 10</MethodLink>
+        </dt>
         <dd class="num">{{ effort(level.rpe20, 6) }} · {{ effort(level.rpe10, 0) }}</dd>
       </div>
       <div class="voice">
-        <dt>{{ bandName }}</dt>
+        <dt>{{ bandName }}{{ at.overCap ? ', over the cap' : '' }}</dt>
         <dd>{{ level.voice }}</dd>
       </div>
     </dl>
+    <div v-else class="reading together" aria-hidden="true">
+      <div class="bpm">
+        <span class="num figure">{{ bpm }}</span>
+        <span class="unit"
+          >bpm<template v-if="said[0]!.at">
+            · <span class="num">{{ said[0]!.at.counts['15'] }}</span> in 15 s</template
+          ></span
+        >
+      </div>
+      <ul>
+        <li v-for="row in said" :key="row.label">
+          <b>{{ row.label }}</b>
+          <template v-if="row.at">
+            <span>{{ row.at.name }}</span>
+            <span class="num">{{ row.at.reservePercent.toFixed(1) }} % of reserve</span>
+            <span class="num">{{ row.at.maximumPercent.toFixed(1) }} % of maximum</span>
+          </template>
+          <span v-else>outside its span</span>
+        </li>
+      </ul>
+    </div>
   </div>
 </template>
 
@@ -301,6 +528,8 @@ const spoken = computed(
 .ruler {
   min-width: 0;
   overflow: hidden;
+  print-color-adjust: exact;
+  -webkit-print-color-adjust: exact;
 }
 
 svg {
@@ -316,19 +545,30 @@ svg:focus-visible {
 
 text {
   font-family: var(--text);
-  font-size: 13px;
   fill: var(--ink-quiet);
 }
 
+.label {
+  font-weight: 700;
+  fill: var(--ink);
+}
+
 .word {
-  font-size: 15px;
+  font-size: 1.15em;
   font-weight: 700;
   fill: inherit;
 }
 
+/* A rate's name stays readable wherever its soft edge ends. */
+.plain {
+  paint-order: stroke;
+  stroke: var(--sheet);
+  stroke-width: 4px;
+}
+
 .axis text {
   font-family: var(--mono);
-  font-size: 12.5px;
+  font-size: 0.96em;
 }
 
 .axis line {
@@ -337,7 +577,7 @@ text {
 }
 
 .axis .percent {
-  font-size: 12px;
+  font-size: 0.92em;
 }
 
 .target path {
@@ -348,16 +588,27 @@ text {
 .target text {
   fill: var(--teal-deep);
   font-weight: 700;
-  font-size: 14px;
+  font-size: 1.08em;
 }
 
-.ceiling line {
+.limit line {
   stroke: var(--ink);
   stroke-width: 2.4;
 }
 
-.ceiling-word {
+.limit-word {
   font-weight: 600;
+}
+
+.seam {
+  stroke: var(--sheet);
+  stroke-width: 1.6;
+  stroke-dasharray: 3 3;
+}
+
+.point {
+  stroke: var(--ink);
+  stroke-width: 2;
 }
 
 .cursor line {
@@ -385,7 +636,8 @@ text {
   flex-direction: column-reverse;
 }
 
-dt {
+dt,
+.unit {
   font-size: 0.8rem;
   color: var(--ink-quiet);
 }
@@ -400,11 +652,37 @@ dd {
   min-width: 4.4rem;
 }
 
-.bpm dd {
+.bpm dd,
+.figure {
   font-family: var(--text);
   font-size: 2.4rem;
   font-weight: 700;
   line-height: 1;
+}
+
+.reading.together {
+  display: flex;
+  gap: 8px 28px;
+  align-items: center;
+}
+
+.together .bpm {
+  flex-direction: column;
+  min-width: 7.4rem;
+}
+
+.together ul {
+  flex: 1;
+  display: grid;
+  gap: 4px;
+  min-width: 0;
+}
+
+.together li {
+  display: grid;
+  grid-template-columns: minmax(9rem, 1.2fr) minmax(6rem, 1fr) 10.4rem 10.4rem;
+  gap: 2px 16px;
+  font-size: 0.94rem;
 }
 
 .voice {
@@ -416,6 +694,32 @@ dd {
   white-space: normal;
 }
 
+.wall {
+  background: var(--paper);
+  color: var(--ink);
+}
+
+.wall dt {
+  font-size: 1em;
+}
+
+.wall dd {
+  font-size: 1.5em;
+}
+
+.wall .bpm dd {
+  font-size: 3.6em;
+}
+
+.wall .voice {
+  min-width: 0;
+}
+
+.wall .reading {
+  gap: 0.6em 2em;
+  padding-top: 0.8em;
+}
+
 @media (max-width: 640px) {
   .reading {
     display: grid;
@@ -423,9 +727,24 @@ dd {
     gap: 8px 14px;
   }
 
+  .reading.together {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .together li {
+    grid-template-columns: 1fr 1fr;
+  }
+
   .voice {
     grid-column: 1 / -1;
     min-width: 0;
+  }
+}
+
+@media print {
+  .cursor,
+  .reading {
+    display: none;
   }
 }
 </style>

@@ -44,6 +44,13 @@ export const SOURCES = {
   tap: 'Tapped',
 } as const
 
+/** What a target may be counted in: its name, the unit of its figures, its entry among the methods. */
+export const BASES = {
+  reserve: { name: 'Reserve', unit: '% of reserve', method: 'rate-of-reserve' },
+  maximum: { name: 'Maximum', unit: '% of maximum', method: 'rate-of-maximum' },
+  resting: { name: 'Above rest', unit: 'bpm above rest', method: 'rate-above-resting' },
+} as const
+
 export const STEPS = {
   screening: 'Screening',
   pulse: 'Pulse',

@@ -5,11 +5,11 @@ import { useRouter } from 'vue-router'
 import { bands } from '../api/korvel'
 import { useClient } from '../clients/useClient'
 import Findings from '../shared/Findings.vue'
-import LevelStrokes from '../shared/LevelStrokes.vue'
+import MethodLink from '../shared/MethodLink.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import Ruler from '../shared/Ruler.vue'
 import { useLoad } from '../shared/load'
-import { effort, span } from '../shared/words'
+import BandTable from './BandTable.vue'
 
 /** The client's span on the ruler, and what each band is. */
 const { id, overview } = useClient()
@@ -19,6 +19,22 @@ watch([id, () => overview.value?.client.version], () => load(id.value, 'voice-la
   immediate: true,
 })
 const cursor = ref<number>()
+
+/** The same figures on the desk, where every number is worked out long hand. */
+function onDesk(band: string) {
+  const zones = data.value!.zones!
+  return {
+    path: '/desk/bands',
+    query: {
+      rest: zones.restingBpm,
+      max: zones.maximumBpm,
+      scheme: zones.scheme,
+      maxerror: zones.maximumSigmaBpm,
+      resterror: zones.restingSigmaBpm,
+      band,
+    },
+  }
+}
 </script>
 
 <template>
@@ -47,12 +63,19 @@ const cursor = ref<number>()
           <span class="num">{{ data.zones.maximumBpm }}</span></b
         >
         <span class="quiet">
-          · reserve <span class="num">{{ data.zones.reserveBpm }}</span> · edges as soft as they are
-          uncertain: maximum ± <span class="num">{{ data.zones.maximumSigmaBpm }}</span>, rest ±
-          <span class="num">{{ data.zones.restingSigmaBpm }}</span>
+          ·
+          <MethodLink to="reserve"
+            >reserve <span class="num">{{ data.zones.reserveBpm }}</span></MethodLink
+          >
+          · edges
+          <MethodLink to="edge-error">as soft as they are uncertain</MethodLink>: maximum ±
+          <MethodLink :to="data.maximumMethod!" class="num">{{
+            data.zones.maximumSigmaBpm
+          }}</MethodLink>, rest ±
+          <MethodLink to="resting-error" class="num">{{ data.zones.restingSigmaBpm }}</MethodLink>
         </span>
       </p>
-      <Ruler v-model:cursor="cursor" :zones="data.zones" :ceiling-bpm="data.ceilingBpm" />
+      <Ruler v-model:cursor="cursor" :rows="[{ zones: data.zones, ceilingBpm: data.ceilingBpm }]" />
     </section>
 
     <section class="sheet">
@@ -61,41 +84,12 @@ const cursor = ref<number>()
         <span class="quiet small">{{ data.zones.serves }}</span>
         <Button label="Prescribe" @click="router.push(`/clients/${id}/prescription`)" />
       </div>
-      <div class="scroll" tabindex="0" role="region" aria-label="What each band is">
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">band</th>
-              <th scope="col">bpm</th>
-              <th scope="col" class="edge">edge ±</th>
-              <th scope="col">in 10 s</th>
-              <th scope="col">in 15 s</th>
-              <th scope="col">effort of 20</th>
-              <th scope="col">of 10</th>
-              <th scope="col">how it sounds</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr
-              v-for="band in data.zones.bands"
-              :key="band.id"
-              :class="{
-                at: cursor !== undefined && cursor >= band.lowBpm && cursor <= band.highBpm,
-                beyond: data.ceilingBpm !== null && band.lowBpm >= data.ceilingBpm,
-              }"
-            >
-              <th scope="row"><LevelStrokes :level="band.level" /> {{ band.name }}</th>
-              <td class="num strong">{{ span([band.lowBpm, band.highBpm]) }}</td>
-              <td class="num quiet edge">{{ band.lowSigmaBpm.toFixed(1) }}</td>
-              <td class="num">{{ span(band.counts['10']) }}</td>
-              <td class="num">{{ span(band.counts['15']) }}</td>
-              <td class="num">{{ effort(band.rpe20, 6) }}</td>
-              <td class="num">{{ effort(band.rpe10, 0) }}</td>
-              <td>{{ band.voice }}</td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
+      <BandTable
+        :zones="data.zones"
+        :at="cursor"
+        :ceiling-bpm="data.ceilingBpm"
+        :working="onDesk"
+      />
       <p v-if="data.ceilingBpm !== null" class="small quiet note">
         Bands that begin at <span class="num">{{ data.ceilingBpm }}</span> or above are shown, and
         not prescribed for this client yet.
@@ -125,63 +119,7 @@ const cursor = ref<number>()
   margin-left: auto;
 }
 
-.scroll {
-  overflow-x: auto;
-  margin-top: 8px;
-}
-
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-
-th,
-td {
-  text-align: left;
-  padding: 8px 10px;
-  border-bottom: 1px solid var(--line);
-  white-space: nowrap;
-}
-
-thead th {
-  font-size: 0.8rem;
-  font-weight: 550;
-  color: var(--ink-quiet);
-  padding-top: 4px;
-}
-
-tbody th {
-  font-weight: 700;
-}
-
-tbody th .strokes {
-  margin-right: 8px;
-}
-
-.strong {
-  font-weight: 700;
-}
-
-tr.at {
-  background: var(--teal-wash);
-}
-
-tr.beyond .strong {
-  color: var(--ink-quiet);
-}
-
 .note {
   margin-top: 8px;
-}
-
-@media (max-width: 640px) {
-  .edge {
-    display: none;
-  }
-
-  th,
-  td {
-    padding: 8px 7px;
-  }
 }
 </style>

@@ -134,13 +134,18 @@ final class Desk {
     open("/clients?q=" + name.replace(" ", "%20"));
     await(() -> all("a.name").size() == 1);
     String href = one("a.name").getDomProperty("href");
-    driver.get(href + "/" + step);
+    driver.get(href.replaceAll("(/clients/[^/]+).*", "$1/") + step);
     await(() -> all(".path a.here").size() == 1);
   }
 
   <T> T await(Supplier<T> condition) {
+    return await("what is waited for", condition);
+  }
+
+  private <T> T await(String what, Supplier<T> condition) {
     return new WebDriverWait(driver, PATIENCE, Duration.ofMillis(40))
         .ignoring(StaleElementReferenceException.class)
+        .withMessage(() -> what + ", on a page that reads:\n" + texts("main, .wall-page"))
         .until(ignored -> condition.get());
   }
 
@@ -155,12 +160,29 @@ final class Desk {
   /** The button or link a person reads that text on. */
   WebElement pressable(String text) {
     return await(
+        "“" + text + "” to press",
         () ->
-            all("button, a, label, [role=option]").stream()
-                .filter(WebElement::isDisplayed)
-                .filter(each -> each.getText().strip().equals(text))
-                .findFirst()
-                .orElse(null));
+            (WebElement)
+                driver.executeScript(
+                    """
+                    const all = document.querySelectorAll(
+                      'button, a, label, summary, [role=option]')
+                    return [...all].find(
+                      (each) => each.checkVisibility() && each.innerText.trim() === arguments[0])
+                    """,
+                    text));
+  }
+
+  /** What the elements say, in one question to the browser. */
+  @SuppressWarnings("unchecked")
+  List<String> texts(String css) {
+    return (List<String>)
+        driver.executeScript(
+            """
+            return [...document.querySelectorAll(arguments[0])].map(
+              (each) => each.innerText.replace(/\\s+/g, ' ').trim())
+            """,
+            css);
   }
 
   void press(String text) {
@@ -182,7 +204,7 @@ final class Desk {
 
   /** Waits until a person can read that text somewhere on the page. */
   void sees(String text) {
-    await(() -> one("body").getText().contains(text) ? true : null);
+    await("“" + text + "”", () -> reads(text) ? true : null);
   }
 
   boolean reads(String text) {

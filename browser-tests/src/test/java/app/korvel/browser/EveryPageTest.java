@@ -25,7 +25,14 @@ class EveryPageTest {
   @ParameterizedTest
   @CsvSource({
     "-, /clients, Agnethe Moravik",
+    "-, /clients?archived=yes, Imre Valstad",
     "-, /clients/new, Present activity",
+    "-, /desk/pulse, long hand",
+    "-, /desk/maximum, long hand",
+    "-, /desk/target?rest=64&max=176&basis=reserve&low=50&high=70&cap=140, the smaller of",
+    "-, /desk/bands?rest=64&max=176&scheme=voice-ladder&compare=goal-ranges, Ranges by goal",
+    "-, /desk/bands/wall?rest=64&max=176&scheme=voice-ladder&cap=150, above the cap",
+    "-, /desk/counts, long hand",
     "-, /methods, Equations for the maximum",
     "-, /nowhere, nothing at this address",
     "Ines, screening, May be prescribed for",
@@ -35,9 +42,28 @@ class EveryPageTest {
     "Ines, prescription, moderate-equivalent min",
     "Ragnar, prescription, Draft only",
     "Pilar, bands, No bands by rate",
+    "Hyun-woo, maximum, your choice",
   })
   void noSeriousFindingAndNoSidewaysScrolling(String client, String page, String text) {
+    sound(opened(client, page, text));
+  }
+
+  /** What opens on a page is a page too: the picker, the correction, the check, the keys. */
+  @ParameterizedTest
+  @CsvSource({
+    "Ines, maximum, is the default, button[aria-label^='Use '], Your reason",
+    "Ines, pulse, Working resting value, button[aria-label^='Put right'], Take it back",
+    "-, /desk/target, long hand, .long button, You are shown the first one",
+    "-, /clients, Agnethe Moravik, button.keys, Keys on this screen",
+  })
+  void whatOpensIsSoundToo(String client, String page, String text, String opens, String then) {
     Desk desk = opened(client, page, text);
+    desk.one(opens).click();
+    desk.sees(then);
+    sound(desk);
+  }
+
+  private static void sound(Desk desk) {
     List<Rule> serious =
         new AxeBuilder()
             .analyze(desk.driver()).getViolations().stream()

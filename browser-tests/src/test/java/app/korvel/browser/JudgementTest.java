@@ -2,10 +2,8 @@ package app.korvel.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.openqa.selenium.WebElement;
 
 /** What the screens decide for different people, as an instructor reads it. */
 class JudgementTest {
@@ -14,10 +12,6 @@ class JudgementTest {
   @BeforeEach
   void sit() {
     desk = Desk.get();
-  }
-
-  private List<String> texts(String css) {
-    return desk.all(css).stream().map(WebElement::getText).toList();
   }
 
   @Test
@@ -95,18 +89,18 @@ class JudgementTest {
   void goalsAreThoseThatAreOpenToTheClient() {
     desk.openClient("Lupe", "prescription");
     desk.sees("Everyday activity");
-    assertThat(texts(".goals b"))
+    assertThat(desk.texts(".goals b"))
         .containsExactly("Everyday activity", "Weight and general fitness");
     desk.openClient("Yara", "prescription");
     desk.sees("Everyday activity");
-    assertThat(texts(".goals b")).hasSize(4);
+    assertThat(desk.texts(".goals b")).hasSize(4);
   }
 
   @Test
   void onABetaBlockerOnlyItsOwnEquationsApply() {
     desk.openClient("Marguerite", "maximum");
     desk.sees("208 − 0.7 × age − 30 is the default, and a rough one.");
-    assertThat(texts("section[aria-label='Every equation'] li:not(.off)")).hasSize(1);
+    assertThat(desk.texts("section[aria-label='Every equation'] li:not(.off)")).hasSize(1);
     desk.sees("Not on a beta-blocker: it holds the maximum below what age explains.");
     desk.openClient("Marguerite", "prescription");
     desk.sees("Steer by effort and talk first; the rate comes second.");
@@ -123,14 +117,14 @@ class JudgementTest {
   void tickingAHeartConditionSuspendsWhatWasIssued() {
     desk.openClient("Sefa", "prescription");
     desk.sees("Saved versions");
-    desk.await(() -> texts(".versions a").contains("Card"));
+    desk.await(() -> desk.texts(".versions a").contains("Card"));
     desk.openClient("Sefa", "screening");
     desk.one("input[name=heartCondition]").click();
     desk.press("Save details");
     desk.sees("Measuring and computing go on. A prescription can be kept as a draft.");
     desk.one(".path a[href$='/prescription']").click();
     desk.sees("suspended");
-    assertThat(texts(".versions a")).isEmpty();
+    assertThat(desk.texts(".versions a")).isEmpty();
     desk.openClient("Sefa", "screening");
     desk.one("input[name=heartCondition]").click();
     desk.press("Save details");

@@ -63,6 +63,47 @@ class KeyboardTest {
   }
 
   @Test
+  void alongTheStepsAndThePlacesByOneKey() {
+    desk.openClient("Yara", "pulse");
+    desk.sees("Count a resting pulse");
+    desk.one("h1").click();
+    desk.keys("]");
+    desk.sees("is the default.");
+    desk.keys("]");
+    desk.sees("what each band is");
+    desk.keys("[");
+    desk.sees("is the default.");
+    desk.keys("2");
+    desk.sees("The count, long hand");
+    desk.keys("]");
+    desk.sees("208 − 0.7 × age, long hand");
+    desk.keys("3");
+    desk.sees("Equations for the maximum");
+    // In a field a key is only a letter.
+    desk.one("input[type=search]").sendKeys("1?u");
+    desk.sees("Nothing holds “1?u”.");
+  }
+
+  @Test
+  void singleKeysCanBeTurnedOff() {
+    desk.open("/methods");
+    desk.sees("Equations for the maximum");
+    desk.keys("?");
+    desk.sees("Keys on this screen");
+    desk.one("label[for=single-keys]").click();
+    desk.keys(Keys.ESCAPE);
+    desk.await(() -> desk.all("[role=dialog]").isEmpty());
+    desk.keys("1", "?");
+    desk.sees("Keys on this screen");
+    assertThat(desk.driver().getCurrentUrl()).contains("/methods");
+    desk.one("label[for=single-keys]").click();
+    desk.keys(Keys.ESCAPE);
+    desk.await(() -> desk.all("[role=dialog]").isEmpty());
+    desk.keys("1");
+    desk.sees("Agnethe Moravik");
+  }
+
+  @Test
   void questionMarkListsTheKeysOfTheScreen() {
     desk.openClient("Ines", "bands");
     desk.sees("what each band is");

@@ -2,6 +2,7 @@ package app.korvel.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.korvel.bench.KorvelProcess;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.ServerSocket;

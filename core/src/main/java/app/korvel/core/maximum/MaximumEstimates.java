@@ -9,8 +9,10 @@ import app.korvel.core.measure.Threshold;
 import app.korvel.core.screening.Person;
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.stream.Collectors;
@@ -31,6 +33,9 @@ public record MaximumEstimates(
     Optional<Estimate> recommended,
     Optional<Estimate> inUse,
     List<Finding> findings) {
+
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("d MMM uuuu", Locale.ENGLISH);
 
   public MaximumEstimates {
     estimates = List.copyOf(estimates);
@@ -88,7 +93,10 @@ public record MaximumEstimates(
         recommended.map(estimate -> estimate.equation().formula()).orElse("no equation");
     return picked.filter(Estimate::prescribable).isPresent()
         ? FindingKind.MAXIMUM_CHOSEN.of(
-            picked.get().equation().formula(), choice.chosenOn(), choice.reason(), byRule)
+            picked.get().equation().formula(),
+            DAY.format(choice.chosenOn()),
+            choice.reason(),
+            byRule)
         : FindingKind.MAXIMUM_CHOICE_SET_ASIDE.of(
             picked.map(estimate -> estimate.equation().formula()).orElse(choice.method()),
             picked.map(Estimate::reason).orElse("No such equation is in use any more."),

@@ -34,7 +34,7 @@ class ChoiceTest {
     assertThat(chosen.recommended().orElseThrow().bpm()).hasValue(177);
     assertThat(chosen.chosen()).isTrue();
     assertThat(chosen.findings().get(0).message())
-        .isEqualTo("211 − 0.64 × age is in use, your choice of 2026-05-20.");
+        .isEqualTo("211 − 0.64 × age is in use, your choice of 20 May 2026.");
     assertThat(chosen.findings().get(0).because())
         .isEqualTo("Your reason: “rowed at 178 last week”. By rule it would be 208 − 0.7 × age.");
   }

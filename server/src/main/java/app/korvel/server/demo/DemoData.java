@@ -341,10 +341,11 @@ public final class DemoData {
         taken.add(reading(crew, daysAgo, random));
       }
       taken.add(reading(crew, crew.lastDaysAgo, random));
-      readings.addAll(client.id(), taken, now);
-    }
-    if (MISTYPED.containsKey(crew.name)) {
-      putRight(client, taken, MISTYPED.get(crew.name));
+      int asTaken = taken.size() - (MISTYPED.containsKey(crew.name) ? 1 : 0);
+      readings.addAll(client.id(), taken.subList(0, asTaken), now);
+      if (asTaken < taken.size()) {
+        mistypeAndPutRight(client, taken.get(asTaken), MISTYPED.get(crew.name));
+      }
     }
     Optional<Choice> choice =
         Optional.ofNullable(PICKED.get(crew.name))
@@ -355,9 +356,7 @@ public final class DemoData {
     return client;
   }
 
-  /** The latest reading was first kept with another count, and then corrected. */
-  private void putRight(Client client, List<RestingReading> taken, int typedBpm) {
-    RestingReading right = taken.get(taken.size() - 1);
+  private void mistypeAndPutRight(Client client, RestingReading right, int typedBpm) {
     RestingReading typed =
         RestingReading.counted(
             ids.next(),
@@ -366,8 +365,8 @@ public final class DemoData {
             right.posture(),
             right.minutesRested(),
             right.disturbances());
-    readings.correct(client.id(), right.id(), typed, now);
-    readings.correct(client.id(), typed.id(), right.withId(ids.next()), now);
+    readings.add(client.id(), typed, now);
+    readings.correct(client.id(), typed.id(), right, now);
   }
 
   private RestingReading reading(Crew crew, int daysAgo, Random random) {

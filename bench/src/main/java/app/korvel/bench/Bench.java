@@ -1,0 +1,49 @@
+package app.korvel.bench;
+
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.Map;
+
+/** What {@code ./korvel bench} runs: one measurement by name, or all but the long one. */
+public final class Bench {
+  private Bench() {}
+
+  /** A measurement; prints what it found. */
+  @FunctionalInterface
+  interface Driver {
+    void run(String[] words) throws Exception;
+  }
+
+  private static final Map<String, Driver> DRIVERS = new LinkedHashMap<>();
+
+  static {
+    DRIVERS.put("core", words -> org.openjdk.jmh.Main.main(new String[] {"CoreBenchmark"}));
+    DRIVERS.put("zones", words -> new ServerTime().run());
+    DRIVERS.put("page", words -> new PageTime().run());
+    DRIVERS.put("start", words -> new StartTime().run());
+    DRIVERS.put("durability", Durability::main);
+  }
+
+  public static void main(String[] args) throws Exception {
+    if (args.length == 0) {
+      for (String name : DRIVERS.keySet()) {
+        if (!name.equals("durability")) {
+          DRIVERS.get(name).run(args);
+        }
+      }
+      System.exit(0);
+    }
+    Driver driver = DRIVERS.get(args[0]);
+    if (driver == null) {
+      System.err.println(
+          "Korvel: there is no measurement “"
+              + args[0]
+              + "”. There are: "
+              + String.join(", ", DRIVERS.keySet())
+              + ".");
+      System.exit(2);
+    }
+    driver.run(Arrays.copyOfRange(args, 1, args.length));
+    System.exit(0);
+  }
+}

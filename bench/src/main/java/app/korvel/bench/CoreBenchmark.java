@@ -1,0 +1,69 @@
+package app.korvel.bench;
+
+import app.korvel.core.maximum.MaximumEstimates;
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.screening.Activity;
+import app.korvel.core.screening.Person;
+import app.korvel.core.screening.Sex;
+import app.korvel.core.zone.Basis;
+import app.korvel.core.zone.Reserve;
+import app.korvel.core.zone.Scheme;
+import app.korvel.core.zone.Schemes;
+import app.korvel.core.zone.Target;
+import app.korvel.core.zone.Uncertainty;
+import app.korvel.core.zone.Zones;
+import java.math.BigDecimal;
+import java.util.OptionalInt;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+import org.openjdk.jmh.infra.Blackhole;
+
+/** The rules that a screen asks for most. */
+@State(Scope.Benchmark)
+@BenchmarkMode(org.openjdk.jmh.annotations.Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MICROSECONDS)
+@Warmup(iterations = 3, time = 1)
+@Measurement(iterations = 5, time = 1)
+@Fork(2)
+public class CoreBenchmark {
+  private static final Person PERSON =
+      Person.of(45, Sex.NOT_GIVEN, Activity.SOME, Person.Health.NOTHING_KNOWN);
+
+  private int resting = 50;
+
+  /** Another span at each call, so that nothing can be remembered. */
+  private Reserve span() {
+    resting = resting == 80 ? 50 : resting + 1;
+    return Reserve.of(resting, 176);
+  }
+
+  @Benchmark
+  public Zones zonesOfOneScheme() {
+    return Zones.of(Scheme.of(Scheme.DEFAULT_ID), span(), Uncertainty.USUAL);
+  }
+
+  @Benchmark
+  public void zonesOfEveryScheme(Blackhole hole) {
+    for (Scheme scheme : Schemes.ALL) {
+      hole.consume(Zones.of(scheme, span(), Uncertainty.USUAL));
+    }
+  }
+
+  @Benchmark
+  public MaximumEstimates everyEquation() {
+    return MaximumEstimates.of(PERSON, OptionalInt.of(span().restingBpm()), Mode.CYCLE);
+  }
+
+  @Benchmark
+  public Object aTargetLongHand() {
+    return Target.longHand(
+        span(), Basis.RESERVE, BigDecimal.valueOf(50), BigDecimal.valueOf(70), OptionalInt.of(140));
+  }
+}

@@ -1,0 +1,72 @@
+package app.korvel.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
+
+/** Everything that is computed and decided, with its source, found by typing and by link. */
+class MethodsTest {
+  private Desk desk;
+
+  @BeforeEach
+  void sit() {
+    desk = Desk.get();
+  }
+
+  @Test
+  void anEntryIsFoundByTyping() {
+    desk.open("/methods");
+    desk.sees("Equations for the maximum");
+    WebElement search = desk.one("input[type=search]");
+    search.sendKeys("brawner");
+    desk.await(() -> desk.all("section").size() == 2);
+    desk.sees("164 − 0.7 × age");
+    desk.sees("± 18 bpm (standard error).");
+    desk.sees("Coronary disease, on beta-blockers");
+    assertThat(desk.driver().getCurrentUrl()).endsWith("q=brawner");
+    search.sendKeys(Keys.chord(Keys.CONTROL, "a"), "zzz");
+    desk.sees("Nothing holds “zzz”.");
+    search.sendKeys(Keys.ESCAPE);
+    desk.sees("Thresholds: where a rule changes its mind");
+    search.sendKeys("smallest reserve");
+    desk.sees("40 bpm");
+  }
+
+  /** No number leads nowhere: every link to the methods has its entry. */
+  @Test
+  void everyLinkHasItsEntry() {
+    Set<String> links = new LinkedHashSet<>();
+    for (String step : List.of("pulse", "maximum", "bands", "prescription")) {
+      desk.openClient("Hyun-woo", step);
+      links.addAll(linked());
+    }
+    for (String tool :
+        List.of("pulse", "maximum", "target", "bands?rest=64&max=176&scheme=rest-plus", "counts")) {
+      desk.open("/desk/" + tool);
+      desk.sees("long hand");
+      links.addAll(linked());
+    }
+    assertThat(links).hasSizeGreaterThan(25);
+    desk.open("/methods");
+    desk.sees("Equations for the maximum");
+    for (String link : links) {
+      assertThat(desk.all("[id='" + link + "']")).as(link).hasSize(1);
+    }
+  }
+
+  @SuppressWarnings("unchecked")
+  private List<String> linked() {
+    desk.await(() -> !desk.all("a[href*='/methods#']").isEmpty());
+    return (List<String>)
+        desk.driver()
+            .executeScript(
+                "return [...document.querySelectorAll('a[href*=\"/methods#\"]')].map("
+                    + "(link) => link.hash.slice(1))");
+  }
+}

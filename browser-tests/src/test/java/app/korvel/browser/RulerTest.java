@@ -1,0 +1,201 @@
+package app.korvel.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.interactions.PointerInput;
+import org.openqa.selenium.interactions.PointerInput.Kind;
+import org.openqa.selenium.interactions.PointerInput.MouseButton;
+import org.openqa.selenium.interactions.PointerInput.Origin;
+import org.openqa.selenium.interactions.Sequence;
+
+/** The ruler: one component, by mouse, touch and keyboard, at every width, dark and on paper. */
+class RulerTest {
+  private static final String BANDS = "/desk/bands?rest=64&max=176&scheme=";
+  private Desk desk;
+
+  @BeforeEach
+  void sit() {
+    desk = Desk.get();
+  }
+
+  private WebElement ruler() {
+    return desk.one("[role=slider]");
+  }
+
+  private int at() {
+    return Integer.parseInt(ruler().getDomAttribute("aria-valuenow"));
+  }
+
+  private Object run(String script) {
+    return desk.driver().executeScript(script);
+  }
+
+  /** Presses a pointer on the ruler's middle and moves it by so many pixels. */
+  private void drag(Kind kind, int by) {
+    PointerInput pointer = new PointerInput(kind, kind.toString());
+    Sequence drag =
+        new Sequence(pointer, 0)
+            .addAction(pointer.createPointerMove(Duration.ZERO, Origin.fromElement(ruler()), 0, 0))
+            .addAction(pointer.createPointerDown(MouseButton.LEFT.asArg()))
+            .addAction(
+                pointer.createPointerMove(
+                    Duration.ofMillis(50), Origin.fromElement(ruler()), by, 0))
+            .addAction(pointer.createPointerUp(MouseButton.LEFT.asArg()));
+    desk.driver().perform(List.of(drag));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"MOUSE", "TOUCH"})
+  void theCursorFollowsMouseAndFinger(Kind kind) {
+    desk.open(BANDS + "voice-ladder");
+    int before = Integer.parseInt(ruler().getDomAttribute("aria-valuenow"));
+    drag(kind, 200);
+    desk.await(() -> at() > before + 15);
+    drag(kind, -200);
+    desk.await(() -> at() < before - 15);
+  }
+
+  @Test
+  void everyKeyMovesIt() {
+    desk.open(BANDS + "voice-ladder");
+    WebElement ruler = ruler();
+    ruler.sendKeys(Keys.END);
+    desk.await(() -> at() == 176);
+    ruler.sendKeys(Keys.ARROW_RIGHT);
+    ruler.sendKeys(Keys.PAGE_DOWN);
+    desk.await(() -> at() == 166);
+    ruler.sendKeys(Keys.chord(Keys.SHIFT, Keys.ARROW_LEFT));
+    desk.await(() -> at() == 165);
+    ruler.sendKeys(Keys.chord(Keys.SHIFT, Keys.ARROW_LEFT));
+    desk.await(() -> at() == 148);
+    assertThat(ruler.getDomAttribute("aria-valuetext"))
+        .contains("148 beats per minute", "Words", "effort 16–17 of 20, 7–8 of 10")
+        .contains("25 beats in 10 seconds, 37 in 15 seconds");
+  }
+
+  /** An edge is drawn over ± its σ: half mixed at the edge, not at all one σ away from it. */
+  @Test
+  void anEdgeIsAsSoftAsItIsUncertain() {
+    desk.open(BANDS + "voice-ladder&maxerror=10&resterror=2");
+    desk.sees("4.2");
+    assertThat(colourAt(109)).isEqualTo("color-mix(in oklab, var(--band-2) 50%, var(--band-1))");
+    assertThat(colourAt(104)).isEqualTo("var(--band-1)");
+    assertThat(colourAt(114)).isEqualTo("var(--band-2)");
+    // Measured well, it is sharp.
+    desk.open(BANDS + "voice-ladder&maxerror=0&resterror=0");
+    desk.await(() -> desk.one("tbody").getText().contains("0.0"));
+    assertThat(colourAt(108)).isEqualTo("var(--band-1)");
+    assertThat(colourAt(109)).isEqualTo("var(--band-2)");
+  }
+
+  private String colourAt(int bpm) {
+    double from = Double.parseDouble(attribute("lines", "64"));
+    double perBpm = (Double.parseDouble(attribute("lines", "74")) - from) / 10;
+    double x = from + (bpm - 64) * perBpm;
+    return run("const bar = document.querySelector('[data-piece=run]');"
+            + "const share = ("
+            + x
+            + " - bar.x.baseVal.value) / bar.width.baseVal.value;"
+            + "const stops = [...document.querySelectorAll('linearGradient stop')];"
+            + "return stops.reduce((a, b) => Math.abs(b.offset.baseVal - share)"
+            + " < Math.abs(a.offset.baseVal - share) ? b : a).style.stopColor")
+        .toString();
+  }
+
+  /** Where the cursor's line stands at that rate. */
+  private String attribute(String what, String bpm) {
+    ruler().sendKeys(Keys.HOME);
+    for (int i = 64; i < Integer.parseInt(bpm); i++) {
+      ruler().sendKeys(Keys.ARROW_RIGHT);
+    }
+    desk.await(() -> at() == Integer.parseInt(bpm));
+    return desk.one(".cursor line").getDomAttribute("x1");
+  }
+
+  @Test
+  void aCapIsAHatchedEnd() {
+    desk.open(BANDS + "voice-ladder&cap=142");
+    desk.sees("capped at 142");
+    assertThat(desk.one(".limit rect").getDomAttribute("fill")).contains("hatch");
+    ruler().sendKeys(Keys.END);
+    desk.await(() -> ruler().getDomAttribute("aria-valuetext").endsWith("over the cap"));
+    desk.size(390, 844);
+    desk.sees("capped at 142");
+  }
+
+  /** Goals may overlap: each keeps a lane and a name or strokes of its own. */
+  @ParameterizedTest
+  @CsvSource({
+    "voice-ladder",
+    "guideline-classes",
+    "guideline-classes-max",
+    "max-fifths",
+    "low-moderate-vigorous",
+    "goal-ranges",
+    "three-points",
+    "fitness-ladder",
+    "single-point",
+    "school-range",
+    "broad-range",
+    "rest-plus"
+  })
+  void everySchemeIsDrawnAtEveryWidth(String scheme) {
+    desk.open(BANDS + scheme);
+    desk.await(() -> !desk.all("[data-piece]").isEmpty());
+    for (int width : new int[] {390, 1280, 1920}) {
+      desk.size(width, 844);
+      desk.await(
+          () ->
+              (Boolean)
+                  run(
+                      "const box = document.querySelector('.ruler').getBoundingClientRect();"
+                          + "return [...document.querySelectorAll('[data-piece]')].every((piece) => {"
+                          + "const at = piece.getBoundingClientRect();"
+                          + "return at.width > 0 && at.left >= box.left - 1"
+                          + " && at.right <= box.right + 1 })"));
+    }
+  }
+
+  @Test
+  void onTheWallTheRunGoesTheOtherWay() {
+    desk.open("/desk/bands/wall?rest=64&max=176&scheme=voice-ladder");
+    desk.sees("in 15 s");
+    assertThat(lightness("--band-5")).isGreaterThan(lightness("--band-1"));
+    assertThat(lightness("--paper")).isLessThan(30);
+    desk.open(BANDS + "voice-ladder");
+    desk.await(() -> !desk.all("[data-piece]").isEmpty());
+    assertThat(lightness("--band-5")).isLessThan(lightness("--band-1"));
+  }
+
+  private double lightness(String token) {
+    String value =
+        run("return getComputedStyle(document.querySelector('.ruler')).getPropertyValue('"
+                + token
+                + "')")
+            .toString();
+    return Double.parseDouble(value.replaceAll(".*(?:oklch|lab)\\(([0-9.]+)%.*", "$1"));
+  }
+
+  @Test
+  void onPaperThereIsNoCursor() {
+    desk.open(BANDS + "voice-ladder");
+    desk.await(() -> !desk.all("[data-piece]").isEmpty());
+    desk.driver().executeCdpCommand("Emulation.setEmulatedMedia", Map.of("media", "print"));
+    try {
+      assertThat(desk.one(".reading").isDisplayed()).isFalse();
+      assertThat(desk.one("[data-piece=run]").isDisplayed()).isTrue();
+      assertThat(desk.one(".rail").isDisplayed()).isFalse();
+    } finally {
+      desk.driver().executeCdpCommand("Emulation.setEmulatedMedia", Map.of("media", ""));
+    }
+  }
+}

@@ -1,0 +1,159 @@
+package app.korvel.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
+
+/** Records that change their mind: nothing is lost, and what was done can be undone. */
+class UndoTest {
+  private Desk desk;
+
+  @BeforeEach
+  void sit() {
+    desk = Desk.get();
+  }
+
+  private void undo() {
+    desk.one("h1").click();
+    desk.keys("u");
+  }
+
+  @Test
+  void anotherEquationIsPickedWithAReasonAndUndone() {
+    desk.openClient("Sefa", "maximum");
+    desk.sees("stands in for want of a better one");
+    String byRule = desk.one(".big b").getText();
+    desk.one("button[aria-label='Use 220 − age']").click();
+    desk.sees("Use 220 − age (");
+    desk.sees("In use now");
+    assertThat(desk.all(".moves li")).hasSize(5);
+    desk.await(() -> desk.focused().equals("Your reason"));
+    desk.keys(Keys.ENTER);
+    desk.sees("Is missing. Accepted: 3 to 200 characters, on one line.");
+    desk.keys("the coach asks for it", Keys.ENTER);
+    desk.sees("220 − age is in use.");
+    desk.await(() -> desk.one("li.chosen").getText().contains("your choice"));
+    assertThat(desk.one(".big b").getText()).isNotEqualTo(byRule);
+    desk.one("details summary").click();
+    desk.sees("Your reason: “the coach asks for it”.");
+    assertThat(desk.one(".path a[href$='/maximum']").getText()).contains("your choice");
+
+    undo();
+    desk.await(() -> desk.one(".big b").getText().equals(byRule));
+    desk.await(() -> desk.one("li.chosen").getText().contains("in use"));
+    desk.press("What was picked before");
+    desk.sees("back to the default");
+    // Equations that do not apply say why, and cannot be picked.
+    desk.sees("Made on adults.");
+    assertThat(desk.all("button[aria-label='Use 206 − 0.88 × age']")).isEmpty();
+  }
+
+  @Test
+  void aReadingIsPutRightAndTheOldOneStaysOnRecord() {
+    desk.openClient("Lupe", "pulse");
+    desk.sees("Working resting value");
+    String first = desk.one(".list .rate").getText().replaceAll("\\D", "");
+    desk.one("button[aria-label^='Put right the " + first + "']").click();
+    desk.sees("Put right the reading of");
+    desk.type("beats", "0");
+    desk.sees("Accepted:");
+    desk.press("60 s");
+    desk.type("beats", "77");
+    desk.sees("77 is usual for rest.");
+    desk.keys(Keys.ENTER);
+    desk.await(() -> desk.one(".list li").getText().contains("was " + first));
+    assertThat(desk.one(".list .rate").getText()).startsWith("77");
+    desk.sees("The reading of " + first + " is put right.");
+
+    undo();
+    desk.await(() -> desk.one(".list .rate").getText().startsWith(first));
+  }
+
+  @Test
+  void aReadingIsTakenBackAndComesBack() {
+    desk.openClient("Noor", "pulse");
+    desk.sees("Working resting value");
+    int before = desk.all("svg circle").size();
+    desk.one("button[aria-label^='Put right']").click();
+    desk.press("Take it back");
+    desk.sees("is taken back.");
+    desk.await(() -> desk.all("svg circle").size() < before);
+    desk.press("Undo");
+    desk.await(() -> desk.all("svg circle").size() == before);
+  }
+
+  @Test
+  void aClientIsArchivedBroughtBackAndNothingIsAddedMeanwhile() {
+    desk.openClient("Dmitri", "screening");
+    desk.press("Archive this client");
+    desk.sees("Dmitri Halvor-Cho is archived.");
+    desk.sees("Archived: 2");
+    assertThat(desk.texts("a.name")).doesNotContain("Dmitri Halvor-Cho");
+    desk.press("Archived: 2");
+    desk.sees("Archived clients");
+    desk.press("Dmitri Halvor-Cho");
+    desk.sees("The records are kept and can be read; nothing is added to them.");
+    assertThat(desk.one("button[type=submit]").isEnabled()).isFalse();
+    desk.press("Bring them back");
+    desk.await(() -> desk.all(".archived").isEmpty());
+    assertThat(desk.one("button[type=submit]").isEnabled()).isTrue();
+
+    desk.openClient("Dmitri", "screening");
+    desk.press("Archive this client");
+    desk.sees("Dmitri Halvor-Cho is archived.");
+    undo();
+    desk.await(() -> desk.driver().getCurrentUrl().endsWith("/screening"));
+    desk.sees("Archive this client");
+  }
+
+  /** Somebody else saves the same client in between. */
+  private void savedElsewhere(String change) {
+    String client = desk.driver().getCurrentUrl().replaceAll(".*(/clients/[^/]+)/.*", "$1");
+    desk.driver()
+        .executeAsyncScript(
+            """
+            const [path, change, done] = arguments
+            fetch('/api' + path).then((r) => r.json()).then(({ client }) => {
+              const { id, version, age, archived, ...details } = client
+              return fetch('/api' + path, {
+                method: 'PUT',
+                headers: { 'Content-Type': 'application/json' },
+                body: JSON.stringify({ version, details: { ...details, ...JSON.parse(change) } }),
+              })
+            }).then(done)
+            """,
+            client,
+            change);
+  }
+
+  @Test
+  void theSecondEditorSeesBothAndPicksPartByPart() {
+    desk.openClient("Ewan", "screening");
+    desk.sees("Light to moderate work");
+    savedElsewhere("{\"note\":\"changed elsewhere\",\"sex\":\"not-given\"}");
+    desk.type("note", "mine");
+    desk.press("Save details");
+    desk.sees("Somebody else changed this meanwhile");
+    assertThat(desk.texts(".conflict tbody tr"))
+        .containsExactly("Note mine changed elsewhere", "Sex Male Not given");
+    assertThat(desk.one("input[name=note]").getDomProperty("value")).isEqualTo("mine");
+
+    // A third save comes in between: told again, with what stands now.
+    savedElsewhere("{\"note\":\"changed twice\",\"sex\":\"not-given\"}");
+    desk.press("Save what is picked");
+    desk.sees("changed twice");
+    desk.one("input[name=pick-sex][value=theirs]").click();
+    desk.press("Save what is picked");
+    desk.await(() -> desk.all(".conflict").isEmpty());
+    desk.sees("49 · mine");
+
+    savedElsewhere("{\"note\":\"winch house\",\"sex\":\"male\"}");
+    desk.type("note", "mine again");
+    desk.press("Save details");
+    desk.press("Keep theirs");
+    desk.sees("49 · winch house");
+    assertThat(desk.one("input[name=note]").getDomProperty("value")).isEqualTo("winch house");
+  }
+}

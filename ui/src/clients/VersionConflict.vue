@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { computed, reactive, watch } from 'vue'
+import type { ClientView } from '../api/korvel'
+import { ACTIVITIES, SEXES } from '../shared/words'
+import type { EditableDetails } from './details'
+
+/** Two people changed one client: both versions side by side, and the second picks, part by part. */
+const props = defineProps<{ mine: EditableDetails; theirs: ClientView }>()
+const emit = defineEmits<{ resolved: [details: EditableDetails, version: number]; theirs: [] }>()
+
+const NAMES: Record<keyof EditableDetails, string> = {
+  name: 'Name',
+  note: 'Note',
+  birthDate: 'Birth date',
+  sex: 'Sex',
+  activity: 'Present activity',
+  heartCondition: 'Heart condition',
+  heartFailure: 'Heart failure',
+  betaBlocker: 'Beta-blocker',
+  guardianConsent: 'Guardian has agreed',
+}
+type Key = keyof EditableDetails
+
+function words(key: Key, value: unknown): string {
+  if (typeof value === 'boolean') return value ? 'yes' : 'no'
+  if (key === 'sex') return SEXES[value as keyof typeof SEXES] ?? 'not given'
+  if (key === 'activity') return ACTIVITIES[value as keyof typeof ACTIVITIES] ?? 'not said'
+  return String(value ?? '') || 'empty'
+}
+
+const differing = computed(() =>
+  (Object.keys(NAMES) as Key[]).filter((key) => props.mine[key] !== props.theirs[key]),
+)
+const pick = reactive<Partial<Record<Key, 'mine' | 'theirs'>>>({})
+watch(differing, (keys) => keys.forEach((key) => (pick[key] ??= 'mine')), { immediate: true })
+
+function save() {
+  const resolved = { ...props.mine }
+  for (const key of differing.value) {
+    if (pick[key] === 'theirs') Object.assign(resolved, { [key]: props.theirs[key] })
+  }
+  emit('resolved', resolved, props.theirs.version)
+}
+</script>
+
+<template>
+  <section class="conflict" role="alert" aria-label="Two versions">
+    <h2>Somebody else changed this meanwhile</h2>
+    <p v-if="!differing.length">
+      What they saved is the same as what you entered. There is nothing left to save.
+    </p>
+    <template v-else>
+      <p>Nothing is lost: yours and theirs stand here. Pick, part by part, what is right.</p>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col"><span class="visually-hidden">Part</span></th>
+            <th scope="col">Yours</th>
+            <th scope="col">Theirs, as it stands now</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="key in differing" :key="key">
+            <th scope="row">{{ NAMES[key] }}</th>
+            <td v-for="side in ['mine', 'theirs'] as const" :key="side">
+              <label :class="{ on: pick[key] === side }">
+                <input v-model="pick[key]" type="radio" :name="`pick-${key}`" :value="side" />
+                {{ words(key, side === 'mine' ? mine[key] : theirs[key]) }}
+              </label>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </template>
+    <div class="ways">
+      <Button v-if="differing.length" label="Save what is picked" @click="save" />
+      <Button label="Keep theirs" outlined @click="emit('theirs')" />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.conflict {
+  display: grid;
+  gap: 10px;
+  border: 2px solid var(--wine);
+  border-radius: var(--radius);
+  padding: 14px 16px;
+}
+
+table {
+  border-collapse: collapse;
+  width: 100%;
+  table-layout: fixed;
+}
+
+th,
+td {
+  text-align: left;
+  padding: 4px 10px 4px 0;
+  border-top: 1px solid var(--line);
+  overflow-wrap: anywhere;
+}
+
+thead th {
+  border-top: 0;
+  font-size: 0.84rem;
+  color: var(--ink-quiet);
+}
+
+tbody th {
+  font-weight: 600;
+}
+
+label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: var(--touch);
+  padding: 4px 8px;
+  border-radius: 6px;
+  cursor: pointer;
+}
+
+label.on {
+  background: var(--teal-wash);
+}
+
+input {
+  accent-color: var(--teal);
+  width: 18px;
+  height: 18px;
+  flex: none;
+}
+
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+}
+</style>

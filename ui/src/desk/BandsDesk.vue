@@ -1,0 +1,180 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import Select from 'primevue/select'
+import { computed, onMounted, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { zonesWorking } from '../api/korvel'
+import ChoiceField from '../shared/ChoiceField.vue'
+import Field from '../shared/Field.vue'
+import LongHand from '../shared/LongHand.vue'
+import MethodLink from '../shared/MethodLink.vue'
+import Ruler, { type RulerRow } from '../shared/Ruler.vue'
+import TextField from '../shared/TextField.vue'
+import { loadMethods, theMethods } from '../shared/methods'
+import BandTable from '../zone/BandTable.vue'
+import { useBands } from './bands'
+import DeskSheet from './DeskSheet.vue'
+import SpanFields from './SpanFields.vue'
+
+/** A scheme's bands on the ruler, beside another's if asked. */
+const router = useRouter()
+const { form, request, one, other } = useBands()
+const { answer, behind, refused, messages, general } = one
+onMounted(loadMethods)
+
+const FAMILIES = [
+  { value: 'ratio', name: 'Ratio: moderate is 3–4' },
+  { value: 'linear', name: 'Linear: moderate is 5–6' },
+]
+const schemes = computed(() =>
+  (theMethods.value?.schemes ?? []).map(({ id, name }) => ({ value: id, name })),
+)
+const cursor = ref<number>()
+const rows = computed<RulerRow[]>(() => {
+  if (!answer.value) return []
+  const first = { zones: answer.value, label: form.compare ? answer.value.name : '' }
+  const second = other.answer.value
+  return form.compare && second ? [first, { zones: second, label: second.name }] : [first]
+})
+const band = computed(() => {
+  const bands = answer.value?.bands ?? []
+  return (
+    bands.find((each) => each.id === form.band) ??
+    bands.find((each) => each.level > 1) ??
+    bands.at(-1)
+  )
+})
+</script>
+
+<template>
+  <div class="stack">
+    <section
+      v-if="rows.length"
+      class="sheet"
+      :class="{ behind }"
+      aria-label="The bands on the ruler"
+    >
+      <Ruler v-model:cursor="cursor" :rows="rows" />
+    </section>
+    <DeskSheet
+      label="A span and a scheme"
+      :behind="behind"
+      :general="general"
+      :refused="refused"
+      wide
+    >
+      <template #form>
+        <SpanFields
+          v-model:rest="form.rest"
+          v-model:max="form.max"
+          v-model:cap="form.cap"
+          :messages="messages"
+        />
+        <Field v-slot="field" label="Scheme" :message="messages.scheme">
+          <Select
+            v-model="form.scheme"
+            :label-id="field.id"
+            :options="schemes"
+            option-label="name"
+            option-value="value"
+            aria-label="Scheme"
+          />
+        </Field>
+        <Field v-slot="field" label="Beside it" hint="A second school on the same axis.">
+          <Select
+            v-model="form.compare"
+            :label-id="field.id"
+            :options="[{ value: '', name: 'None' }, ...schemes]"
+            option-label="name"
+            option-value="value"
+            aria-label="Beside it"
+          />
+        </Field>
+        <div class="pair">
+          <TextField
+            v-model="form.maxerror"
+            label="Maximum ±"
+            name="maxerror"
+            number
+            hint="bpm; 10 if empty"
+            :message="messages.maximumStandardErrorBpm"
+          />
+          <TextField
+            v-model="form.resterror"
+            label="Resting ±"
+            name="resterror"
+            number
+            hint="bpm; 2 if empty"
+            :message="messages.restingStandardErrorBpm"
+          />
+        </div>
+        <ChoiceField
+          v-model="form.family"
+          label="Effort of 10 is counted"
+          :options="FAMILIES"
+          :message="messages.rpeFamily"
+        />
+      </template>
+      <template #answer>
+        <template v-if="answer">
+          <div class="heading">
+            <h2>{{ answer.name }}</h2>
+            <span class="quiet">
+              <MethodLink to="reserve"
+                >reserve <span class="num">{{ answer.reserveBpm }}</span></MethodLink
+              >
+              ·
+              <MethodLink :to="answer.scheme">{{ answer.serves }}</MethodLink>
+            </span>
+            <Button
+              class="no-print"
+              label="Wall screen"
+              outlined
+              @click="router.push({ path: '/desk/bands/wall', query: { ...form } })"
+            />
+          </div>
+          <BandTable
+            :zones="answer"
+            :at="cursor"
+            :working="(id) => ({ query: { ...form, band: id } })"
+          />
+          <template v-if="form.compare && other.answer.value">
+            <h2>{{ other.answer.value.name }}</h2>
+            <BandTable
+              :zones="other.answer.value"
+              :at="cursor"
+              :working="
+                (id) => ({
+                  query: { ...form, scheme: form.compare, compare: form.scheme, band: id },
+                })
+              "
+            />
+          </template>
+        </template>
+      </template>
+    </DeskSheet>
+    <LongHand
+      v-if="band"
+      :title="`${band.name}, long hand`"
+      :of="[request, band.id]"
+      :ask="(figures) => zonesWorking(request, band!.id, figures)"
+    />
+  </div>
+</template>
+
+<style scoped>
+.heading {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 16px;
+  align-items: center;
+}
+
+.heading > span {
+  flex: 1 1 200px;
+}
+
+.behind {
+  opacity: 0.45;
+}
+</style>

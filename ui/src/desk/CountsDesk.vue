@@ -1,0 +1,124 @@
+<script setup lang="ts">
+import Checkbox from 'primevue/checkbox'
+import { computed } from 'vue'
+import { countsOf, countsWorking } from '../api/korvel'
+import LongHand from '../shared/LongHand.vue'
+import MethodLink from '../shared/MethodLink.vue'
+import TextField from '../shared/TextField.vue'
+import { typed } from '../shared/fields'
+import { span } from '../shared/words'
+import { useAddress, useSum } from './desk'
+import DeskSheet from './DeskSheet.vue'
+
+/** A range of rates as beats to count, since nobody multiplies while running. */
+const form = useAddress({ low: '109', high: '131', capped: '' })
+const request = computed(() => ({
+  lowBpm: typed(form.low),
+  highBpm: typed(form.high),
+  capped: form.capped === 'yes',
+}))
+const { answer, behind, refused, messages, general } = useSum(() => request.value, countsOf)
+</script>
+
+<template>
+  <DeskSheet label="A range of rates" :behind="behind" :general="general" :refused="refused">
+    <template #form>
+      <div class="pair">
+        <TextField
+          v-model="form.low"
+          label="From"
+          name="low"
+          number
+          hint="bpm"
+          :message="messages.lowBpm"
+        />
+        <TextField
+          v-model="form.high"
+          label="To"
+          name="high"
+          number
+          hint="bpm"
+          :message="messages.highBpm"
+        />
+      </div>
+      <div class="tick">
+        <Checkbox
+          :model-value="form.capped === 'yes'"
+          binary
+          input-id="tick-capped"
+          name="capped"
+          @update:model-value="form.capped = $event ? 'yes' : ''"
+        />
+        <label for="tick-capped">The upper end is a clinician's cap</label>
+      </div>
+      <p class="quiet small">
+        Under a cap the upper count is rounded down, so that no count allows what the cap forbids.
+      </p>
+    </template>
+    <template #answer>
+      <table v-if="answer">
+        <thead>
+          <tr>
+            <th scope="col">count for</th>
+            <th scope="col"><MethodLink to="count-card">beats</MethodLink></th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(pair, seconds) in answer.counts" :key="seconds">
+            <th scope="row" class="num">{{ seconds }} s</th>
+            <td class="num">{{ span(pair) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </template>
+    <LongHand
+      title="The counts, long hand"
+      :of="request"
+      :ask="(figures) => countsWorking(request, figures)"
+    />
+  </DeskSheet>
+</template>
+
+<style scoped>
+.tick {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  min-height: var(--touch);
+}
+
+.tick label {
+  flex: 1;
+  padding: 10px 0;
+}
+
+table {
+  border-collapse: collapse;
+  max-width: 460px;
+}
+
+th,
+td {
+  text-align: left;
+  padding: 8px 16px 8px 0;
+  border-top: 1px solid var(--line);
+}
+
+thead th {
+  border-top: 0;
+  font-size: 0.84rem;
+  font-weight: 550;
+  color: var(--ink-quiet);
+}
+
+tbody th {
+  font-size: 1.2rem;
+  font-weight: 500;
+}
+
+td {
+  font-size: 2rem;
+  font-weight: 700;
+  line-height: 1.2;
+}
+</style>

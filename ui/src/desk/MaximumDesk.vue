@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import Checkbox from 'primevue/checkbox'
+import Select from 'primevue/select'
+import { computed } from 'vue'
+import { maximumOf, maximumWorking, type Mode } from '../api/korvel'
+import EstimateTable from '../maximum/EstimateTable.vue'
+import ChoiceField from '../shared/ChoiceField.vue'
+import Field from '../shared/Field.vue'
+import Findings from '../shared/Findings.vue'
+import LongHand from '../shared/LongHand.vue'
+import MethodLink from '../shared/MethodLink.vue'
+import TextField from '../shared/TextField.vue'
+import { typed } from '../shared/fields'
+import { ACTIVITIES, MODES, options, SEXES } from '../shared/words'
+import { useAddress, useSum } from './desk'
+import DeskSheet from './DeskSheet.vue'
+
+/** The maximum by every equation, for an age. */
+const form = useAddress({
+  age: '45',
+  sex: 'not-given',
+  rest: '64',
+  activity: 'some',
+  mode: 'run',
+  beta: '',
+  heart: '',
+  failure: '',
+  method: '',
+})
+const TICKS = [
+  { key: 'beta', name: 'On a beta-blocker' },
+  { key: 'heart', name: 'A heart condition' },
+  { key: 'failure', name: 'Heart failure' },
+] as const
+
+const request = computed(() => ({
+  age: typed(form.age),
+  sex: form.sex || 'not-given',
+  restingBpm: typed(form.rest),
+  activity: form.activity || 'some',
+  betaBlocker: form.beta === 'yes',
+  heartCondition: form.heart === 'yes',
+  heartFailure: form.failure === 'yes',
+  mode: form.mode || 'run',
+}))
+const { answer, behind, refused, messages, general } = useSum(() => request.value, maximumOf)
+
+/** The equation whose sum is shown: the one asked for, else the one by rule. */
+const shown = computed(() => form.method || answer.value?.recommended || 'tanaka-208')
+const inUse = computed(() =>
+  answer.value?.estimates.find((row) => row.method === answer.value?.inUse),
+)
+const shownName = computed(
+  () => answer.value?.estimates.find((row) => row.method === shown.value)?.name ?? '',
+)
+</script>
+
+<template>
+  <div class="stack">
+    <DeskSheet label="Whose maximum" :behind="behind" :general="general" :refused="refused">
+      <template #form>
+        <div class="pair">
+          <TextField v-model="form.age" label="Age" name="age" number :message="messages.age" />
+          <TextField
+            v-model="form.rest"
+            label="Resting"
+            name="rest"
+            number
+            hint="bpm; may stay empty"
+            :message="messages.restingBpm"
+          />
+        </div>
+        <ChoiceField
+          v-model="form.sex"
+          label="Sex"
+          :options="options(SEXES)"
+          :message="messages.sex"
+        />
+        <ChoiceField
+          v-model="form.activity"
+          label="Present activity"
+          :options="options(ACTIVITIES)"
+          :message="messages.activity"
+        />
+        <Field v-slot="field" label="What they do" :message="messages.mode">
+          <Select
+            v-model="form.mode"
+            :label-id="field.id"
+            :options="options(MODES)"
+            option-label="name"
+            option-value="value"
+            aria-label="What they do"
+          />
+        </Field>
+        <div>
+          <div v-for="tick in TICKS" :key="tick.key" class="tick">
+            <Checkbox
+              :model-value="form[tick.key] === 'yes'"
+              binary
+              :input-id="`tick-${tick.key}`"
+              :name="tick.key"
+              @update:model-value="form[tick.key] = $event ? 'yes' : ''"
+            />
+            <label :for="`tick-${tick.key}`">{{ tick.name }}</label>
+          </div>
+        </div>
+      </template>
+      <template #answer>
+        <template v-if="answer">
+          <p v-if="inUse" class="big">
+            <span class="quiet">about</span> <b class="num">{{ inUse.bpm }}</b> bpm
+            <MethodLink :to="inUse.method" class="num quiet"
+              >± {{ inUse.standardErrorBpm }}</MethodLink
+            >
+            <span class="quiet">{{ MODES[form.mode as Mode]?.toLowerCase() }}</span>
+          </p>
+          <p v-else class="none">None by rule.</p>
+          <p v-if="answer.spread" class="quiet">
+            The equations that apply say
+            <span class="num">{{ answer.spread.lowestBpm }}</span> to
+            <span class="num">{{ answer.spread.highestBpm }}</span>.
+          </p>
+          <Findings :findings="answer.findings" />
+        </template>
+      </template>
+    </DeskSheet>
+    <EstimateTable
+      v-if="answer"
+      :maximum="answer"
+      :working="(method) => ({ query: { ...form, method } })"
+    />
+    <LongHand
+      :title="`${shownName || 'The equation'}, long hand`"
+      :of="[request, shown]"
+      :ask="(figures) => maximumWorking(request, shown, figures)"
+    />
+  </div>
+</template>
+
+<style scoped>
+.tick {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  min-height: var(--touch);
+}
+
+.tick label {
+  flex: 1;
+  padding: 10px 0;
+}
+
+.none {
+  font-size: 1.6rem;
+  font-weight: 700;
+}
+</style>

@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import TextField from '../shared/TextField.vue'
+
+/** The span from rest to maximum, and a cap. */
+defineProps<{ messages: Record<string, string> }>()
+const rest = defineModel<string>('rest', { required: true })
+const max = defineModel<string>('max', { required: true })
+const cap = defineModel<string>('cap', { required: true })
+</script>
+
+<template>
+  <div class="pair">
+    <TextField
+      v-model="rest"
+      label="Resting"
+      name="rest"
+      number
+      hint="bpm"
+      :message="messages.restingBpm"
+    />
+    <TextField
+      v-model="max"
+      label="Maximum"
+      name="max"
+      number
+      hint="bpm"
+      :message="messages.maximumBpm"
+    />
+  </div>
+  <TextField
+    v-model="cap"
+    label="A clinician's cap"
+    name="cap"
+    number
+    hint="bpm; empty where there is none"
+    :message="messages.capBpm"
+  />
+</template>

@@ -1,0 +1,237 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Estimate, Maximum } from '../api/korvel'
+import MethodLink from '../shared/MethodLink.vue'
+import { tens } from '../shared/rulerDrawing'
+
+/** The maximum by every equation, side by side on one axis, the one in use first. */
+const props = defineProps<{
+  maximum: Maximum
+  /** Where an equation is worked out long hand. */
+  working: (method: string) => object
+}>()
+defineSlots<{ action(props: { row: Estimate }): unknown }>()
+
+const rows = computed(() => {
+  const { estimates, inUse } = props.maximum
+  const rank = (row: Estimate) => (row.method === inUse ? 0 : row.applies ? 1 : 2)
+  return [...estimates].sort((a, b) => rank(a) - rank(b))
+})
+const axis = computed(() => {
+  const known = rows.value.filter((row) => row.bpm !== null)
+  const from = Math.min(...known.map((row) => row.bpm! - row.standardErrorBpm)) - 4
+  const to = Math.max(...known.map((row) => row.bpm! + row.standardErrorBpm)) + 4
+  return { from, to, marks: tens(from, to).filter((bpm) => bpm % 20 === 0) }
+})
+const percent = (bpm: number) => ((bpm - axis.value.from) / (axis.value.to - axis.value.from)) * 100
+
+function tag(row: Estimate) {
+  if (row.method === props.maximum.inUse) return props.maximum.chosen ? 'your choice' : 'in use'
+  if (row.method === props.maximum.recommended) return 'by rule'
+  return ''
+}
+</script>
+
+<template>
+  <section class="sheet table" aria-label="Every equation">
+    <div class="row head">
+      <span>Equation</span>
+      <span class="num">bpm</span>
+      <span class="plot">
+        <i v-for="bpm in axis.marks" :key="bpm" :style="{ left: `${percent(bpm)}%` }">{{ bpm }}</i>
+      </span>
+      <span>Made on, and source</span>
+      <span />
+    </div>
+    <ul>
+      <li
+        v-for="row in rows"
+        :key="row.method"
+        class="row"
+        :class="{ chosen: row.method === maximum.inUse, off: !row.applies }"
+      >
+        <span class="formula"
+          ><RouterLink
+            v-if="row.bpm !== null"
+            :to="working(row.method)"
+            :title="`${row.name}, long hand`"
+            >{{ row.name }}</RouterLink
+          ><template v-else>{{ row.name }}</template> {{ ' '
+          }}<small v-if="tag(row)" :class="{ byrule: row.method !== maximum.inUse }">{{
+            tag(row)
+          }}</small>
+          <small v-else-if="!row.applies" class="off-word">does not apply</small></span
+        >
+        <span class="num bpm"
+          ><b>{{ row.bpm ?? '–' }}</b
+          >&nbsp; <span class="quiet">± {{ row.standardErrorBpm }}</span></span
+        >
+        <span class="plot">
+          <i
+            v-for="bpm in axis.marks"
+            :key="bpm"
+            class="line"
+            :style="{ left: `${percent(bpm)}%` }"
+          />
+          <template v-if="row.bpm !== null">
+            <i
+              class="spread"
+              :style="{
+                left: `${percent(row.bpm - row.standardErrorBpm)}%`,
+                right: `${100 - percent(row.bpm + row.standardErrorBpm)}%`,
+              }"
+            />
+            <i class="dot" :style="{ left: `${percent(row.bpm)}%` }" />
+          </template>
+        </span>
+        <span class="about">
+          <span>{{ row.applies ? row.population + '.' : row.reason }} {{ row.errorNote }}</span>
+          <MethodLink :to="row.method">{{ row.source }}</MethodLink>
+        </span>
+        <span class="action"><slot name="action" :row="row" /></span>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.table {
+  padding: 8px 20px;
+}
+
+.row {
+  display: grid;
+  grid-template-columns: 13.4rem 6rem minmax(120px, 1fr) minmax(200px, 1.5fr) 3.6rem;
+  gap: 18px;
+  align-items: center;
+  padding: 6px 0;
+  border-top: 1px solid var(--line);
+}
+
+.head {
+  border: 0;
+  font-size: 0.8rem;
+  color: var(--ink-quiet);
+}
+
+.head .plot {
+  height: 16px;
+}
+
+.head .plot i {
+  position: absolute;
+  transform: translateX(-50%);
+  font-style: normal;
+  font-family: var(--mono);
+}
+
+.plot {
+  position: relative;
+  height: 30px;
+}
+
+.plot .line {
+  position: absolute;
+  top: -7px;
+  bottom: -7px;
+  border-left: 1px solid color-mix(in oklab, var(--line) 55%, transparent);
+}
+
+.plot .spread {
+  position: absolute;
+  top: 9px;
+  height: 12px;
+  border-radius: 6px;
+  background: var(--band-2);
+}
+
+.plot .dot {
+  position: absolute;
+  top: 6px;
+  width: 4px;
+  height: 18px;
+  margin-left: -2px;
+  border-radius: 2px;
+  background: var(--ink);
+}
+
+.formula {
+  font-weight: 650;
+}
+
+.formula a {
+  color: inherit;
+  text-decoration: underline dotted;
+  text-underline-offset: 4px;
+}
+
+small {
+  margin-left: 8px;
+  font-size: 0.76rem;
+  font-weight: 700;
+  background: var(--teal);
+  color: white;
+  border-radius: 4px;
+  padding: 1px 6px;
+  white-space: nowrap;
+}
+
+small.byrule {
+  background: var(--ground-2);
+  color: var(--ink);
+}
+
+small.off-word {
+  display: block;
+  margin-left: 0;
+  background: none;
+  color: var(--ink-quiet);
+  font-weight: 500;
+  padding: 0;
+}
+
+.chosen {
+  background: var(--teal-wash);
+  margin: 0 -20px;
+  padding-left: 20px;
+  padding-right: 20px;
+}
+
+.off .formula,
+.off .bpm b {
+  font-weight: 450;
+  color: var(--ink-quiet);
+}
+
+.off .spread {
+  background: none;
+  box-shadow: inset 0 0 0 1.5px var(--line);
+}
+
+.off .dot {
+  background: var(--ink-quiet);
+}
+
+.about {
+  font-size: 0.86rem;
+  display: grid;
+  color: var(--ink-quiet);
+}
+
+@media (max-width: 980px) {
+  .head {
+    display: none;
+  }
+
+  .row {
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: 4px 12px;
+  }
+
+  .row .plot,
+  .row .about,
+  .row .action {
+    grid-column: 1 / -1;
+  }
+}
+</style>

@@ -1,0 +1,191 @@
+import type { Methods } from '../api/korvel'
+import { BASES, effort, span } from '../shared/words'
+
+/** One entry of the list of methods, whatever table it stands in. */
+export interface Entry {
+  /** The anchor other pages link to. */
+  id: string
+  name: string
+  /** The formula or the figures, set apart from the words. */
+  figures: string
+  /** What it means and when it serves. */
+  serves: string
+  /** Who or what it was made on; empty where that is not a question. */
+  population: string
+  error: string
+  source: string
+}
+
+export interface Group {
+  id: string
+  name: string
+  entries: Entry[]
+}
+
+const SEVERITIES = { info: 'Note', caution: 'Watch', block: 'First' }
+const KINDS = {
+  ladder: 'Steps without gaps',
+  goals: 'Ranges for a purpose',
+  points: 'Single rates',
+}
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+
+function entry(id: string, name: string, source: string, rest: Partial<Entry>): Entry {
+  return { id, name, source, figures: '', serves: '', population: '', error: '', ...rest }
+}
+
+/** Every table of the rules as entries of one shape. */
+export function groups(methods: Methods): Group[] {
+  return [
+    {
+      id: 'equations',
+      name: 'Equations for the maximum',
+      entries: methods.equations.map((row) =>
+        entry(row.id, row.name, row.source, {
+          figures: row.formula === row.name ? '' : row.formula,
+          serves: row.serves,
+          population: row.population,
+          error: `± ${row.error} bpm (standard error). ${row.errorNote}`.trim(),
+        }),
+      ),
+    },
+    {
+      id: 'formulas',
+      name: 'The arithmetic',
+      entries: methods.formulas.map((row) =>
+        entry(row.id, row.name, row.source, {
+          figures: row.formula,
+          serves: row.serves,
+          error: row.error,
+        }),
+      ),
+    },
+    {
+      id: 'schemes',
+      name: 'Schemes of zones',
+      entries: methods.schemes.map((row) =>
+        entry(row.id, row.name, row.source, {
+          figures: row.bands
+            .map((band) =>
+              band.low === band.high
+                ? `${band.name} ${band.low}`
+                : `${band.name} ${band.low}–${band.high}`,
+            )
+            .join(', '),
+          serves: `${KINDS[row.kind]}, in ${BASES[row.basis].unit}. ${row.serves}`,
+        }),
+      ),
+    },
+    {
+      id: 'levels',
+      name: 'Levels of effort, and the scales they are read on',
+      entries: methods.scales.map((row) =>
+        entry(`level-${row.level}`, `${row.level} ${row.name}`, row.source, {
+          figures:
+            `effort ${effort(row.rpe20, 6)} of 20; of 10: ${effort(row.rpe10Ratio, 0)} ` +
+            `on ratio scales, ${effort(row.rpe10Linear, 0)} on linear ones`,
+          serves: `${capital(row.voice)}. Breathing: ${row.breathing}. Like ${row.like}.`,
+        }),
+      ),
+    },
+    {
+      id: 'windows',
+      name: 'Counting windows',
+      entries: methods.protocols.map((row) =>
+        entry(`window-${row.seconds}`, `${row.seconds} s`, row.source, {
+          figures: `beats × ${row.multiplyBy}`,
+          serves: `${capital(row.use)}.`,
+          error: `± ${row.uncertaintyBpm} bpm`,
+        }),
+      ),
+    },
+    {
+      id: 'usual',
+      name: 'Usual at rest',
+      entries: methods.usualResting.map((row) =>
+        entry(
+          `usual-from-${row.fromAge}`,
+          row.fromAge === 0 ? 'Children' : `From ${row.fromAge} years`,
+          row.source,
+          {
+            figures: `${span([row.lowBpm, row.highBpm])} bpm`,
+            serves: 'Seated and settled. Outside it, ask; over it, a doctor before training.',
+          },
+        ),
+      ),
+    },
+    {
+      id: 'activities',
+      name: 'Present activity',
+      entries: methods.activities.map((row) =>
+        entry(`activity-${row.activity}`, capital(row.activity), row.source, {
+          serves: `${capital(row.definition)}.`,
+        }),
+      ),
+    },
+    {
+      id: 'goals',
+      name: 'Goals',
+      entries: methods.goals.map((row) =>
+        entry(`goal-${row.id}`, row.name, row.source, {
+          figures: `${span([row.lowPercent, row.highPercent])} % of reserve`,
+          serves: row.meaning,
+        }),
+      ),
+    },
+    {
+      id: 'types',
+      name: 'How the minutes are laid out',
+      entries: methods.workTypes.map((row) =>
+        entry(`type-${row.id}`, row.name, row.source, {
+          figures: `at least ${row.fewestMinutes} min, up to ${row.highestPercent} % of reserve`,
+          serves: row.how,
+        }),
+      ),
+    },
+    {
+      id: 'thresholds',
+      name: 'Thresholds: where a rule changes its mind',
+      entries: methods.thresholds.map((row) =>
+        entry(`threshold-${row.id}`, capital(row.name), row.source, {
+          figures: `${row.value} ${row.unit}`,
+          serves: row.meaning,
+        }),
+      ),
+    },
+    {
+      id: 'limits',
+      name: 'What is accepted',
+      entries: methods.limits.map((row) =>
+        entry(`limit-${row.id}`, capital(row.id.replaceAll('-', ' ')), row.source, {
+          figures: `${row.lowest} to ${row.highest} ${row.unit}`,
+          serves: 'Anything outside is refused, and nothing is lost.',
+        }),
+      ),
+    },
+    {
+      id: 'findings',
+      name: 'Findings: what the rules say',
+      entries: methods.findings.map((row) =>
+        entry(row.code, row.message, row.source, {
+          serves: `${row.because} Shown as “${SEVERITIES[row.severity]}”.`,
+        }),
+      ),
+    },
+  ]
+}
+
+/** The entries that hold every word typed. */
+export function found(all: Group[], typed: string): Group[] {
+  const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
+  const words = plain(typed).split(/\s+/).filter(Boolean)
+  return all
+    .map((group) => ({
+      ...group,
+      entries: group.entries.filter((each) => {
+        const text = plain(`${group.name} ${Object.values(each).join(' ')}`)
+        return words.every((word) => text.includes(word))
+      }),
+    }))
+    .filter((group) => group.entries.length)
+}

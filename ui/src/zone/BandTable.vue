@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import type { Zones } from '../api/korvel'
+import LevelStrokes from '../shared/LevelStrokes.vue'
+import MethodLink from '../shared/MethodLink.vue'
+import { effort, span } from '../shared/words'
+
+/** What each band of a scheme is: rates, counts, effort, voice. A band's name opens its sum. */
+defineProps<{
+  zones: Zones
+  /** The rate the cursor is at. */
+  at?: number | undefined
+  ceilingBpm?: number | null
+  /** Where the sum of a band is worked out long hand. */
+  working: (band: string) => object
+}>()
+</script>
+
+<template>
+  <div class="scroll" tabindex="0" role="region" aria-label="What each band is">
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">band</th>
+          <th scope="col">bpm</th>
+          <th scope="col" class="edge"><MethodLink to="edge-error">edge ±</MethodLink></th>
+          <th scope="col"><MethodLink to="count-card">in 10 s</MethodLink></th>
+          <th scope="col">in 15 s</th>
+          <th scope="col">effort of 20</th>
+          <th scope="col">of 10</th>
+          <th scope="col">how it sounds</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr
+          v-for="band in zones.bands"
+          :key="band.id"
+          :class="{
+            at: at !== undefined && at >= band.lowBpm && at <= band.highBpm,
+            beyond:
+              band.allowedHighBpm === null ||
+              ((ceilingBpm ?? null) !== null && band.lowBpm >= ceilingBpm!),
+          }"
+        >
+          <th scope="row">
+            <LevelStrokes :level="band.level" />
+            <RouterLink :to="working(band.id)" class="name" :title="`${band.name}, long hand`">{{
+              band.name
+            }}</RouterLink>
+          </th>
+          <template v-if="band.belowResting">
+            <td colspan="7" class="quiet">lies under the resting rate of {{ zones.restingBpm }}</td>
+          </template>
+          <template v-else>
+            <td class="num strong">
+              {{ span([band.lowBpm, band.allowedHighBpm ?? band.highBpm]) }}
+              <s v-if="(band.allowedHighBpm ?? band.highBpm) < band.highBpm" class="quiet">{{
+                band.highBpm
+              }}</s>
+            </td>
+            <td class="num quiet edge">{{ band.lowSigmaBpm.toFixed(1) }}</td>
+            <template v-if="band.allowedHighBpm === null">
+              <td colspan="2" class="quiet">above the cap</td>
+            </template>
+            <template v-else>
+              <td class="num">{{ span(band.counts['10']) }}</td>
+              <td class="num">{{ span(band.counts['15']) }}</td>
+            </template>
+            <td class="num">
+              <MethodLink :to="`level-${band.level}`">{{ effort(band.rpe20, 6) }}</MethodLink>
+            </td>
+            <td class="num">{{ effort(band.rpe10, 0) }}</td>
+            <td>{{ band.voice }}</td>
+          </template>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.scroll {
+  overflow-x: auto;
+  margin-top: 8px;
+}
+
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+
+th,
+td {
+  text-align: left;
+  padding: 8px 10px;
+  border-bottom: 1px solid var(--line);
+  white-space: nowrap;
+}
+
+thead th {
+  font-size: 0.8rem;
+  font-weight: 550;
+  color: var(--ink-quiet);
+  padding-top: 4px;
+}
+
+tbody th {
+  font-weight: 700;
+}
+
+tbody th .strokes {
+  margin-right: 8px;
+}
+
+.name {
+  color: var(--ink);
+  text-decoration: underline dotted;
+  text-underline-offset: 4px;
+}
+
+.strong {
+  font-weight: 700;
+}
+
+tr.at {
+  background: var(--teal-wash);
+}
+
+tr.beyond .strong {
+  color: var(--ink-quiet);
+}
+
+@media (max-width: 640px) {
+  .edge {
+    display: none;
+  }
+
+  th,
+  td {
+    padding: 8px 7px;
+  }
+}
+</style>
