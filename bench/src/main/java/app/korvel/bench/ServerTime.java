@@ -13,9 +13,10 @@ import java.util.function.IntFunction;
  * kept-alive connection: batches of the two take turns, so that both meet the same machine.
  */
 final class ServerTime {
-  private static final int WARM_UP = 20_000;
+  private static final int WARM_UP = 10_000;
+  private static final int CLIENTS = 60;
   private static final int BATCH = 500;
-  private static final int ROUNDS = 40;
+  private static final int ROUNDS = 20;
 
   void run() throws IOException, InterruptedException {
     int port = KorvelProcess.freePort();
@@ -26,38 +27,52 @@ final class ServerTime {
             System.getProperty("java.class.path"),
             EmptyEndpoint.class.getName(),
             "--server.port=" + port,
+            "--server.tomcat.max-keep-alive-requests=-1",
             "--korvel.demo=true");
     try (KorvelProcess server = KorvelProcess.answering(command, port);
         Connection connection = new Connection(server.port())) {
       byte[] empty = Connection.post(port, EmptyEndpoint.PATH, "{}");
-      // A span of its own for each request: nothing can be remembered from the one before.
+      // Spans that come back, as the clients of a studio do; and one that is new each time.
+      byte[][] clients = new byte[CLIENTS][];
+      for (int i = 0; i < CLIENTS; i++) {
+        clients[i] = zones(port, 48 + i % 40, 158 + i);
+      }
+      IntFunction<byte[]> again = i -> clients[i % CLIENTS];
       byte[][] spans = new byte[46 * 61][];
       for (int i = 0; i < spans.length; i++) {
         spans[i] = zones(port, 45 + i % 46, 150 + i / 46);
       }
       IntFunction<byte[]> zones = i -> spans[(i * 37) % spans.length];
       time(connection, i -> empty, WARM_UP);
-      time(connection, zones, WARM_UP);
-
-      List<double[]> emptyTimes = new ArrayList<>();
-      List<double[]> zonesTimes = new ArrayList<>();
-      for (int round = 0; round < ROUNDS; round++) {
-        int from = round * BATCH;
-        emptyTimes.add(time(connection, i -> empty, BATCH));
-        zonesTimes.add(time(connection, i -> zones.apply(from + i), BATCH));
-      }
-      Sample emptySample = sample("empty endpoint", emptyTimes);
-      Sample zonesSample = sample("POST /api/calculator/zones", zonesTimes);
-      System.out.println(emptySample.line());
-      System.out.println(zonesSample.line());
-      System.out.printf(
-          Locale.ROOT,
-          "throughput: empty %.0f a second, zones %.0f a second, ratio %.2f; an answer of %d bytes%n",
-          perSecond(emptySample),
-          perSecond(zonesSample),
-          perSecond(zonesSample) / perSecond(emptySample),
-          connection.exchange(spans[0]));
+      byte[] asLong = Connection.post(port, EmptyEndpoint.LONG_PATH, "{}");
+      compare(connection, empty, "empty, but as long as an answer of zones", i -> asLong);
+      compare(connection, empty, "zones, the spans of " + CLIENTS + " clients", again);
+      compare(connection, empty, "zones, a new span each time", zones);
+      System.out.println("  an answer has " + connection.exchange(spans[0]) + " bytes");
     }
+  }
+
+  private static void compare(
+      Connection connection, byte[] empty, String name, IntFunction<byte[]> request)
+      throws IOException {
+    time(connection, request, WARM_UP);
+    List<double[]> emptyTimes = new ArrayList<>();
+    List<double[]> times = new ArrayList<>();
+    for (int round = 0; round < ROUNDS; round++) {
+      int from = round * BATCH;
+      emptyTimes.add(time(connection, i -> empty, BATCH));
+      times.add(time(connection, i -> request.apply(from + i), BATCH));
+    }
+    Sample emptySample = sample("empty endpoint", emptyTimes);
+    Sample sample = sample(name, times);
+    System.out.println(emptySample.line());
+    System.out.println(sample.line());
+    System.out.printf(
+        Locale.ROOT,
+        "  throughput: empty %.0f a second, this %.0f a second, ratio %.2f%n",
+        perSecond(emptySample),
+        perSecond(sample),
+        perSecond(sample) / perSecond(emptySample));
   }
 
   private static byte[] zones(int port, int restingBpm, int maximumBpm) {

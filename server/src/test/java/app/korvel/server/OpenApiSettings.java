@@ -2,6 +2,8 @@ package app.korvel.server;
 
 import app.korvel.core.measure.Limit;
 import app.korvel.server.web.Within;
+import app.korvel.server.web.WrittenJson;
+import app.korvel.server.zone.ZoneViews;
 import io.swagger.v3.oas.models.media.Schema;
 import java.lang.reflect.RecordComponent;
 import java.math.BigDecimal;
@@ -12,6 +14,7 @@ import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.beans.factory.config.BeanDefinition;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.ClassPathScanningCandidateComponentProvider;
@@ -22,6 +25,10 @@ import org.springframework.core.type.filter.RegexPatternTypeFilter;
  * there, words are written in lower case with hyphens, and numbers keep their limits.
  */
 public class OpenApiSettings {
+  static {
+    // What is written ahead of time is described as what it is.
+    SpringDocUtils.getConfig().replaceWithClass(WrittenJson.class, ZoneViews.ZonesView.class);
+  }
 
   @Bean
   OpenApiCustomizer recordsSpeakForThemselves() {

@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 
 /**
  * A range as beats to count, since nobody multiplies while running: beats = bpm × window / 60,
@@ -40,6 +41,19 @@ public record CountCard(Map<CountWindow, Beats> beats) {
 
   public CountCard {
     beats = Map.copyOf(beats);
+  }
+
+  /** The counts of each single rate that a heart can have, worked out once. */
+  private static final List<CountCard> SINGLE_RATES =
+      IntStream.rangeClosed(0, Limit.PULSE.highest()).mapToObj(bpm -> of(bpm, bpm)).toList();
+
+  /**
+   * The counts of a single rate.
+   *
+   * @param bpm up to the highest of {@link Limit#PULSE}
+   */
+  public static CountCard of(int bpm) {
+    return SINGLE_RATES.get(bpm);
   }
 
   /** The counts of a range, both edges rounded half up. */

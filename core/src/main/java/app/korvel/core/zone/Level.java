@@ -1,6 +1,7 @@
 package app.korvel.core.zone;
 
 import java.math.BigDecimal;
+import java.util.Arrays;
 import java.util.function.Predicate;
 
 /**
@@ -142,7 +143,17 @@ public enum Level {
 
   /** The level of a whole rate, decided on the rounded edges that a person sees. */
   public static Level atRate(int bpm, Reserve reserve) {
-    return highest(level -> reserve.rateAt(level.fromPercent) <= bpm);
+    return atRate(bpm, edges(reserve));
+  }
+
+  /** The whole rate at which each level begins, the lowest first. */
+  static int[] edges(Reserve reserve) {
+    return Arrays.stream(values()).mapToInt(level -> reserve.rateAt(level.fromPercent)).toArray();
+  }
+
+  /** The level of a whole rate between those edges. */
+  static Level atRate(int bpm, int[] edges) {
+    return highest(level -> edges[level.ordinal()] <= bpm);
   }
 
   private static Level highest(Predicate<Level> reached) {

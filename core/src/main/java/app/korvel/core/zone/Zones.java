@@ -160,9 +160,10 @@ public record Zones(
     for (int i = 0; i < scheme.bands().size(); i++) {
       bands.add(rates(scheme, scheme.bands().get(i), scheme.next(i), reserve, uncertainty, cap));
     }
+    int[] levels = Level.edges(reserve);
     List<Reading> readings =
         IntStream.rangeClosed(reserve.restingBpm(), reserve.maximumBpm())
-            .mapToObj(bpm -> reading(bpm, bands, reserve, cap))
+            .mapToObj(bpm -> reading(bpm, bands, levels, reserve, cap))
             .toList();
     return new Zones(scheme, reserve, cap, bands, readings);
   }
@@ -220,7 +221,8 @@ public record Zones(
     };
   }
 
-  private static Reading reading(int bpm, List<BandRates> bands, Reserve reserve, OptionalInt cap) {
+  private static Reading reading(
+      int bpm, List<BandRates> bands, int[] levels, Reserve reserve, OptionalInt cap) {
     return new Reading(
         bpm,
         reserve.percentOfReserve(bpm),
@@ -230,7 +232,7 @@ public record Zones(
             .map(band -> band.band().id())
             .toList(),
         cap.isPresent() && bpm > cap.getAsInt(),
-        Level.atRate(bpm, reserve),
-        CountCard.of(bpm, bpm));
+        Level.atRate(bpm, levels),
+        CountCard.of(bpm));
   }
 }

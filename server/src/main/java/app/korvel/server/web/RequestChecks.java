@@ -5,6 +5,7 @@ import app.korvel.core.measure.InvalidValueException.Fault;
 import app.korvel.core.measure.Limit;
 import java.lang.reflect.AnnotatedType;
 import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.Method;
 import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
 import java.math.BigDecimal;
@@ -66,34 +67,69 @@ public class RequestChecks extends RequestBodyAdviceAdapter {
         .orElse("the fields this address describes in /api/openapi.json");
   }
 
+  /**
+   * What is checked of one component: looked up once for each record, since every request asks.
+   *
+   * @param component the component
+   * @param accessor how its value is read
+   * @param nullable whether it may be left out
+   * @param limit what a number has to keep; null where nothing is said
+   */
+  private record Part(
+      RecordComponent component, Method accessor, boolean nullable, @Nullable Limit limit) {
+
+    static Part of(RecordComponent component) {
+      component.getAccessor().setAccessible(true);
+      Within within = component.getAnnotation(Within.class);
+      return new Part(
+          component,
+          component.getAccessor(),
+          isNullable(component.getAnnotatedType()),
+          within == null ? null : within.value());
+    }
+
+    Object of(Object record) {
+      try {
+        return accessor.invoke(record);
+      } catch (IllegalAccessException | InvocationTargetException e) {
+        throw new IllegalStateException(e);
+      }
+    }
+
+    Fault fault(String message) {
+      return new Fault(component.getName(), message, accepted(component));
+    }
+  }
+
+  private static final ClassValue<List<Part>> PARTS =
+      new ClassValue<>() {
+        @Override
+        protected List<Part> computeValue(Class<?> record) {
+          return Arrays.stream(record.getRecordComponents()).map(Part::of).toList();
+        }
+      };
+
   private static void checkAll(Object record, List<Fault> faults) {
-    for (RecordComponent component : record.getClass().getRecordComponents()) {
-      Object value = value(component, record);
-      check(component, value, faults);
-      if (value != null && component.getType().isRecord()) {
-        checkAll(value, faults);
+    for (Part part : PARTS.get(record.getClass())) {
+      Object value = part.of(record);
+      check(part, value, faults);
+      if (value instanceof Record inner) {
+        checkAll(inner, faults);
       }
     }
   }
 
-  private static void check(RecordComponent component, Object value, List<Fault> faults) {
-    String field = component.getName();
+  private static void check(Part part, Object value, List<Fault> faults) {
     if (value == null) {
-      if (!isNullable(component.getAnnotatedType())) {
-        faults.add(new Fault(field, "is missing", accepted(component)));
+      if (!part.nullable) {
+        faults.add(part.fault("is missing"));
       }
       return;
     }
-    Within within = component.getAnnotation(Within.class);
-    if (within != null) {
+    if (part.limit != null) {
       BigDecimal number = new BigDecimal(value.toString());
-      Limit limit = within.value();
-      if (!limit.accepts(number)) {
-        faults.add(
-            new Fault(
-                field,
-                number.toPlainString() + " is outside the accepted range",
-                accepted(component)));
+      if (!part.limit.accepts(number)) {
+        faults.add(part.fault(number.toPlainString() + " is outside the accepted range"));
       }
     }
   }
@@ -125,14 +161,5 @@ public class RequestChecks extends RequestBodyAdviceAdapter {
       return "a list of words";
     }
     return type == BigDecimal.class ? "a number" : "text";
-  }
-
-  private static Object value(RecordComponent component, Object body) {
-    try {
-      component.getAccessor().setAccessible(true);
-      return component.getAccessor().invoke(body);
-    } catch (IllegalAccessException | InvocationTargetException e) {
-      throw new IllegalStateException(e);
-    }
   }
 }

@@ -6,6 +6,7 @@ import org.springframework.core.convert.converter.Converter;
 import org.springframework.core.convert.converter.ConverterFactory;
 import org.springframework.format.FormatterRegistry;
 import org.springframework.http.CacheControl;
+import org.springframework.http.converter.HttpMessageConverters;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.ViewControllerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
@@ -18,6 +19,11 @@ class WebSettings implements WebMvcConfigurer {
   private static final String[] PAGES = {
     "/", "/clients", "/clients/**", "/desk", "/desk/**", "/methods"
   };
+
+  @Override
+  public void configureMessageConverters(HttpMessageConverters.ServerBuilder builder) {
+    builder.addCustomConverter(new WrittenJson.Converter());
+  }
 
   @Override
   public void addFormatters(FormatterRegistry registry) {

@@ -19,6 +19,7 @@ import app.korvel.server.client.ClientRecords;
 import app.korvel.server.measure.WorkingViews.WorkingView;
 import app.korvel.server.web.FindingView;
 import app.korvel.server.web.Within;
+import app.korvel.server.web.WrittenJson;
 import app.korvel.server.zone.ZoneViews.ZonesView;
 import java.math.BigDecimal;
 import java.util.List;
@@ -37,19 +38,16 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class ZoneController {
   private final ClientRecords records;
+  private final ZoneAnswers answers;
 
-  ZoneController(ClientRecords records) {
+  ZoneController(ClientRecords records, ZoneAnswers answers) {
     this.records = records;
+    this.answers = answers;
   }
 
   @PostMapping("/api/calculator/zones")
-  ZonesView zones(@RequestBody ZonesRequest request) {
-    Uncertainty uncertainty = request.uncertainty();
-    Scheme scheme = Scheme.of(request.scheme);
-    return ZonesView.of(
-        Zones.of(scheme, request.reserve(), uncertainty, optional(request.capBpm)),
-        uncertainty,
-        request.rpeFamily == null ? RpeFamily.RATIO : request.rpeFamily);
+  WrittenJson zones(@RequestBody ZonesRequest request) {
+    return answers.of(request);
   }
 
   /** One band of it long hand. */
@@ -146,6 +144,14 @@ class ZoneController {
 
     Reserve reserve() {
       return Reserve.of(restingBpm, maximumBpm);
+    }
+
+    OptionalInt cap() {
+      return optional(capBpm);
+    }
+
+    RpeFamily family() {
+      return rpeFamily == null ? RpeFamily.RATIO : rpeFamily;
     }
 
     Uncertainty uncertainty() {

@@ -1,5 +1,6 @@
 package app.korvel.server.zone;
 
+import app.korvel.core.measure.Limit;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.CountCard;
@@ -12,9 +13,11 @@ import app.korvel.core.zone.Zones;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.math.BigDecimal;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /** Zones as they are sent. */
@@ -106,11 +109,19 @@ public final class ZoneViews {
       int level,
       Map<String, Integer> counts) {
 
-    static RateView of(Zones.Reading reading) {
+    /** The beats of each single rate by the seconds of the window, laid out once. */
+    private static final List<Map<String, Integer>> BEATS =
+        IntStream.rangeClosed(0, Limit.PULSE.highest()).mapToObj(RateView::beats).toList();
+
+    private static Map<String, Integer> beats(int bpm) {
       Map<String, Integer> beats = new LinkedHashMap<>();
       for (CountWindow window : CountCard.WINDOWS) {
-        beats.put(String.valueOf(window.seconds()), reading.counts().beats().get(window).low());
+        beats.put(String.valueOf(window.seconds()), CountCard.of(bpm).beats().get(window).low());
       }
+      return Collections.unmodifiableMap(beats);
+    }
+
+    static RateView of(Zones.Reading reading) {
       return new RateView(
           reading.bpm(),
           reading.reservePercent(),
@@ -119,7 +130,7 @@ public final class ZoneViews {
           reading.bands(),
           reading.overCap(),
           reading.level().number(),
-          beats);
+          BEATS.get(reading.bpm()));
     }
   }
 
