@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed, reactive, watch } from 'vue'
+import { computed, onMounted, reactive, ref, watch } from 'vue'
 import type { ClientView } from '../api/korvel'
 import { ACTIVITIES, SEXES } from '../shared/words'
 import type { EditableDetails } from './details'
@@ -35,6 +35,12 @@ const differing = computed(() =>
 const pick = reactive<Partial<Record<Key, 'mine' | 'theirs'>>>({})
 watch(differing, (keys) => keys.forEach((key) => (pick[key] ??= 'mine')), { immediate: true })
 
+const section = ref<HTMLElement | null>(null)
+onMounted(() => {
+  section.value?.scrollIntoView({ block: 'nearest' })
+  section.value?.focus({ preventScroll: true })
+})
+
 function save() {
   const resolved = { ...props.mine }
   for (const key of differing.value) {
@@ -45,7 +51,7 @@ function save() {
 </script>
 
 <template>
-  <section class="conflict" role="alert" aria-label="Two versions">
+  <section ref="section" class="conflict" role="alert" aria-label="Two versions" tabindex="-1">
     <h2>Somebody else changed this meanwhile</h2>
     <p v-if="!differing.length">
       What they saved is the same as what you entered. There is nothing left to save.

@@ -29,7 +29,7 @@ const parts = computed(() =>
   <div>
     <p class="figures">
       <b class="num">{{ week.moderateEquivalentMinutes }}</b>
-      <MethodLink to="moderate-equivalent"> moderate-equivalent min</MethodLink>
+      {{ ' ' }}<MethodLink to="moderate-equivalent">moderate-equivalent min</MethodLink>{{ ' ' }}
       <span class="quiet">from {{ parts }}</span>
     </p>
     <div class="bar" aria-hidden="true">

@@ -728,11 +728,14 @@ dd {
   }
 
   .reading.together {
+    display: grid;
     grid-template-columns: minmax(0, 1fr);
   }
 
   .together li {
     grid-template-columns: 1fr 1fr;
+    padding-top: 6px;
+    border-top: 1px solid var(--line);
   }
 
   .voice {

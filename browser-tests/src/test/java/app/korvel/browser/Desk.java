@@ -135,7 +135,7 @@ final class Desk {
     await(() -> all("a.name").size() == 1);
     String href = one("a.name").getDomProperty("href");
     driver.get(href.replaceAll("(/clients/[^/]+).*", "$1/") + step);
-    await(() -> all(".path a.here").size() == 1);
+    await(() -> all(".path a.here, article.card").size() == 1);
   }
 
   <T> T await(Supplier<T> condition) {

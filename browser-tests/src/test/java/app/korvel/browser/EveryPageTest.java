@@ -13,10 +13,10 @@ class EveryPageTest {
 
   private static Desk opened(String client, String page, String text) {
     Desk desk = Desk.get();
-    if (client.equals("-")) {
-      desk.open(page);
-    } else {
-      desk.openClient(client, page);
+    switch (client) {
+      case "-" -> desk.open(page);
+      case "first day" -> desk.openEmpty(page);
+      default -> desk.openClient(client, page);
     }
     desk.sees(text);
     return desk;
@@ -43,6 +43,11 @@ class EveryPageTest {
     "Ragnar, prescription, Draft only",
     "Pilar, bands, No bands by rate",
     "Hyun-woo, maximum, your choice",
+    "Ines, card/1, Stop at once",
+    "Dmitri, pulse, None yet.",
+    "Dmitri, prescription, Nothing to start from yet",
+    "first day, /clients, Nobody is here yet.",
+    "first day, /desk/target, long hand",
   })
   void noSeriousFindingAndNoSidewaysScrolling(String client, String page, String text) {
     sound(opened(client, page, text));

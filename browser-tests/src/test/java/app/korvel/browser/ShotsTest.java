@@ -16,7 +16,11 @@ class ShotsTest {
   @CsvSource({
     "clients, -, /clients, Agnethe Moravik",
     "pulse, Ines, pulse, Working resting value",
-    "maximum, Ines, maximum, is the default",
+    "maximum, Hyun-woo, maximum, your choice",
+    "desk, -, /desk/target?rest=64&max=176&basis=reserve&low=50&high=70&cap=140, the smaller of",
+    "schools, -, /desk/bands?rest=64&max=176&scheme=voice-ladder&compare=max-fifths, Fifths of",
+    "wall, -, /desk/bands/wall?rest=64&max=176&scheme=voice-ladder&cap=150, above the cap",
+    "methods, -, /methods, Equations for the maximum",
     "bands, Hyun-woo, bands, what each band is",
     "prescription, Ines, prescription, moderate-equivalent min",
     "card, Ines, card/1, Stop at once",
@@ -26,9 +30,7 @@ class ShotsTest {
     if (client.equals("-")) {
       desk.open(page);
     } else {
-      desk.openClient(client, "bands");
-      String address = desk.driver().getCurrentUrl().replaceAll("/bands$", "");
-      desk.driver().get(address + "/" + page);
+      desk.openClient(client, page);
     }
     desk.sees(text);
     desk.driver().executeAsyncScript("document.fonts.ready.then(arguments[0])");

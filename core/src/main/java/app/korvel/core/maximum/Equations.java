@@ -69,7 +69,7 @@ public final class Equations {
               "Healthy adults of very different fitness",
               11,
               "",
-              "Healthy adults who think the default too low for them; measuring is better.",
+              "Healthy adults, beside the default; falls more slowly with age.",
               List.of(NO_HEART_FAILURE, NO_BETA_BLOCKER, NO_HEART_CONDITION, ADULT),
               Source.NES),
           byAge(

@@ -126,12 +126,16 @@ public class RequestChecks extends RequestBodyAdviceAdapter {
       }
       return;
     }
-    if (part.limit != null) {
-      BigDecimal number = new BigDecimal(value.toString());
-      if (!part.limit.accepts(number)) {
-        faults.add(part.fault(number.toPlainString() + " is outside the accepted range"));
-      }
+    if (part.limit != null && !accepts(part.limit, value)) {
+      String number = new BigDecimal(value.toString()).toPlainString();
+      faults.add(part.fault(number + " is outside the accepted range"));
     }
+  }
+
+  private static boolean accepts(Limit limit, Object value) {
+    return value instanceof Integer whole
+        ? limit.accepts(whole.intValue())
+        : limit.accepts((BigDecimal) value);
   }
 
   private static boolean isNullable(AnnotatedType type) {
