@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import Checkbox from 'primevue/checkbox'
 import { computed, onMounted, reactive, ref, watch } from 'vue'
 import { asProblem } from '../api/http'
 import type { ClientDetails, ClientView, Typed } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
 import TextField from '../shared/TextField.vue'
+import TickField from '../shared/TickField.vue'
 import { useFieldMessages } from '../shared/fields'
 import { loadMethods, theMethods } from '../shared/methods'
 import { ACTIVITIES, options, SEXES } from '../shared/words'
@@ -111,15 +111,13 @@ function resolve(picked: EditableDetails, version: number) {
     />
     <fieldset>
       <legend>What is known of their health</legend>
-      <div v-for="tick in TICKS" :key="tick.key" class="tick">
-        <Checkbox
-          v-model="details[tick.key]"
-          binary
-          :input-id="`tick-${tick.key}`"
-          :name="tick.key"
-        />
-        <label :for="`tick-${tick.key}`">{{ tick.name }}</label>
-      </div>
+      <TickField
+        v-for="tick in TICKS"
+        :key="tick.key"
+        v-model="details[tick.key]"
+        :label="tick.name"
+        :name="tick.key"
+      />
     </fieldset>
 
     <VersionConflict
@@ -163,18 +161,6 @@ legend {
   font-size: 0.92rem;
   padding: 0;
   margin-bottom: 2px;
-}
-
-.tick {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  min-height: var(--touch);
-}
-
-.tick label {
-  flex: 1;
-  padding: 10px 0;
 }
 
 .general {

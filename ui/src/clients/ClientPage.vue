@@ -136,6 +136,8 @@ header {
 }
 
 .path {
+  /* What only a screen reader reads is laid out absolutely: it has to be clipped here as well. */
+  position: relative;
   display: grid;
   grid-template-columns: repeat(5, minmax(0, 1fr));
   background: var(--sheet);

@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import Select from 'primevue/select'
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { zonesWorking } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
-import Field from '../shared/Field.vue'
 import LongHand from '../shared/LongHand.vue'
 import MethodLink from '../shared/MethodLink.vue'
 import Ruler, { type RulerRow } from '../shared/Ruler.vue'
+import SelectField from '../shared/SelectField.vue'
 import TextField from '../shared/TextField.vue'
 import { loadMethods, theMethods } from '../shared/methods'
 import BandTable from '../zone/BandTable.vue'
@@ -70,26 +69,18 @@ const band = computed(() => {
           v-model:cap="form.cap"
           :messages="messages"
         />
-        <Field v-slot="field" label="Scheme" :message="messages.scheme">
-          <Select
-            v-model="form.scheme"
-            :label-id="field.id"
-            :options="schemes"
-            option-label="name"
-            option-value="value"
-            aria-label="Scheme"
-          />
-        </Field>
-        <Field v-slot="field" label="Beside it" hint="A second school on the same axis.">
-          <Select
-            v-model="form.compare"
-            :label-id="field.id"
-            :options="[{ value: '', name: 'None' }, ...schemes]"
-            option-label="name"
-            option-value="value"
-            aria-label="Beside it"
-          />
-        </Field>
+        <SelectField
+          v-model="form.scheme"
+          label="Scheme"
+          :options="schemes"
+          :message="messages.scheme"
+        />
+        <SelectField
+          v-model="form.compare"
+          label="Beside it"
+          :options="[{ value: '', name: 'None' }, ...schemes]"
+          hint="A second school on the same axis."
+        />
         <div class="pair">
           <TextField
             v-model="form.maxerror"

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import Checkbox from 'primevue/checkbox'
 import { computed } from 'vue'
 import { countsOf, countsWorking } from '../api/korvel'
 import LongHand from '../shared/LongHand.vue'
 import MethodLink from '../shared/MethodLink.vue'
 import TextField from '../shared/TextField.vue'
+import TickField from '../shared/TickField.vue'
 import { typed } from '../shared/fields'
 import { span } from '../shared/words'
 import { useAddress, useSum } from './desk'
@@ -41,16 +41,12 @@ const { answer, behind, refused, messages, general } = useSum(() => request.valu
           :message="messages.highBpm"
         />
       </div>
-      <div class="tick">
-        <Checkbox
-          :model-value="form.capped === 'yes'"
-          binary
-          input-id="tick-capped"
-          name="capped"
-          @update:model-value="form.capped = $event ? 'yes' : ''"
-        />
-        <label for="tick-capped">The upper end is a clinician's cap</label>
-      </div>
+      <TickField
+        :model-value="form.capped === 'yes'"
+        label="The upper end is a clinician's cap"
+        name="capped"
+        @update:model-value="form.capped = $event ? 'yes' : ''"
+      />
       <p class="quiet small">
         Under a cap the upper count is rounded down, so that no count allows what the cap forbids.
       </p>
@@ -80,18 +76,6 @@ const { answer, behind, refused, messages, general } = useSum(() => request.valu
 </template>
 
 <style scoped>
-.tick {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  min-height: var(--touch);
-}
-
-.tick label {
-  flex: 1;
-  padding: 10px 0;
-}
-
 table {
   border-collapse: collapse;
   max-width: 460px;

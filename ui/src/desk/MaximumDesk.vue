@@ -1,15 +1,14 @@
 <script setup lang="ts">
-import Checkbox from 'primevue/checkbox'
-import Select from 'primevue/select'
 import { computed } from 'vue'
 import { maximumOf, maximumWorking, type Mode } from '../api/korvel'
 import EstimateTable from '../maximum/EstimateTable.vue'
 import ChoiceField from '../shared/ChoiceField.vue'
-import Field from '../shared/Field.vue'
 import Findings from '../shared/Findings.vue'
 import LongHand from '../shared/LongHand.vue'
 import MethodLink from '../shared/MethodLink.vue'
+import SelectField from '../shared/SelectField.vue'
 import TextField from '../shared/TextField.vue'
+import TickField from '../shared/TickField.vue'
 import { typed } from '../shared/fields'
 import { ACTIVITIES, MODES, options, SEXES } from '../shared/words'
 import { useAddress, useSum } from './desk'
@@ -82,27 +81,21 @@ const shownName = computed(
           :options="options(ACTIVITIES)"
           :message="messages.activity"
         />
-        <Field v-slot="field" label="What they do" :message="messages.mode">
-          <Select
-            v-model="form.mode"
-            :label-id="field.id"
-            :options="options(MODES)"
-            option-label="name"
-            option-value="value"
-            aria-label="What they do"
-          />
-        </Field>
+        <SelectField
+          v-model="form.mode"
+          label="What they do"
+          :options="options<string>(MODES)"
+          :message="messages.mode"
+        />
         <div>
-          <div v-for="tick in TICKS" :key="tick.key" class="tick">
-            <Checkbox
-              :model-value="form[tick.key] === 'yes'"
-              binary
-              :input-id="`tick-${tick.key}`"
-              :name="tick.key"
-              @update:model-value="form[tick.key] = $event ? 'yes' : ''"
-            />
-            <label :for="`tick-${tick.key}`">{{ tick.name }}</label>
-          </div>
+          <TickField
+            v-for="tick in TICKS"
+            :key="tick.key"
+            :model-value="form[tick.key] === 'yes'"
+            :label="tick.name"
+            :name="tick.key"
+            @update:model-value="form[tick.key] = $event ? 'yes' : ''"
+          />
         </div>
       </template>
       <template #answer>
@@ -138,18 +131,6 @@ const shownName = computed(
 </template>
 
 <style scoped>
-.tick {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  min-height: var(--touch);
-}
-
-.tick label {
-  flex: 1;
-  padding: 10px 0;
-}
-
 .none {
   font-size: 1.6rem;
   font-weight: 700;

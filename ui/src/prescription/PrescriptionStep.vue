@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import Select from 'primevue/select'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { asProblem, Problem, type Finding } from '../api/http'
@@ -16,12 +15,12 @@ import {
 } from '../api/korvel'
 import { useClient } from '../clients/useClient'
 import ChoiceField from '../shared/ChoiceField.vue'
-import Field from '../shared/Field.vue'
 import Findings from '../shared/Findings.vue'
 import LevelStrokes from '../shared/LevelStrokes.vue'
 import MethodLink from '../shared/MethodLink.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import Ruler from '../shared/Ruler.vue'
+import SelectField from '../shared/SelectField.vue'
 import TextField from '../shared/TextField.vue'
 import { typed, useFieldMessages } from '../shared/fields'
 import { useLoad } from '../shared/load'
@@ -136,6 +135,9 @@ async function save() {
 
 const GOALS = computed(() => start.value?.goals ?? [])
 const DAYS = [1, 2, 3, 4, 5, 6, 7].map((value) => ({ value, name: String(value) }))
+const types = computed(() =>
+  (start.value?.types ?? []).map(({ type, name }) => ({ value: type as string, name })),
+)
 const typeHow = computed(
   () => start.value?.types.find((type) => type.type === parts.type)?.how ?? '',
 )
@@ -258,26 +260,19 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
           :message="messages.days"
         />
         <div class="pair two">
-          <Field v-slot="field" label="Type" :hint="typeHow" :message="messages.type">
-            <Select
-              v-model="parts.type"
-              :label-id="field.id"
-              :options="start.types"
-              option-label="name"
-              option-value="type"
-              aria-label="Type"
-            />
-          </Field>
-          <Field v-slot="field" label="What they do" hint="Each mode has a maximum of its own.">
-            <Select
-              v-model="parts.mode"
-              :label-id="field.id"
-              :options="options(MODES)"
-              option-label="name"
-              option-value="value"
-              aria-label="What they do"
-            />
-          </Field>
+          <SelectField
+            v-model="parts.type"
+            label="Type"
+            :options="types"
+            :hint="typeHow"
+            :message="messages.type"
+          />
+          <SelectField
+            v-model="parts.mode"
+            label="What they do"
+            :options="options(MODES)"
+            hint="Each mode has a maximum of its own."
+          />
         </div>
       </form>
 

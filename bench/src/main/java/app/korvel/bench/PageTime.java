@@ -1,14 +1,11 @@
 package app.korvel.bench;
 
-import java.io.File;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.openqa.selenium.chrome.ChromeDriver;
-import org.openqa.selenium.chrome.ChromeDriverService;
-import org.openqa.selenium.chrome.ChromeOptions;
 
 /**
  * What a person waits for: the script of a first load, and a client's page until it can be used.
@@ -29,28 +26,10 @@ final class PageTime {
       """;
 
   void run() throws IOException {
-    ChromeDriverService service =
-        new ChromeDriverService.Builder()
-            .usingDriverExecutable(new File("/usr/bin/chromedriver"))
-            .usingAnyFreePort()
-            .build();
-    ChromeOptions options = new ChromeOptions();
-    options.setBinary("/usr/bin/chromium");
-    options.addArguments(
-        "--headless",
-        "--no-sandbox",
-        "--disable-gpu",
-        "--disable-quic",
-        "--disable-dev-shm-usage",
-        "--no-first-run",
-        "--disable-background-networking",
-        "--disable-component-update",
-        "--disable-sync",
-        "--window-size=1280,800");
     int port = KorvelProcess.freePort();
     try (KorvelProcess server =
         KorvelProcess.ready(KorvelProcess.launcher("demo", "--port", "" + port), port)) {
-      ChromeDriver driver = new ChromeDriver(service, options);
+      ChromeDriver driver = HeadlessBrowser.start();
       try {
         driver.manage().timeouts().scriptTimeout(Duration.ofSeconds(20));
         driver.executeCdpCommand("Page.addScriptToEvaluateOnNewDocument", Map.of("source", WATCH));

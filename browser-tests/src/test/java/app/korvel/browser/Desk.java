@@ -1,7 +1,7 @@
 package app.korvel.browser;
 
+import app.korvel.bench.HeadlessBrowser;
 import app.korvel.server.KorvelServer;
-import java.io.File;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -14,8 +14,6 @@ import org.openqa.selenium.Keys;
 import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
-import org.openqa.selenium.chrome.ChromeDriverService;
-import org.openqa.selenium.chrome.ChromeOptions;
 import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.WebDriverWait;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -53,26 +51,7 @@ final class Desk {
 
   private Desk() {
     demo = KorvelServer.start("--server.port=0", "--korvel.demo=true");
-    ChromeDriverService service =
-        new ChromeDriverService.Builder()
-            .usingDriverExecutable(new File("/usr/bin/chromedriver"))
-            .usingAnyFreePort()
-            .build();
-    ChromeOptions options = new ChromeOptions();
-    options.setBinary("/usr/bin/chromium");
-    options.addArguments(
-        "--headless",
-        "--no-sandbox",
-        "--disable-gpu",
-        "--disable-quic",
-        "--disable-dev-shm-usage",
-        "--no-first-run",
-        "--disable-background-networking",
-        "--disable-component-update",
-        "--disable-sync",
-        "--hide-scrollbars",
-        "--window-size=1280,800");
-    driver = new ChromeDriver(service, options);
+    driver = HeadlessBrowser.start();
     driver.executeCdpCommand("Page.addScriptToEvaluateOnNewDocument", Map.of("source", CLOCK));
     Runtime.getRuntime().addShutdownHook(new Thread(this::close));
   }

@@ -137,7 +137,7 @@ class DeskTest {
     desk.sees("211 − 0.64 × age, long hand");
     desk.await(() -> sums().contains("211 − 28.8 = 182.2 → 182 bpm"));
     assertThat(desk.driver().getCurrentUrl()).contains("method=nes-211");
-    desk.one("label[for=tick-beta]").click();
+    desk.press("On a beta-blocker");
     desk.sees("208 − 0.7 × age − 30 is the default, and a rough one.");
   }
 
@@ -170,7 +170,7 @@ class DeskTest {
   void underACapNoCountAllowsMore() {
     desk.open("/desk/counts?low=109&high=142");
     desk.await(() -> desk.one("tbody").getText().contains("27–36"));
-    desk.one("label[for=tick-capped]").click();
+    desk.press("The upper end is a clinician's cap");
     desk.await(() -> desk.one("tbody").getText().contains("27–35"));
     desk.sees("142 × 15 ÷ 60 = 35.5 → 35");
   }

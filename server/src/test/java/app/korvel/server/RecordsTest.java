@@ -131,7 +131,9 @@ class RecordsTest {
 
     Answer back = server.delete(client + "/maximum/choice");
     assertThat(back.at("/inUse")).isEqualTo("tanaka-208");
+    server.delete(client + "/maximum/choice");
     Answer history = server.get(client + "/maximum/choices");
+    assertThat(history.json().get("choices").size()).isEqualTo(2);
     assertThat(history.json().at("/choices/0/method").isNull()).isTrue();
     assertThat(history.at("/choices/1/reason")).isEqualTo("reached 180");
   }

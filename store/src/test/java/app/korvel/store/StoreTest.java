@@ -332,6 +332,68 @@ class StoreTest {
             new MaximumChoiceRepository.Kept(Optional.of(first), TODAY));
   }
 
+  /** However many correct one reading at once, one is kept and the others are told. */
+  @Test
+  void oneOfManyCorrectionsStands() throws Exception {
+    Client client = added("Åse Brandt");
+    RestingReading wrong = reading(NOW, 94);
+    readings.add(client.id(), wrong, NOW);
+    ExecutorService pool = Executors.newFixedThreadPool(4);
+    try {
+      List<Future<Boolean>> tries = new ArrayList<>();
+      for (int i = 0; i < 12; i++) {
+        RestingReading mine = reading(NOW, 60 + i);
+        tries.add(
+            pool.submit(
+                () -> {
+                  try {
+                    return readings.correct(client.id(), wrong.id(), mine, NOW).isPresent();
+                  } catch (SupersededException told) {
+                    return false;
+                  }
+                }));
+      }
+      int kept = 0;
+      for (Future<Boolean> each : tries) {
+        kept += each.get() ? 1 : 0;
+      }
+      assertThat(kept).isEqualTo(1);
+    } finally {
+      pool.shutdown();
+    }
+    assertThat(readings.of(client.id())).hasSize(1);
+    assertThat(readings.ratesBefore(client.id()).values()).containsExactly(List.of(94));
+  }
+
+  @Test
+  void whatWasTakenBackIsInNoList() {
+    Client client = added("Åse Brandt");
+    RestingReading kept = reading(NOW, 64);
+    RestingReading away = reading(NOW.plusSeconds(60), 90);
+    readings.addAll(client.id(), List.of(kept, away), NOW);
+    readings.withdraw(client.id(), away.id(), new UUID(0, 7), NOW);
+    assertThat(readings.of(client.id())).containsExactly(kept);
+    assertThat(readings.byClient().get(client.id())).containsExactly(kept);
+    // What is undone twice is told the second time.
+    readings.undo(client.id(), new UUID(0, 7), new UUID(0, 8), NOW);
+    assertThatThrownBy(() -> readings.undo(client.id(), new UUID(0, 7), new UUID(0, 9), NOW))
+        .isInstanceOf(SupersededException.class);
+    assertThat(readings.of(client.id())).hasSize(2);
+  }
+
+  @Test
+  void theCountsTellThoseHereFromThosePutAway() {
+    Client first = added("Åse Brandt");
+    added("Imre Falk");
+    assertThat(clients.count(false)).isEqualTo(2);
+    clients.archive(first.id(), 1, true, NOW);
+    assertThat(clients.count(false)).isEqualTo(1);
+    assertThat(clients.count(true)).isEqualTo(1);
+    // Archived twice by the same version: the second is told, as with any change.
+    assertThatThrownBy(() -> clients.archive(first.id(), 1, true, NOW))
+        .isInstanceOf(StaleVersionException.class);
+  }
+
   /** A database as the first migration left it, with a row in each table, is brought up to date. */
   @Test
   void aDatabaseOfTheFirstVersionLosesNothing() throws Exception {

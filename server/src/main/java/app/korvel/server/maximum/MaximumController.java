@@ -96,11 +96,13 @@ class MaximumController {
     return maximum(id, Mode.RUN);
   }
 
-  /** Back to the default. */
+  /** Back to the default; nothing is kept where it is in use already. */
   @DeleteMapping("/api/clients/{id}/maximum/choice")
   MaximumView backToDefault(@PathVariable UUID id) {
     records.open(id);
-    choices.add(ids.next(), id, Optional.empty(), clock.today(), clock.now());
+    if (choices.current(id).isPresent()) {
+      choices.add(ids.next(), id, Optional.empty(), clock.today(), clock.now());
+    }
     return maximum(id, Mode.RUN);
   }
 

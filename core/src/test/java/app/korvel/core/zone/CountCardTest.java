@@ -1,0 +1,91 @@
+package app.korvel.core.zone;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.LongHand;
+import app.korvel.core.pulse.CountWindow;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** A range as beats to count. */
+class CountCardTest {
+
+  private static String counts(CountCard card, CountWindow window) {
+    CountCard.Beats beats = card.beats().get(window);
+    return beats.low() + "-" + beats.high();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "109, 131, 11-13, 18-22, 27-33, 55-66",
+    "120, 142, 12-14, 20-24, 30-36, 60-71",
+    "64,  108, 6-11,  11-18, 16-27, 32-54",
+    "165, 176, 17-18, 28-29, 41-44, 83-88",
+    "150, 150, 15-15, 25-25, 38-38, 75-75",
+  })
+  void workedByHand(int low, int high, String six, String ten, String fifteen, String thirty) {
+    CountCard card = CountCard.of(low, high);
+    assertThat(counts(card, CountWindow.S6)).isEqualTo(six);
+    assertThat(counts(card, CountWindow.S10)).isEqualTo(ten);
+    assertThat(counts(card, CountWindow.S15)).isEqualTo(fifteen);
+    assertThat(counts(card, CountWindow.S30)).isEqualTo(thirty);
+  }
+
+  /** Whatever the cap: the highest count in any window never makes more than the cap. */
+  @Test
+  void underACapNoCountAllowsMore() {
+    for (int cap = Limit.CAP.lowest(); cap <= Limit.CAP.highest(); cap++) {
+      for (int low = Limit.PULSE.lowest(); low <= cap; low += 7) {
+        CountCard card = CountCard.of(low, cap, true);
+        for (CountWindow window : CountCard.WINDOWS) {
+          CountCard.Beats beats = card.beats().get(window);
+          assertThat(beats.high() * 60 / window.seconds()).isLessThanOrEqualTo(cap);
+          assertThat(beats.low()).isLessThanOrEqualTo(beats.high());
+        }
+      }
+    }
+  }
+
+  @Test
+  void aSingleRateIsWorkedOutOnceAndTheSame() {
+    for (int bpm = 0; bpm <= Limit.PULSE.highest(); bpm++) {
+      assertThat(CountCard.of(bpm)).isEqualTo(CountCard.of(bpm, bpm)).isSameAs(CountCard.of(bpm));
+    }
+  }
+
+  @Test
+  void anUpperEdgeUnderTheLowerOneIsRefused() {
+    assertThatThrownBy(() -> CountCard.of(131, 109))
+        .isInstanceOfSatisfying(
+            InvalidValueException.class,
+            refused -> {
+              assertThat(refused.faults().get(0).field()).isEqualTo("highBpm");
+              assertThat(refused.faults().get(0).accepted()).isEqualTo("131 to 240 bpm");
+            });
+    assertThatThrownBy(() -> CountCard.longHand(131, 109, false))
+        .isInstanceOf(InvalidValueException.class);
+  }
+
+  @Test
+  void theLongHandComesToTheCard() {
+    for (boolean capped : new boolean[] {false, true}) {
+      for (int low = 60; low < 180; low += 11) {
+        int high = low + 23;
+        CountCard card = CountCard.of(low, high, capped);
+        List<LongHand.Line> lines = CountCard.longHand(low, high, capped).lines();
+        assertThat(lines).hasSize(2 * CountCard.WINDOWS.size());
+        for (int i = 0; i < CountCard.WINDOWS.size(); i++) {
+          CountCard.Beats beats = card.beats().get(CountCard.WINDOWS.get(i));
+          assertThat(lines.get(2 * i).answer()).isEqualByComparingTo("" + beats.low());
+          assertThat(lines.get(2 * i + 1).answer()).isEqualByComparingTo("" + beats.high());
+        }
+      }
+    }
+    assertThat(CountCard.longHand(150, 150, false).lines()).hasSize(CountCard.WINDOWS.size());
+  }
+}

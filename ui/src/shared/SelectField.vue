@@ -1,0 +1,27 @@
+<script setup lang="ts" generic="T">
+import Select from 'primevue/select'
+import Field from './Field.vue'
+
+/** One of many words, folded away, with label, hint and message. */
+defineProps<{
+  label: string
+  options: { value: T; name: string }[]
+  hint?: string
+  message?: string | undefined
+}>()
+const chosen = defineModel<T>({ required: true })
+</script>
+
+<template>
+  <Field v-slot="field" :label="label" :hint="hint" :message="message">
+    <Select
+      v-model="chosen"
+      :label-id="field.id"
+      :options="options"
+      option-label="name"
+      option-value="value"
+      :aria-label="label"
+      :aria-describedby="field.describedBy"
+    />
+  </Field>
+</template>
