@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import { onMounted, ref, watch } from 'vue'
+import { nextTick, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { clients, type ClientRow } from '../api/korvel'
 import { undoOffer } from '../shared/undo'
@@ -16,8 +16,9 @@ const route = useRoute()
 const router = useRouter()
 const q = ref(String(route.query.q ?? ''))
 const archived = ref(route.query.archived === 'yes')
-const { data, problem, loading, load } = useLoad(clients)
-const look = () => load(q.value, archived.value)
+const { data, problem, load } = useLoad(clients)
+let looking = Promise.resolve()
+const look = () => (looking = load(q.value, archived.value))
 
 onMounted(look)
 watch([q, archived], () => {
@@ -33,14 +34,15 @@ const rows = ref<HTMLElement | null>(null)
 function links() {
   return [...(rows.value?.querySelectorAll<HTMLElement>('a.name') ?? [])]
 }
-function fromSearch(event: KeyboardEvent) {
+async function fromSearch(event: KeyboardEvent) {
+  if (event.key !== 'ArrowDown' && event.key !== 'Enter') return
+  event.preventDefault()
+  // Whoever types faster than the answer comes gets what they typed, not what stood there before.
+  await looking
+  await nextTick()
   const first = links()[0]
-  if (event.key === 'ArrowDown') {
-    event.preventDefault()
-    first?.focus()
-  } else if (event.key === 'Enter' && !loading.value && data.value) {
-    first?.click()
-  }
+  if (event.key === 'Enter') first?.click()
+  else first?.focus()
 }
 function inRows(event: KeyboardEvent) {
   const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0

@@ -63,6 +63,46 @@ class KeyboardTest {
   }
 
   @Test
+  void theDeskByKeyboard() {
+    desk.open("/clients");
+    desk.sees("Yara Fonotele");
+    desk.one("h1").click();
+    desk.keys("2");
+    desk.sees("The count, long hand");
+    desk.keys("]");
+    desk.sees("208 − 0.7 × age, long hand");
+    desk.keys("]");
+    desk.sees("The target, long hand");
+    tabTo("Resting");
+    desk.keys("60");
+    tabTo("Maximum");
+    desk.keys("190", Keys.TAB, "150");
+    desk.sees("capped at 150");
+    tabTo("Ruler from rest to maximum");
+    desk.keys(Keys.HOME);
+    desk.await(() -> desk.one("[role=slider]").getDomAttribute("aria-valuenow").equals("60"));
+    tabTo("Check my sum");
+    desk.keys(Keys.ENTER);
+    desk.await(() -> desk.focused().equals("Reserve"));
+    desk.keys("130", Keys.ENTER);
+    desk.sees("Right so far; the steps left empty were passed over.");
+    desk.keys(Keys.BACK_SPACE, "1", Keys.ENTER);
+    desk.sees("The first one that is off. 190 − 60 comes to 130.");
+  }
+
+  @Test
+  void theSearchIsReachedFromEverywhere() {
+    for (String page : new String[] {"/desk/counts", "/methods", "/clients/new"}) {
+      desk.open(page);
+      desk.one("h1").click();
+      desk.keys("/");
+      desk.await(() -> desk.focused().equals("Find a client by name"));
+      desk.keys("ines", Keys.ENTER);
+      desk.await(() -> desk.one("h1").getText().equals("Ines Okafor-Lund"));
+    }
+  }
+
+  @Test
   void alongTheStepsAndThePlacesByOneKey() {
     desk.openClient("Yara", "pulse");
     desk.sees("Count a resting pulse");

@@ -108,6 +108,51 @@ class UndoTest {
     desk.sees("Archive this client");
   }
 
+  /** On a phone, with a thumb's reach of keys: a reason is written, refused, mended and kept. */
+  @Test
+  void anEquationIsPickedOnAPhone() {
+    desk.size(390, 844);
+    desk.openClient("Yara", "maximum");
+    desk.sees("208 − 0.7 × age is the default.");
+    desk.one("button[aria-label='Use 202.5 − 0.53 × age']").click();
+    desk.sees("In use now");
+    desk.await(() -> desk.focused().equals("Your reason"));
+    desk.keys("ab", Keys.ENTER);
+    desk.sees("Has 2 characters. Accepted: 3 to 200 characters, on one line.");
+    desk.keys(" peak of 187 in the autumn run", Keys.ENTER);
+    desk.sees("202.5 − 0.53 × age is in use.");
+    desk.press("Back to the default");
+    desk.sees("The default is in use again.");
+    desk.press("Undo");
+    desk.await(() -> desk.one("li.chosen").getText().contains("your choice"));
+    desk.press("Back to the default");
+    desk.await(() -> desk.one("li.chosen").getText().contains("in use"));
+  }
+
+  /** What somebody else has put right meanwhile is not put right a second time. */
+  @Test
+  void theSecondToPutAReadingRightIsTold() {
+    desk.openClient("Agnethe", "pulse");
+    desk.sees("Working resting value");
+    desk.one("button[aria-label^='Put right']").click();
+    desk.sees("Put right the reading of");
+    desk.driver()
+        .executeAsyncScript(
+            """
+            const [path, done] = arguments
+            const readings = '/api' + path + '/readings'
+            fetch(readings).then((r) => r.json()).then(({ readings: [{ id }] }) =>
+              fetch(readings + '/' + id, { method: 'DELETE' })).then(done)
+            """,
+            desk.driver().getCurrentUrl().replaceAll(".*(/clients/[^/]+)/.*", "$1"));
+    desk.type("beats", "71");
+    desk.press("Put right");
+    desk.sees("This record has been corrected or taken back since. Nothing was written");
+    assertThat(desk.one("input[name=beats]").getDomProperty("value")).isEqualTo("71");
+    desk.press("Leave it as it is");
+    desk.sees("Count a resting pulse");
+  }
+
   /** Somebody else saves the same client in between. */
   private void savedElsewhere(String change) {
     String client = desk.driver().getCurrentUrl().replaceAll(".*(/clients/[^/]+)/.*", "$1");
