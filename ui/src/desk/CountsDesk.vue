@@ -11,7 +11,7 @@ import { useAddress, useSum } from './desk'
 import DeskSheet from './DeskSheet.vue'
 
 /** A range of rates as beats to count, since nobody multiplies while running. */
-const form = useAddress({ low: '109', high: '131', capped: '' })
+const form = useAddress({ low: '109', high: '131' }, { capped: '' })
 const request = computed(() => ({
   lowBpm: typed(form.low),
   highBpm: typed(form.high),

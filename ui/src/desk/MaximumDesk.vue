@@ -15,17 +15,18 @@ import { useAddress, useSum } from './desk'
 import DeskSheet from './DeskSheet.vue'
 
 /** The maximum by every equation, for an age. */
-const form = useAddress({
-  age: '45',
-  sex: 'not-given',
-  rest: '64',
-  activity: 'some',
-  mode: 'run',
-  beta: '',
-  heart: '',
-  failure: '',
-  method: '',
-})
+const form = useAddress(
+  { age: '45', rest: '64' },
+  {
+    sex: 'not-given',
+    activity: 'some',
+    mode: 'run',
+    beta: '',
+    heart: '',
+    failure: '',
+    method: '',
+  },
+)
 const TICKS = [
   { key: 'beta', name: 'On a beta-blocker' },
   { key: 'heart', name: 'A heart condition' },
@@ -34,13 +35,13 @@ const TICKS = [
 
 const request = computed(() => ({
   age: typed(form.age),
-  sex: form.sex || 'not-given',
+  sex: form.sex,
   restingBpm: typed(form.rest),
-  activity: form.activity || 'some',
+  activity: form.activity,
   betaBlocker: form.beta === 'yes',
   heartCondition: form.heart === 'yes',
   heartFailure: form.failure === 'yes',
-  mode: form.mode || 'run',
+  mode: form.mode,
 }))
 const { answer, behind, refused, messages, general } = useSum(() => request.value, maximumOf)
 

@@ -12,7 +12,7 @@ import { useAddress, useSum } from './desk'
 import DeskSheet from './DeskSheet.vue'
 
 /** From beats to a rate, and how sure that is. */
-const form = useAddress({ beats: '17', seconds: '15' })
+const form = useAddress({ beats: '17' }, { seconds: '15' })
 onMounted(loadMethods)
 const request = computed(() => ({
   beats: typed(form.beats),

@@ -14,18 +14,14 @@ import DeskSheet from './DeskSheet.vue'
 import SpanFields from './SpanFields.vue'
 
 /** One range to work in: in bpm, in beats to count, on the ruler. */
-const form = useAddress({
-  rest: '64',
-  max: '176',
-  basis: 'reserve',
-  low: '50',
-  high: '70',
-  cap: '',
-})
+const form = useAddress(
+  { rest: '64', max: '176', low: '50', high: '70', cap: '' },
+  { basis: 'reserve' },
+)
 const request = computed(() => ({
   restingBpm: typed(form.rest),
   maximumBpm: typed(form.max),
-  basis: form.basis || 'reserve',
+  basis: form.basis,
   low: typed(form.low),
   high: typed(form.high),
   capBpm: typed(form.cap),

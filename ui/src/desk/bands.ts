@@ -5,25 +5,18 @@ import { useAddress, useSum } from './desk'
 
 /** The form of the bands calculator and what comes of it, for the desk and for the wall. */
 export function useBands() {
-  const form = useAddress({
-    rest: '64',
-    max: '176',
-    scheme: 'voice-ladder',
-    compare: '',
-    cap: '',
-    maxerror: '',
-    resterror: '',
-    family: 'ratio',
-    band: '',
-  })
+  const form = useAddress(
+    { rest: '64', max: '176', cap: '', maxerror: '', resterror: '' },
+    { scheme: 'voice-ladder', compare: '', family: 'ratio', band: '' },
+  )
   const request = computed(() => ({
     restingBpm: typed(form.rest),
     maximumBpm: typed(form.max),
-    scheme: form.scheme || 'voice-ladder',
+    scheme: form.scheme,
     capBpm: typed(form.cap),
     maximumStandardErrorBpm: typed(form.maxerror),
     restingStandardErrorBpm: typed(form.resterror),
-    rpeFamily: form.family || 'ratio',
+    rpeFamily: form.family,
   }))
   return {
     form,

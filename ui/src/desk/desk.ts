@@ -15,20 +15,26 @@ export const TOOLS = [
 /**
  * A calculator's form, kept in the address of the page: what is typed stands there at once, and an
  * address that is opened fills the form.
+ *
+ * @param figures an example to open with where the address says nothing at all; where it says
+ *     something, a figure it leaves out is empty
+ * @param settings what is taken for a setting the address leaves out
  */
-export function useAddress<T extends Record<string, string>>(example: T): T {
+export function useAddress<F extends Record<string, string>, S extends Record<string, string>>(
+  figures: F,
+  settings: S,
+): F & S {
   const route = useRoute()
   const router = useRouter()
   const path = route.path
-  const form = reactive({ ...example }) as T
+  const form = reactive<Record<string, string>>({})
 
   function read() {
-    // An address that says nothing opens with an example; one that says something is taken as is.
-    const said = Object.keys(example).some((key) => key in route.query)
-    for (const key of Object.keys(example) as (keyof T & string)[]) {
+    const said = Object.keys({ ...figures, ...settings }).some((key) => key in route.query)
+    const absent = said ? Object.fromEntries(Object.keys(figures).map((key) => [key, ''])) : figures
+    for (const [key, otherwise] of Object.entries({ ...absent, ...settings })) {
       const value = route.query[key]
-      form[key] = (typeof value === 'string' ? value : said ? '' : example[key]) as T[keyof T &
-        string]
+      form[key] = typeof value === 'string' ? value : otherwise
     }
   }
   read()
@@ -52,7 +58,7 @@ export function useAddress<T extends Record<string, string>>(example: T): T {
       writing--
     },
   )
-  return form
+  return form as F & S
 }
 
 /** A sum that follows its form: the latest answer wins; while something is wrong the last stands. */

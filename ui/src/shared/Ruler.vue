@@ -440,7 +440,7 @@ const spoken = computed(() =>
         </g>
       </g>
 
-      <g v-memo="[axis, marks, bottom]" class="axis">
+      <g v-memo="[axis, marks, bottom, range, width]" class="axis">
         <template v-for="tick in axis" :key="tick.bpm">
           <line
             :x1="x(tick.bpm)"

@@ -45,6 +45,12 @@ class DeskTest {
     assertThat(desk.one("input[name=high]").getDomProperty("value")).isEqualTo("75");
     desk.driver().navigate().refresh();
     desk.sees("target 120–148");
+
+    // A setting that an address leaves out is the usual one; a figure is left to be entered.
+    desk.open("/desk/bands?rest=60&scheme=max-fifths");
+    desk.sees("Is missing. Accepted: a whole number from 80 to 230 bpm.");
+    assertThat(desk.one("input[name=max]").getDomProperty("value")).isEmpty();
+    assertThat(desk.one(".form button[aria-pressed=true]").getText()).startsWith("Ratio");
   }
 
   @Test

@@ -64,6 +64,48 @@ class RulerTest {
     desk.await(() -> at() < before - 15);
   }
 
+  /** The scale, the bands and the cursor lie on one axis, also after the page changes its width. */
+  @Test
+  void theScaleAgreesWithTheCursorAtEveryWidth() {
+    desk.open("/desk/target?rest=64&max=176&low=50&high=70");
+    desk.sees("target 120–142");
+    for (int width : new int[] {1280, 390, 1920, 768}) {
+      desk.size(width, 844);
+      for (int bpm : new int[] {80, 120, 160}) {
+        moveTo(bpm);
+        desk.await(
+            () ->
+                (Boolean)
+                    desk.driver()
+                        .executeScript(
+                            """
+                            const x = (each) => each.getBoundingClientRect().x
+                              + each.getBoundingClientRect().width / 2
+                            const tick = [...document.querySelectorAll('.axis text')]
+                              .find((each) => each.textContent.trim() === arguments[0])
+                            const line = document.querySelector('.cursor line')
+                            return Math.abs(x(tick) - x(line)) < 1.5
+                            """,
+                            "" + bpm));
+      }
+    }
+  }
+
+  private void moveTo(int bpm) {
+    ruler().sendKeys(Keys.HOME);
+    desk.await(() -> at() == 64);
+    while (at() + 10 <= bpm) {
+      int before = at();
+      ruler().sendKeys(Keys.PAGE_UP);
+      desk.await(() -> at() == before + 10);
+    }
+    while (at() < bpm) {
+      int before = at();
+      ruler().sendKeys(Keys.ARROW_RIGHT);
+      desk.await(() -> at() == before + 1);
+    }
+  }
+
   @Test
   void everyKeyMovesIt() {
     desk.open(BANDS + "voice-ladder");
@@ -98,8 +140,8 @@ class RulerTest {
   }
 
   private String colourAt(int bpm) {
-    double from = Double.parseDouble(attribute("lines", "64"));
-    double perBpm = (Double.parseDouble(attribute("lines", "74")) - from) / 10;
+    double from = cursorAt(64);
+    double perBpm = (cursorAt(74) - from) / 10;
     double x = from + (bpm - 64) * perBpm;
     return run("const bar = document.querySelector('[data-piece=run]');"
             + "const share = ("
@@ -112,13 +154,9 @@ class RulerTest {
   }
 
   /** Where the cursor's line stands at that rate. */
-  private String attribute(String what, String bpm) {
-    ruler().sendKeys(Keys.HOME);
-    for (int i = 64; i < Integer.parseInt(bpm); i++) {
-      ruler().sendKeys(Keys.ARROW_RIGHT);
-    }
-    desk.await(() -> at() == Integer.parseInt(bpm));
-    return desk.one(".cursor line").getDomAttribute("x1");
+  private double cursorAt(int bpm) {
+    moveTo(bpm);
+    return Double.parseDouble(desk.one(".cursor line").getDomAttribute("x1"));
   }
 
   @Test
