@@ -20,7 +20,7 @@ const print = () => window.print()
   <div class="stack">
     <header>
       <h1>Desk</h1>
-      <p class="quiet">
+      <p class="quiet no-print">
         The sums without a client. Nothing is stored; the address of this page holds what you
         entered, so you can keep it or pass it on.
       </p>

@@ -720,6 +720,12 @@ dd {
   padding-top: 0.8em;
 }
 
+@media (max-width: 1000px) {
+  .together li {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+
 @media (max-width: 640px) {
   .reading {
     display: grid;
@@ -733,7 +739,6 @@ dd {
   }
 
   .together li {
-    grid-template-columns: 1fr 1fr;
     padding-top: 6px;
     border-top: 1px solid var(--line);
   }
@@ -746,7 +751,8 @@ dd {
 
 @media print {
   .cursor,
-  .reading {
+  .reading,
+  .reading.together {
     display: none;
   }
 }

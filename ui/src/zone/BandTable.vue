@@ -139,4 +139,17 @@ tr.beyond .strong {
     padding: 8px 7px;
   }
 }
+
+@media print {
+  .scroll {
+    overflow: visible;
+  }
+
+  th,
+  td {
+    padding: 4px 6px;
+    font-size: 0.82rem;
+    white-space: normal;
+  }
+}
 </style>
