@@ -86,10 +86,13 @@ async function onDone() {
 
 /** The reading that is being put right, if any. */
 const correcting = ref<Reading | null>(null)
+/** How the next count is taken: set aside while an old reading fills the form. */
+let circumstances: typeof entry | null = null
 const open = computed(() => overview.value?.client.archived === false)
 
 function correct(reading: Reading) {
   correcting.value = reading
+  circumstances ??= { ...entry }
   kept.value = ''
   Object.assign(entry, {
     source: reading.source,
@@ -106,6 +109,8 @@ function correct(reading: Reading) {
 function putAway() {
   latest++
   correcting.value = null
+  if (circumstances) Object.assign(entry, circumstances)
+  circumstances = null
   entry.number = ''
   entry.disturbances = []
   clockFace.value?.reset()

@@ -3,7 +3,7 @@ import { computed, onBeforeUnmount, onMounted, ref, useId, watch } from 'vue'
 import type { Zones } from '../api/korvel'
 import MethodLink from './MethodLink.vue'
 import { domain, drawing, seams, tens } from './rulerDrawing'
-import { effort } from './words'
+import { effort, span } from './words'
 
 /** One ruler of a stack. */
 export interface RulerRow {
@@ -108,7 +108,7 @@ const drawn = computed(() =>
     const limitWords = limit?.words ?? ''
     // The words of a target give way to those of a limit on the same line.
     const target = row.target
-      ? { ...row.target, words: `target ${row.target.lowBpm}–${row.target.highBpm}` }
+      ? { ...row.target, words: `target ${span([row.target.lowBpm, row.target.highBpm])}` }
       : null
     const targetHalf = ((target?.words.length ?? 0) * letter) / 2 + 6
     const limitLeft =

@@ -63,6 +63,9 @@ class DeskTest {
             "0.7 × 112 = 78.4 bpm",
             "64 + 78.4 = 142.4 → 142 bpm",
             "142 × 15 ÷ 60 = 35.5 → 36 beats");
+    desk.type("low", "70");
+    desk.sees("target exactly 142");
+    desk.type("low", "50");
     desk.type("cap", "140");
     desk.sees("the smaller of 142 and 140 = 140");
     desk.sees("capped at 140");

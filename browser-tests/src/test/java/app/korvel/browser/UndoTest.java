@@ -2,6 +2,7 @@ package app.korvel.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
@@ -69,6 +70,26 @@ class UndoTest {
 
     undo();
     desk.await(() -> desk.one(".list .rate").getText().startsWith(first));
+  }
+
+  /** An old reading's circumstances are its own: the next count starts from those of the bench. */
+  @Test
+  void whatAnOldReadingSaidIsNotTakenForTheNextCount() {
+    desk.openClient("Tomasz", "pulse");
+    desk.sees("Working resting value");
+    List<String> before = desk.texts(".circumstances button[aria-pressed=true]");
+    assertThat(before).containsExactly("Seated", "Counted");
+    for (String way : new String[] {"Leave it as it is", "Put right"}) {
+      desk.one("button[aria-label^='Put right']").click();
+      desk.await(
+          () ->
+              desk.texts(".circumstances button[aria-pressed=true]")
+                  .equals(List.of("Lying", "Strap")));
+      desk.press(way);
+      desk.await(() -> desk.texts(".circumstances button[aria-pressed=true]").equals(before));
+      assertThat(desk.one("input[name=minutesRested]").getDomProperty("value")).isEqualTo("5");
+      assertThat(desk.one("input[name=beats]").getDomProperty("value")).isEmpty();
+    }
   }
 
   @Test
