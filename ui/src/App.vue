@@ -42,7 +42,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   <RouterView v-if="route.meta.bare" />
   <div v-else class="frame">
     <header class="rail no-print">
-      <RouterLink to="/clients" class="brand" aria-label="Korvel, all clients">
+      <RouterLink to="/today" class="brand" aria-label="Korvel, today">
         <svg viewBox="0 0 34 22" width="34" height="22" aria-hidden="true">
           <path d="M1.5 20.5h31M3 20v-4m7 4v-7m7 7V10m7 10V6m7 14V2" />
         </svg>
@@ -236,6 +236,21 @@ main {
 
   main {
     padding: 14px 14px 40px;
+  }
+}
+
+@media (max-width: 460px) {
+  .brand span {
+    display: none;
+  }
+
+  .rail {
+    gap: 2px;
+    padding: 6px;
+  }
+
+  nav a {
+    padding: 8px 10px;
   }
 }
 

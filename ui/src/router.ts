@@ -8,7 +8,12 @@ export const router = createRouter({
   scrollBehavior: (to, from, saved) =>
     saved ?? (to.hash || to.meta.step || to.path === from.path ? false : { top: 0 }),
   routes: [
-    { path: '/', redirect: '/clients' },
+    { path: '/', redirect: '/today' },
+    {
+      path: '/today',
+      component: () => import('./today/TodayPage.vue'),
+      meta: { title: 'Today', place: 'today', keys: 'today' },
+    },
     {
       path: '/clients',
       component: ClientListPage,
@@ -17,7 +22,7 @@ export const router = createRouter({
     {
       path: '/clients/new',
       component: () => import('./clients/NewClientPage.vue'),
-      meta: { title: 'New client', place: 'clients', keys: 'screening' },
+      meta: { title: 'New client', place: 'clients', keys: 'details' },
     },
     {
       path: '/clients/:id',
@@ -30,6 +35,16 @@ export const router = createRouter({
           path: 'screening',
           component: () => import('./screening/ScreeningStep.vue'),
           meta: { title: 'Screening', step: 'screening', keys: 'screening' },
+        },
+        {
+          path: 'details',
+          component: () => import('./clients/DetailsPage.vue'),
+          meta: { title: 'Details', keys: 'details' },
+        },
+        {
+          path: 'check-in',
+          component: () => import('./checkin/CheckInPage.vue'),
+          meta: { title: 'Check-in', keys: 'checkin' },
         },
         {
           path: 'pulse',
@@ -58,6 +73,12 @@ export const router = createRouter({
       component: () => import('./prescription/CardPage.vue'),
       props: true,
       meta: { title: 'Card', place: 'clients' },
+    },
+    {
+      path: '/clients/:id/papers/:paper(summary|letter)',
+      component: () => import('./screening/PaperPage.vue'),
+      props: true,
+      meta: { title: 'For the doctor', place: 'clients' },
     },
     { path: '/desk', redirect: '/desk/pulse' },
     {

@@ -32,6 +32,20 @@ export type TargetSum = Schemas['TargetRequest']
 export type ZonesSum = Schemas['ZonesRequest']
 export type CountsSum = Schemas['CountsRequest']
 
+export type Questions = Schemas['Questions']
+export type ScreeningRecord = Schemas['ScreeningView']
+export type Answers = Schemas['AnswersView']
+export type Medicine = Schemas['MedicineView']
+export type WrittenLimit = Schemas['LimitView']
+export type Decision = Schemas['DecisionView']
+export type Clearance = Schemas['ClearanceView']
+export type CheckInSheet = Schemas['CheckInSheet']
+export type CheckIn = Schemas['CheckInView']
+export type CheckInFound = Schemas['CheckInRequest']
+export type Verdict = Schemas['VerdictView']
+export type Today = Schemas['TodayView']
+export type TodayRow = Schemas['TodayRow']
+
 /** A form holds what was typed, number or not; the server says what is wrong with it. */
 export type Typed<T> = { [K in keyof T]: T[K] | string | null }
 
@@ -70,9 +84,11 @@ export const defaultMaximum = (id: string) => del<Maximum>(`${client(id)}/maximu
 export const bands = (id: string, scheme: string, mode: Mode) =>
   get<ClientBands>(`${client(id)}/bands?scheme=${scheme}&mode=${mode}`)
 
-export const start = (id: string, goal: string, approach: string | null, mode: Mode) =>
+/** Where to start; without a goal, for the one named at intake. */
+export const start = (id: string, goal: string | null, approach: string | null, mode: Mode) =>
   get<Start>(
-    `${client(id)}/prescriptions/start?goal=${goal}&mode=${mode}` +
+    `${client(id)}/prescriptions/start?mode=${mode}` +
+      (goal ? `&goal=${goal}` : '') +
       (approach ? `&approach=${approach}` : ''),
   )
 export const previewPrescription = (id: string, parts: Typed<Parts>) =>
@@ -83,6 +99,25 @@ export const prescriptions = (id: string) =>
   get<Schemas['SavedList']>(`${client(id)}/prescriptions`)
 export const card = (id: string, version: string) =>
   get<Card>(`${client(id)}/prescriptions/${encodeURIComponent(version)}/card`)
+
+export const today = () => get<Today>('/today')
+
+export const questions = () => get<Questions>('/screening/questions')
+export const screening = (id: string) => get<ScreeningRecord>(`${client(id)}/screening`)
+export const answer = (id: string, version: number, answers: unknown) =>
+  put<ScreeningRecord>(`${client(id)}/screening`, { version, answers })
+export const addClearance = (id: string, clearance: Typed<Schemas['ClearanceRequest']>) =>
+  post<Clearance>(`${client(id)}/clearances`, clearance)
+export const takeBackClearance = (id: string, clearance: string) =>
+  del<null>(`${client(id)}/clearances/${clearance}`)
+
+export const checkInSheet = (id: string) => get<CheckInSheet>(`${client(id)}/checkins`)
+export const judgeCheckIn = (id: string, found: Typed<CheckInFound>) =>
+  post<Verdict>(`${client(id)}/checkins/preview`, found)
+export const keepCheckIn = (id: string, found: Typed<CheckInFound>) =>
+  post<CheckIn>(`${client(id)}/checkins`, found)
+export const takeBackCheckIn = (id: string, checkIn: string) =>
+  del<null>(`${client(id)}/checkins/${checkIn}`)
 
 /** The calculators: nothing is stored. */
 type Figures = (number | string | null)[] | null

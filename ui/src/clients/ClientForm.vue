@@ -1,18 +1,16 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed, onMounted, reactive, ref, watch } from 'vue'
+import { reactive, ref, watch } from 'vue'
 import { asProblem } from '../api/http'
 import type { ClientDetails, ClientView, Typed } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
 import TextField from '../shared/TextField.vue'
-import TickField from '../shared/TickField.vue'
 import { useFieldMessages } from '../shared/fields'
-import { loadMethods, theMethods } from '../shared/methods'
-import { ACTIVITIES, options, SEXES } from '../shared/words'
+import { options, SEXES } from '../shared/words'
 import { editable, type EditableDetails } from './details'
 import VersionConflict from './VersionConflict.vue'
 
-/** Who a client is and what is known of their health: for adding and for changing. */
+/** Who a client is: for adding and for changing. */
 const props = defineProps<{
   client?: ClientView
   /** Saves over the version that was read; for a new client that is 0. */
@@ -22,21 +20,6 @@ const props = defineProps<{
 const emit = defineEmits<{ reread: [] }>()
 
 const details = reactive(editable(props.client))
-
-const TICKS = [
-  { key: 'heartCondition', name: 'A heart condition, or a cardiac event in the past' },
-  { key: 'heartFailure', name: 'Heart failure' },
-  { key: 'betaBlocker', name: 'Takes a beta-blocker or another rate-lowering medicine' },
-  { key: 'guardianConsent', name: 'Under 18: a parent or guardian has agreed' },
-] as const
-
-onMounted(loadMethods)
-const activityHint = computed(() => {
-  const known = theMethods.value?.activities.find((row) => row.activity === details.activity)
-  return known
-    ? `${ACTIVITIES[known.activity]}: ${known.definition}.`
-    : 'What they do now, by definition: pick one to read it.'
-})
 
 const { messages, general, clear, show } = useFieldMessages()
 // A field that is being mended loses its message.
@@ -102,24 +85,6 @@ function resolve(picked: EditableDetails, version: number) {
       hint="Used only where an equation needs it."
       :message="messages.sex"
     />
-    <ChoiceField
-      v-model="details.activity"
-      label="Present activity"
-      :options="options(ACTIVITIES)"
-      :hint="activityHint"
-      :message="messages.activity"
-    />
-    <fieldset>
-      <legend>What is known of their health</legend>
-      <TickField
-        v-for="tick in TICKS"
-        :key="tick.key"
-        v-model="details[tick.key]"
-        :label="tick.name"
-        :name="tick.key"
-      />
-    </fieldset>
-
     <VersionConflict
       v-if="theirs"
       :mine="details"
@@ -147,20 +112,6 @@ function resolve(picked: EditableDetails, version: number) {
   display: grid;
   grid-template-columns: 1fr 220px;
   gap: 18px;
-}
-
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0;
-  display: grid;
-}
-
-legend {
-  font-weight: 650;
-  font-size: 0.92rem;
-  padding: 0;
-  margin-bottom: 2px;
 }
 
 .general {

@@ -4,7 +4,7 @@ import InputText from 'primevue/inputtext'
 import { nextTick, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { clients, type ClientRow } from '../api/korvel'
-import { undoOffer } from '../shared/undo'
+import { undone, undoOffer } from '../shared/undo'
 import ProblemNote from '../shared/ProblemNote.vue'
 import { useLoad } from '../shared/load'
 import { STEPS } from '../shared/words'
@@ -28,7 +28,7 @@ watch([q, archived], () => {
   void look()
 })
 // Whoever was just put away or brought back is seen to go or come.
-watch(undoOffer, look)
+watch([undoOffer, undone], look)
 
 const rows = ref<HTMLElement | null>(null)
 function links() {
@@ -52,6 +52,13 @@ function inRows(event: KeyboardEvent) {
   event.preventDefault()
   if (at + by < 0) document.querySelector<HTMLInputElement>('[data-find]')?.focus()
   else all[at + by]?.focus()
+}
+
+/** Whoever has no pulse yet is opened at the screening while it is unfinished, else at the bench. */
+function opens(client: ClientRow) {
+  const unasked = client.steps[0]?.state === 'due' && !archived.value
+  const step = client.restingBpm !== null ? '' : unasked ? '/screening' : '/pulse'
+  return `/clients/${client.id}${step}`
 }
 
 /** The first step of the path that is not done. */
@@ -81,8 +88,8 @@ function next(client: ClientRow) {
     <section v-else-if="data && data.total === 0 && !archived" class="sheet first-day">
       <h2>The first day</h2>
       <p>
-        Nobody is here yet. Add your first client, count a resting pulse, and Korvel works out the
-        maximum, the bands and where to start.
+        Nobody is here yet. Add your first client, go through the screening, count a resting pulse,
+        and Korvel works out the maximum, the bands and where to start.
       </p>
       <div class="ways">
         <Button label="Add the first client" @click="router.push('/clients/new')" />
@@ -114,15 +121,14 @@ function next(client: ClientRow) {
       <ul>
         <li v-for="client in data.clients" :key="client.id" class="row">
           <div>
-            <RouterLink
-              :to="`/clients/${client.id}${client.restingBpm === null ? '/pulse' : ''}`"
-              class="name"
-              >{{ client.name }}</RouterLink
-            >
+            <RouterLink :to="opens(client)" class="name">{{ client.name }}</RouterLink>
             <span class="num age">{{ client.age }}</span>
             <p class="quiet small note">{{ client.note }}</p>
           </div>
-          <SpanBar :resting="client.restingBpm" :maximum="client.maximumBpm" />
+          <SpanBar
+            :resting="client.restingBpm"
+            :maximum="client.ratesUsed ? client.maximumBpm : null"
+          />
           <div class="next">
             <span v-if="next(client)" class="state" :class="next(client)!.state">
               {{ STEPS[next(client)!.step] }}: {{ next(client)!.detail }}

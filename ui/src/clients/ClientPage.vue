@@ -6,7 +6,7 @@ import { asProblem } from '../api/http'
 import { archiveClient, overview } from '../api/korvel'
 import ProblemNote from '../shared/ProblemNote.vue'
 import { useLoad } from '../shared/load'
-import { STEPS } from '../shared/words'
+import { OUTCOMES, STEPS } from '../shared/words'
 import { CLIENT } from './useClient'
 
 /** A client: who, what to watch, and the path of the job with where each step stands. */
@@ -53,6 +53,21 @@ const MEANS = { done: 'done', due: 'due', blocked: 'blocked' }
           <span class="num">{{ data.client.age }}</span>
           <template v-if="data.client.note"> · {{ data.client.note }}</template>
         </p>
+      </div>
+      <div class="ways no-print">
+        <RouterLink :to="`/clients/${id}/details`">Details</RouterLink>
+        <RouterLink
+          v-if="!data.client.archived"
+          :to="`/clients/${id}/check-in`"
+          class="check-in"
+          :class="data.checkedToday?.outcome"
+        >
+          <template v-if="data.checkedToday">
+            <span aria-hidden="true">{{ OUTCOMES[data.checkedToday.outcome].mark }}</span>
+            Today: {{ data.checkedToday.words.toLowerCase() }}
+          </template>
+          <template v-else>Check in</template>
+        </RouterLink>
       </div>
       <ul v-if="data.watch.length" class="watch" aria-label="What to watch">
         <li v-for="watched in data.watch" :key="watched.words" :title="watched.because">
@@ -106,7 +121,41 @@ header {
   align-items: baseline;
 }
 
+.ways {
+  display: flex;
+  gap: 18px;
+  align-items: center;
+}
+
+.check-in {
+  border: 1.5px solid var(--teal);
+  border-radius: 6px;
+  padding: 0 14px;
+  min-height: var(--touch);
+  display: inline-flex;
+  gap: 7px;
+  align-items: center;
+  font-weight: 650;
+  text-decoration: none;
+  background: var(--sheet);
+}
+
+.check-in.router-link-active {
+  background: var(--teal-wash);
+}
+
+.check-in.light-only {
+  border-color: var(--ochre);
+  color: var(--ochre-deep);
+}
+
+.check-in.not-today {
+  border-color: var(--wine);
+  color: var(--wine);
+}
+
 .watch {
+  width: 100%;
   display: flex;
   flex-wrap: wrap;
   gap: 8px;

@@ -5,10 +5,10 @@ import ClientForm from './ClientForm.vue'
 
 const router = useRouter()
 
-/** The next step of the job is the pulse: go there. */
+/** The next step of the job is the screening: go there. */
 async function save(details: Typed<ClientDetails>) {
   const client = await addClient(details)
-  await router.push(`/clients/${client.id}/pulse`)
+  await router.push(`/clients/${client.id}/screening`)
 }
 </script>
 
@@ -16,7 +16,7 @@ async function save(details: Typed<ClientDetails>) {
   <div class="stack">
     <h1>New client</h1>
     <section class="sheet">
-      <ClientForm :save="save" label="Add and count a pulse">
+      <ClientForm :save="save" label="Add and start the screening">
         <RouterLink to="/clients">Back without adding</RouterLink>
       </ClientForm>
     </section>

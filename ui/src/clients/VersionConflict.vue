@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import { computed, onMounted, reactive, ref, watch } from 'vue'
 import type { ClientView } from '../api/korvel'
-import { ACTIVITIES, SEXES } from '../shared/words'
+import { SEXES } from '../shared/words'
 import type { EditableDetails } from './details'
 
 /** Two people changed one client: both versions side by side, and the second picks, part by part. */
@@ -14,18 +14,11 @@ const NAMES: Record<keyof EditableDetails, string> = {
   note: 'Note',
   birthDate: 'Birth date',
   sex: 'Sex',
-  activity: 'Present activity',
-  heartCondition: 'Heart condition',
-  heartFailure: 'Heart failure',
-  betaBlocker: 'Beta-blocker',
-  guardianConsent: 'Guardian has agreed',
 }
 type Key = keyof EditableDetails
 
 function words(key: Key, value: unknown): string {
-  if (typeof value === 'boolean') return value ? 'yes' : 'no'
   if (key === 'sex') return SEXES[value as keyof typeof SEXES] ?? 'not given'
-  if (key === 'activity') return ACTIVITIES[value as keyof typeof ACTIVITIES] ?? 'not said'
   return String(value ?? '') || 'empty'
 }
 

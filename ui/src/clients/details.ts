@@ -1,17 +1,7 @@
-import type { ClientDetails, ClientView } from '../api/korvel'
+import type { ClientView } from '../api/korvel'
 
-/** What can be edited of a client, as the form holds it; an activity may not have been picked yet. */
-export type EditableDetails = Pick<
-  ClientView,
-  | 'name'
-  | 'note'
-  | 'birthDate'
-  | 'sex'
-  | 'heartCondition'
-  | 'heartFailure'
-  | 'betaBlocker'
-  | 'guardianConsent'
-> & { activity: ClientDetails['activity'] | null }
+/** What can be edited of a client, as the form holds it. */
+export type EditableDetails = Pick<ClientView, 'name' | 'note' | 'birthDate' | 'sex'>
 
 /** A client's details, or those of nobody yet. */
 export function editable(client?: ClientView): EditableDetails {
@@ -20,10 +10,5 @@ export function editable(client?: ClientView): EditableDetails {
     note: client?.note ?? '',
     birthDate: client?.birthDate ?? '',
     sex: client?.sex ?? 'not-given',
-    activity: client?.activity ?? null,
-    heartCondition: client?.heartCondition ?? false,
-    heartFailure: client?.heartFailure ?? false,
-    betaBlocker: client?.betaBlocker ?? false,
-    guardianConsent: client?.guardianConsent ?? false,
   }
 }

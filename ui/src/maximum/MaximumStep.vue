@@ -132,18 +132,18 @@ async function backToDefault() {
 
 /** The same figures on the desk, where every number is worked out long hand. */
 function onDesk(method: string) {
-  const client = overview.value!.client
+  const { client, facts } = overview.value!
   return {
     path: '/desk/maximum',
     query: {
       age: client.age,
       sex: client.sex,
       rest: overview.value!.restingBpm ?? '',
-      activity: client.activity,
+      activity: facts.activity,
       mode: mode.value,
-      beta: client.betaBlocker ? 'yes' : '',
-      heart: client.heartCondition ? 'yes' : '',
-      failure: client.heartFailure ? 'yes' : '',
+      beta: facts.betaBlocker ? 'yes' : '',
+      heart: facts.heartCondition ? 'yes' : '',
+      failure: facts.heartFailure ? 'yes' : '',
       method,
     },
   }

@@ -124,6 +124,59 @@ export function groups(methods: Methods): Group[] {
       ),
     },
     {
+      id: 'decisions',
+      name: 'Screening: may they exercise, and how hard',
+      entries: methods.decisions.map((row) =>
+        entry(row.id, capital(row.who), row.source, {
+          figures: `allows ${row.allows.replaceAll('-', ' ')}`,
+          serves:
+            row.decision +
+            (row.clearanceNeeded === 'none'
+              ? ''
+              : ` Clearance ${row.clearanceNeeded.replaceAll('-', ' ')}.`),
+        }),
+      ),
+    },
+    {
+      id: 'conditions',
+      name: 'Conditions the intake asks for',
+      entries: methods.conditions.map((row) =>
+        entry(row.id, row.name, row.source, {
+          serves: row.knownDisease
+            ? 'Counts as known cardiovascular, metabolic or renal disease.'
+            : 'Alone asks for no clearance; brings rules of its own.',
+        }),
+      ),
+    },
+    {
+      id: 'symptoms',
+      name: 'Signs or symptoms',
+      entries: methods.symptoms.map((row) =>
+        entry(row.id, row.name, row.source, { serves: 'A doctor before any exercise.' }),
+      ),
+    },
+    {
+      id: 'medicines',
+      name: 'Medicines by what they do to the work',
+      entries: methods.medicines.map((row) =>
+        entry(row.id, row.name, row.source, {
+          serves: `${row.meaning} Common generic names: ${row.genericNames.join(', ')}.`,
+        }),
+      ),
+    },
+    {
+      id: 'contexts',
+      name: 'What each condition, medicine or age changes',
+      entries: methods.contexts.map((row) =>
+        entry(row.id, row.name, row.source, {
+          figures:
+            `${row.steering.toLowerCase()}; warm-up ${row.warmUpMinutes} min` +
+            (row.highestEffort < 20 ? `; effort up to ${row.highestEffort} of 20` : ''),
+          serves: row.because,
+        }),
+      ),
+    },
+    {
       id: 'goals',
       name: 'Goals',
       entries: methods.goals.map((row) =>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { onMounted } from 'vue'
+import { computed, onMounted } from 'vue'
 import { card } from '../api/korvel'
+import Findings from '../shared/Findings.vue'
 import LevelStrokes from '../shared/LevelStrokes.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import { useLoad } from '../shared/load'
@@ -11,6 +12,16 @@ import { effort, MODES, span } from '../shared/words'
 const props = defineProps<{ id: string; version: string }>()
 const { data, problem, load } = useLoad(card)
 onMounted(() => load(props.id, props.version))
+const onThem = computed(() => {
+  const made = data.value?.prescription
+  if (!made) return []
+  const lines: [string, string][] = [
+    ['Not alone', made.supervised ? 'someone is there, at the start at least' : ''],
+    ['Always carry', made.carry.join('; ')],
+    ['Leave out', made.leaveOut.join('; ')],
+  ]
+  return lines.filter(([, what]) => what)
+})
 const print = () => window.print()
 const longDay = (iso: string) =>
   new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' }).format(
@@ -19,12 +30,24 @@ const longDay = (iso: string) =>
 </script>
 
 <template>
-  <ProblemNote v-if="problem" :problem="problem" @retry="load(id, version)" />
+  <div v-if="problem?.findings.length" class="sheet stack refused">
+    <h1>No card today</h1>
+    <Findings :findings="problem.findings" />
+    <p>
+      <RouterLink :to="`/clients/${id}/screening`">To the screening</RouterLink> ·
+      <RouterLink :to="`/clients/${id}/prescription`">To the prescription</RouterLink>
+    </p>
+  </div>
+  <ProblemNote v-else-if="problem" :problem="problem" @retry="load(id, version)" />
   <div v-else-if="data" class="page">
     <div class="ways no-print">
       <RouterLink :to="`/clients/${id}/prescription`">Back to {{ data.clientName }}</RouterLink>
       <Button label="Print" @click="print" />
     </div>
+    <section v-if="data.ratesSuspended.length" class="sheet stack suspended no-print">
+      <h2>Rates are suspended: the card shows effort and talk</h2>
+      <Findings :findings="data.ratesSuspended" />
+    </section>
     <article class="card">
       <header>
         <h1>{{ data.clientName }}</h1>
@@ -40,7 +63,11 @@ const longDay = (iso: string) =>
           <p class="bpm num">
             {{ data.prescription.target.lowBpm }}–{{ data.prescription.target.highBpm }}
           </p>
-          <p class="unit">beats a minute</p>
+          <p class="unit">
+            beats a minute<template v-if="data.prescription.target.capped"
+              >, never above <b class="num">{{ data.prescription.target.highBpm }}</b></template
+            >
+          </p>
           <dl>
             <div v-for="seconds in ['10', '15']" :key="seconds">
               <dt>in {{ seconds }} s</dt>
@@ -84,10 +111,18 @@ const longDay = (iso: string) =>
         </li>
       </ol>
 
+      <ul v-if="onThem.length" class="on-them">
+        <li v-for="[name, what] in onThem" :key="name">
+          <b>{{ name }}:</b> {{ what }}.
+        </li>
+      </ul>
+
       <section class="stop">
         <h2>■ Stop at once</h2>
         <ul>
-          <li v-for="sign in data.stopSigns" :key="sign">{{ sign }}</li>
+          <li v-for="sign in [...data.prescription.stopAlso, ...data.stopSigns]" :key="sign">
+            {{ sign }}
+          </li>
         </ul>
         <p>{{ data.stopAction }}</p>
       </section>
@@ -193,6 +228,19 @@ header {
   gap: 8px;
   border-top: 1px solid var(--line);
   padding-top: 16px;
+}
+
+.on-them {
+  display: grid;
+  gap: 4px;
+  border-top: 1px solid var(--line);
+  padding-top: 14px;
+}
+
+.suspended,
+.refused {
+  width: min(760px, 100%);
+  border-left: 4px solid var(--wine);
 }
 
 .stop {

@@ -58,16 +58,18 @@ const request = computed(() => ({
   minutes: typed(parts.minutes),
 }))
 
-/** Asks where to start for this goal and lays the answer out in the form. */
-async function propose(approach: string | null) {
-  const goal = parts.goal
+let latestStart = 0
+/** Asks where to start for a goal, at first the one named at intake, and lays the answer out in the form. */
+async function propose(approach: string | null, goal: string | null = parts.goal) {
+  const asked = ++latestStart
   try {
     const answer = await whereToStart(id.value, goal, approach, parts.mode)
-    if (goal !== parts.goal) return
+    if (asked !== latestStart) return
     start.value = answer
     problem.value = null
     const proposed = answer.parts
     Object.assign(parts, {
+      goal: proposed.goal,
       approach: proposed.approach,
       lowPercent: String(proposed.lowPercent),
       highPercent: String(proposed.highPercent),
@@ -103,10 +105,12 @@ watch(
   [id, () => overview.value?.client.version],
   async () => {
     void saved.load(id.value)
-    await propose(null)
+    await propose(null, null)
   },
   { immediate: true },
 )
+// What was saved may stand otherwise after a change anywhere in the client's records.
+watch(overview, () => void saved.load(id.value))
 watch(request, () => {
   justSaved.value = null
   if (start.value) void workOut()
@@ -133,6 +137,29 @@ async function save() {
   }
 }
 
+/** What goes with it for this client, a line each. */
+const onThem = computed(() => {
+  const made = preview.value
+  if (!made) return []
+  const lines: [string, string][] = [
+    ['Supervised', made.supervised ? 'at the start at least' : ''],
+    ['Carry', made.carry.join('; ')],
+    ['Leave out', made.leaveOut.join('; ')],
+    ['Stop also for', made.stopAlso.join('; ')],
+  ]
+  return lines.filter(([, what]) => what)
+})
+
+const HAS_CARD = ['issued', 'rate-suspended']
+const STANDINGS = {
+  issued: '',
+  'rate-suspended': 'rates suspended',
+  suspended: 'suspended',
+  draft: 'draft',
+}
+/** Why the present version does not hold, or not whole. */
+const standing = computed(() => saved.data.value?.versions[0]?.standing.findings ?? [])
+
 const GOALS = computed(() => start.value?.goals ?? [])
 const DAYS = [1, 2, 3, 4, 5, 6, 7].map((value) => ({ value, name: String(value) }))
 const types = computed(() =>
@@ -145,6 +172,7 @@ const goalNow = computed(() => GOALS.value.find((goal) => goal.goal === parts.go
 const cautions = computed(() =>
   (preview.value?.findings ?? []).filter((finding) => finding.severity !== 'info'),
 )
+const blocks = computed(() => cautions.value.filter((finding) => finding.severity === 'block'))
 const notes = computed(() => [
   ...(start.value?.findings ?? []),
   ...(preview.value?.findings ?? []).filter((finding) => finding.severity === 'info'),
@@ -159,6 +187,7 @@ const onDesk = computed(() => ({
     basis: 'reserve',
     low: preview.value?.parts.lowPercent,
     high: preview.value?.parts.highPercent,
+    cap: preview.value?.cap?.bpm,
   },
 }))
 const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
@@ -272,6 +301,7 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
             label="What they do"
             :options="options(MODES)"
             hint="Each mode has a maximum of its own."
+            :message="messages.mode"
           />
         </div>
       </form>
@@ -336,6 +366,11 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
             >.
           </p>
           <WeekBar :week="preview.week" />
+          <ul v-if="onThem.length" class="on-them">
+            <li v-for="[name, what] in onThem" :key="name">
+              <b>{{ name }}:</b> {{ what }}
+            </li>
+          </ul>
           <Findings :findings="cautions" />
         </template>
         <p v-if="general" class="general" role="alert">{{ general }}</p>
@@ -363,7 +398,7 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
             >
           </p>
           <p v-else-if="!start.mayIssue" class="small">
-            It cannot be issued yet: {{ cautions[0]?.message.replace('Draft only. ', '') }}
+            It cannot be issued yet. {{ blocks[0]?.message }}
           </p>
         </div>
         <div class="stop">
@@ -384,6 +419,7 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
       </section>
       <section class="sheet stack">
         <h2>Saved versions</h2>
+        <Findings :findings="standing" />
         <ul v-if="saved.data.value?.versions.length" class="versions">
           <li v-for="version in saved.data.value.versions" :key="version.id">
             <b class="num">{{ version.version }}</b>
@@ -399,12 +435,12 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
               <span class="num">{{ version.prescription.parts.days }}</span>
             </span>
             <RouterLink
-              v-if="version.prescription.status === 'issued' && start.mayIssue"
+              v-if="HAS_CARD.includes(version.standing.state)"
               :to="`/clients/${id}/card/${version.version}`"
               >Card</RouterLink
             >
-            <span v-else class="quiet">{{
-              version.prescription.status === 'draft' ? 'draft' : 'suspended'
+            <span v-if="version.standing.state !== 'issued'" :class="version.standing.state">{{
+              STANDINGS[version.standing.state]
             }}</span>
           </li>
         </ul>
@@ -550,6 +586,22 @@ legend {
 
 .session small {
   display: block;
+}
+
+.on-them {
+  display: grid;
+  gap: 3px;
+  font-size: 0.92rem;
+}
+
+.suspended,
+.rate-suspended {
+  color: var(--wine);
+  font-weight: 650;
+}
+
+.draft {
+  color: var(--ink-quiet);
 }
 
 .save {

@@ -1,106 +1,162 @@
 <script setup lang="ts">
-import Button from 'primevue/button'
-import { ref } from 'vue'
-import { useRouter } from 'vue-router'
-import { asProblem } from '../api/http'
-import { archiveClient, changeClient, type ClientDetails, type Typed } from '../api/korvel'
-import ClientForm from '../clients/ClientForm.vue'
+import { computed, onMounted, watch } from 'vue'
+import { questions as whatIsAsked, screening, type ScreeningRecord } from '../api/korvel'
 import { useClient } from '../clients/useClient'
-import Findings from '../shared/Findings.vue'
-import { offerUndo } from '../shared/undo'
+import ProblemNote from '../shared/ProblemNote.vue'
+import { useLoad } from '../shared/load'
+import { theStudio } from '../shared/studio'
+import { day } from '../shared/words'
+import ClearanceList from './ClearanceList.vue'
+import DecisionSheet from './DecisionSheet.vue'
+import { summary } from './intake'
+import IntakeQuestions from './IntakeQuestions.vue'
 
+/** The intake on the left, what it comes to on the right. */
 const { id, overview, refresh } = useClient()
-const router = useRouter()
-const saved = ref(false)
-const reading = ref(0)
+const record = useLoad(screening)
+const asked = useLoad(whatIsAsked)
+onMounted(asked.load)
+watch(id, record.load, { immediate: true })
 
-async function save(details: Typed<ClientDetails>, version: number) {
-  saved.value = false
-  await changeClient(id.value, version, details)
-  await refresh()
-  saved.value = true
+function saved(now: ScreeningRecord) {
+  record.data.value = now
+  void refresh()
+}
+async function changed() {
+  await Promise.all([record.load(id.value), refresh()])
 }
 
-async function reread() {
-  await refresh()
-  reading.value++
-}
-
-const fault = ref('')
-async function archive() {
-  fault.value = ''
-  const { name, version } = overview.value!.client
-  try {
-    const away = await archiveClient(id.value, version, true)
-    offerUndo(`${name} is archived.`, async () => {
-      await archiveClient(away.id, away.version, false)
-      await router.push(`/clients/${away.id}/screening`)
-    })
-    await router.push('/clients')
-  } catch (thrown) {
-    fault.value = asProblem(thrown).message
-    await refresh()
-  }
-}
+const archived = computed(() => overview.value?.client.archived ?? false)
+/** Of each day the last version: what stood in the evening. */
+const byDay = computed(() => {
+  const versions = record.data.value?.versions ?? []
+  return versions.filter(
+    (each, at) =>
+      at === 0 || each.recordedAt.slice(0, 10) !== versions[at - 1]!.recordedAt.slice(0, 10),
+  )
+})
+const problem = computed(() => record.problem.value ?? asked.problem.value)
+const clearanceNeeded = computed(
+  () =>
+    record.data.value?.decision.clearanceNeeded !== 'none' &&
+    !record.data.value?.decision.clearance,
+)
 </script>
 
 <template>
-  <div v-if="overview" class="columns">
-    <section class="sheet">
-      <ClientForm
-        :key="`${overview.client.version}.${reading}`"
-        :client="overview.client"
-        :save="save"
-        label="Save details"
-        @reread="reread"
-      >
-        <span v-if="saved" class="quiet" role="status">Saved.</span>
-      </ClientForm>
-    </section>
-    <section class="sheet stack">
-      <h2>{{ overview.mayIssue ? 'May be prescribed for' : 'Not yet' }}</h2>
-      <p v-if="overview.mayIssue && overview.vigorous">
-        Light, moderate and vigorous work; progress gradually.
-      </p>
-      <p v-else-if="overview.mayIssue">Light to moderate work; progress gradually.</p>
-      <p v-else>Measuring and computing go on. A prescription can be kept as a draft.</p>
-      <Findings :findings="overview.screening" />
-      <p class="quiet small">
-        These tick boxes cannot decide everything. When in doubt, or with any symptom, ask a doctor
-        before training.
-      </p>
-      <div v-if="!overview.client.archived" class="away">
-        <Button label="Archive this client" outlined severity="secondary" @click="archive" />
-        <p class="quiet small">Puts them away, whole: out of the list, and back at any time.</p>
-        <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
-      </div>
-    </section>
+  <ProblemNote v-if="problem && !record.data.value" :problem="problem" @retry="changed" />
+  <div v-else-if="record.data.value && asked.data.value && overview" class="columns">
+    <div class="stack">
+      <section class="sheet stack" aria-labelledby="intake-title">
+        <h2 id="intake-title" class="visually-hidden">Intake</h2>
+        <IntakeQuestions
+          :id="id"
+          :key="id"
+          :age="overview.client.age"
+          :record="record.data.value"
+          :questions="asked.data.value"
+          :closed="archived"
+          @saved="saved"
+        />
+      </section>
+      <section v-if="byDay.length" class="sheet stack" aria-labelledby="versions-title">
+        <h2 id="versions-title">What was answered before</h2>
+        <ul class="versions">
+          <li v-for="each in byDay" :key="each.version">
+            <details>
+              <summary>
+                <b>{{ day(each.recordedAt, theStudio?.today) }}</b>
+                <span class="quiet"> · version {{ each.version }}</span>
+              </summary>
+              <dl>
+                <template v-for="topic in asked.data.value.topics" :key="topic.id">
+                  <template v-if="each.answers.asked.includes(topic.id)">
+                    <dt>{{ topic.name }}</dt>
+                    <dd>{{ summary(topic.id, each.answers, asked.data.value) }}</dd>
+                  </template>
+                </template>
+              </dl>
+            </details>
+          </li>
+        </ul>
+      </section>
+    </div>
+    <div class="sheet stack">
+      <DecisionSheet :decision="record.data.value.decision" />
+      <hr />
+      <ClearanceList
+        :id="id"
+        :clearances="record.data.value.clearances"
+        :closed="archived"
+        :needed="clearanceNeeded"
+        :changed="changed"
+      />
+      <hr />
+      <section class="stack papers" aria-labelledby="papers-title">
+        <h2 id="papers-title">For the doctor</h2>
+        <RouterLink :to="`/clients/${id}/papers/summary`">Screening summary, one page</RouterLink>
+        <RouterLink :to="`/clients/${id}/papers/letter`">Letter asking for clearance</RouterLink>
+      </section>
+    </div>
   </div>
+  <p v-else class="quiet" role="status">Fetching the answers…</p>
 </template>
 
 <style scoped>
 .columns {
   display: grid;
-  grid-template-columns: minmax(0, 1.7fr) minmax(280px, 1fr);
+  grid-template-columns: minmax(0, 1.45fr) minmax(340px, 1fr);
   gap: 16px;
   align-items: start;
 }
 
-.away {
-  display: grid;
-  gap: 6px;
-  justify-items: start;
+hr {
+  border: 0;
   border-top: 1px solid var(--line);
-  padding-top: 14px;
+  width: 100%;
+  margin: 0;
 }
 
-.fault {
-  color: var(--wine);
-  font-weight: 600;
+.papers {
+  gap: 8px;
 }
 
-@media (max-width: 980px) {
+.versions li {
+  border-top: 1px solid var(--line);
+}
+
+.versions li:first-child {
+  border-top: 0;
+}
+
+summary {
+  cursor: pointer;
+  min-height: var(--touch);
+  display: flex;
+  gap: 6px;
+  align-items: center;
+}
+
+dl {
+  display: grid;
+  grid-template-columns: 11rem minmax(0, 1fr);
+  gap: 4px 16px;
+  padding-bottom: 10px;
+}
+
+dt {
+  font-weight: 650;
+  font-size: 0.92rem;
+}
+
+@media (max-width: 1060px) {
   .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+
+@media (max-width: 560px) {
+  dl {
     grid-template-columns: minmax(0, 1fr);
   }
 }

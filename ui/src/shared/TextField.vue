@@ -11,6 +11,8 @@ defineProps<{
   message?: string | undefined
   type?: string
   number?: boolean
+  /** Id of a datalist with proposals. */
+  list?: string
 }>()
 const text = defineModel<string>({ required: true })
 const input = ref<{ $el: HTMLInputElement } | null>(null)
@@ -27,6 +29,7 @@ defineExpose({ focus: () => input.value?.$el.focus() })
       :name="name"
       :type="type ?? 'text'"
       :inputmode="number ? 'numeric' : undefined"
+      :list="list"
       autocomplete="off"
       :invalid="field.invalid"
       :aria-invalid="field.invalid"

@@ -1,4 +1,4 @@
-import { shallowRef } from 'vue'
+import { ref, shallowRef } from 'vue'
 import { asProblem } from '../api/http'
 
 /** What was just done, and how to take it back: offered until it is used, closed or replaced. */
@@ -8,6 +8,9 @@ export interface UndoOffer {
 }
 
 export const undoOffer = shallowRef<UndoOffer | null>(null)
+
+/** Counts what has been taken back: whoever shows records reads them anew. */
+export const undone = ref(0)
 
 export function offerUndo(text: string, undo: () => Promise<void>) {
   undoOffer.value = { text, undo }
@@ -20,6 +23,7 @@ export async function undoLast() {
   undoOffer.value = null
   try {
     await offer.undo()
+    undone.value++
   } catch (thrown) {
     undoOffer.value = { ...offer, text: `Not undone. ${asProblem(thrown).message}` }
   }

@@ -51,6 +51,25 @@ export const BASES = {
   resting: { name: 'Above rest', unit: 'bpm above rest', method: 'rate-above-resting' },
 } as const
 
+export const ALLOWS = {
+  'light-to-moderate': 'Light to moderate',
+  moderate: 'Moderate',
+  vigorous: 'Vigorous too',
+} as const
+
+export const MEASURES = {
+  'blood-pressure': 'blood pressure',
+  glucose: 'glucose',
+  weight: 'weight',
+} as const
+
+/** What a check-in comes to: a shape beside every word, never colour alone. */
+export const OUTCOMES = {
+  go: { name: 'Go', mark: '●' },
+  'light-only': { name: 'Light only', mark: '▼' },
+  'not-today': { name: 'Not today', mark: '■' },
+} as const
+
 export const STEPS = {
   screening: 'Screening',
   pulse: 'Pulse',

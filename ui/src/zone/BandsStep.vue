@@ -29,6 +29,7 @@ function onDesk(band: string) {
       rest: zones.restingBpm,
       max: zones.maximumBpm,
       scheme: zones.scheme,
+      cap: zones.capBpm ?? undefined,
       maxerror: zones.maximumSigmaBpm,
       resterror: zones.restingSigmaBpm,
       band,
@@ -42,10 +43,16 @@ function onDesk(band: string) {
   <section v-else-if="data && !data.zones" class="sheet stack none">
     <h2>No bands by rate</h2>
     <Findings :findings="data.findings" />
+    <p v-for="finding in data.findings" :key="finding.code">{{ finding.because }}</p>
     <div>
       <Button
         v-if="data.findings[0]?.code === 'resting-missing'"
         label="Count a pulse"
+        @click="router.push(`/clients/${id}/pulse`)"
+      />
+      <Button
+        v-else-if="overview?.steps.some((step) => step.step === 'pulse' && step.state === 'due')"
+        label="Count the pulse again"
         @click="router.push(`/clients/${id}/pulse`)"
       />
       <Button
@@ -76,6 +83,7 @@ function onDesk(band: string) {
         </span>
       </p>
       <Ruler v-model:cursor="cursor" :rows="[{ zones: data.zones, ceilingBpm: data.ceilingBpm }]" />
+      <Findings :findings="data.findings" class="cap" />
     </section>
 
     <section class="sheet">
@@ -102,6 +110,10 @@ function onDesk(band: string) {
 <style scoped>
 .title {
   margin-bottom: 4px;
+}
+
+.cap {
+  margin-top: 10px;
 }
 
 .none {

@@ -38,8 +38,7 @@ public final class Durability {
   private static final Pattern ID = Pattern.compile("\"id\":\"([0-9a-f-]{36})\"");
   private static final String CLIENT =
       """
-      {"name":"Kept Through It","birthDate":"1980-01-01","sex":"not-given","activity":"some",
-       "heartCondition":false,"heartFailure":false,"betaBlocker":false,"guardianConsent":false}
+      {"name":"Kept Through It","birthDate":"1980-01-01","sex":"not-given"}
       """;
   private static final String READING =
       "{\"source\":\"count\",\"beats\":32,\"windowSeconds\":30,\"posture\":\"seated\","

@@ -2,13 +2,16 @@ package app.korvel.browser;
 
 import app.korvel.bench.HeadlessBrowser;
 import app.korvel.server.KorvelServer;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.Base64;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
+import java.util.regex.Pattern;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.StaleElementReferenceException;
@@ -114,7 +117,7 @@ final class Desk {
     await(() -> all("a.name").size() == 1);
     String href = one("a.name").getDomProperty("href");
     driver.get(href.replaceAll("(/clients/[^/]+).*", "$1/") + step);
-    await(() -> all(".path a.here, article.card").size() == 1);
+    await(() -> all(".path, article, .refused").size() == 1);
   }
 
   <T> T await(Supplier<T> condition) {
@@ -134,6 +137,17 @@ final class Desk {
 
   List<WebElement> all(String css) {
     return driver.findElements(By.cssSelector(css));
+  }
+
+  /** Goes on by Tab until the focus is on something of that name. */
+  void tabTo(String name) {
+    for (int i = 0; i < 80; i++) {
+      keys(Keys.TAB);
+      if (focused().contains(name)) {
+        return;
+      }
+    }
+    throw new AssertionError("no way by Tab to “" + name + "”");
   }
 
   /** The button or link a person reads that text on. */
@@ -193,6 +207,17 @@ final class Desk {
   /** Lets the interface's clock go on. */
   void letPass(Duration time) {
     driver.executeScript("window.korvelClock.advance(arguments[0])", time.toMillis());
+  }
+
+  /** How many sheets of A4 the page makes when it is printed. */
+  long printedPages() {
+    Object pdf =
+        driver
+            .executeCdpCommand("Page.printToPDF", Map.of("paperWidth", 8.27, "paperHeight", 11.69))
+            .get("data");
+    String text =
+        new String(Base64.getDecoder().decode(pdf.toString()), StandardCharsets.ISO_8859_1);
+    return Pattern.compile("/Type\\s*/Page[^s]").matcher(text).results().count();
   }
 
   String focused() {

@@ -45,6 +45,8 @@ class JudgementTest {
   @Test
   void bothSchoolsOfStartingAreOfferedToTheNew() {
     desk.openClient("Bram", "prescription");
+    desk.sees("Everyday activity · 30–40 %");
+    desk.one("input[value=general-fitness]").click();
     desk.sees("The cautious start: 30–40 % for up to 12 weeks, then moderate.");
     assertThat(desk.one("input[name=highPercent]").getDomProperty("value")).isEqualTo("40");
     desk.press("Guideline, 40–50 %");
@@ -57,6 +59,8 @@ class JudgementTest {
   @Test
   void theTrainedAreNotHeldUnderSixtyAndIntervalsHaveTheirOwnRules() {
     desk.openClient("Tomasz", "prescription");
+    desk.sees("Start at 65–80 % of reserve, 40 min, 4 days a week.");
+    desk.one("input[value=general-fitness]").click();
     desk.sees("Held at the goal's own 50–70 %.");
     desk.one("input[value=competition]").click();
     desk.sees("Start at 65–80 % of reserve, 40 min, 4 days a week.");
@@ -118,17 +122,21 @@ class JudgementTest {
     desk.openClient("Sefa", "prescription");
     desk.sees("Saved versions");
     desk.await(() -> desk.texts(".versions a").contains("Card"));
-    desk.openClient("Sefa", "screening");
-    desk.one("input[name=heartCondition]").click();
-    desk.press("Save details");
-    desk.sees("Measuring and computing go on. A prescription can be kept as a draft.");
+    conditionOfSefa();
+    desk.sees("Moderate work may continue; vigorous needs clearance within the last 12 months.");
     desk.one(".path a[href$='/prescription']").click();
-    desk.sees("suspended");
+    desk.sees("Suspended: it goes up to 75 % of reserve, and vigorous work is not allowed now.");
     assertThat(desk.texts(".versions a")).isEmpty();
+    conditionOfSefa();
+    desk.sees("No clearance needed: moderate or vigorous work may continue.");
+  }
+
+  private void conditionOfSefa() {
     desk.openClient("Sefa", "screening");
-    desk.one("input[name=heartCondition]").click();
-    desk.press("Save details");
-    desk.sees("Light, moderate and vigorous work");
+    desk.one("[aria-label='Change: Known conditions']").click();
+    desk.one("input[name=heart-condition]").click();
+    desk.one(".open button[type=submit]").click();
+    desk.await(() -> desk.all(".intake .open").isEmpty());
   }
 
   @Test

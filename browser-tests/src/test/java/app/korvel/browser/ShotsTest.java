@@ -14,7 +14,11 @@ class ShotsTest {
 
   @ParameterizedTest
   @CsvSource({
+    "today, -, /today, Must not train",
     "clients, -, /clients, Agnethe Moravik",
+    "intake, Dmitri, screening, Any of these",
+    "decision, Ragnar, screening, A clearance is in force",
+    "check-in, Agnethe, check-in, Checked in today",
     "pulse, Ines, pulse, Working resting value",
     "maximum, Hyun-woo, maximum, your choice",
     "desk, -, /desk/target?rest=64&max=176&basis=reserve&low=50&high=70&cap=140, the smaller of",

@@ -107,7 +107,7 @@ class UndoTest {
 
   @Test
   void aClientIsArchivedBroughtBackAndNothingIsAddedMeanwhile() {
-    desk.openClient("Dmitri", "screening");
+    desk.openClient("Dmitri", "details");
     desk.press("Archive this client");
     desk.sees("Dmitri Halvor-Cho is archived.");
     desk.sees("Archived: 2");
@@ -121,11 +121,11 @@ class UndoTest {
     desk.await(() -> desk.all(".archived").isEmpty());
     assertThat(desk.one("button[type=submit]").isEnabled()).isTrue();
 
-    desk.openClient("Dmitri", "screening");
+    desk.openClient("Dmitri", "details");
     desk.press("Archive this client");
     desk.sees("Dmitri Halvor-Cho is archived.");
     undo();
-    desk.await(() -> desk.driver().getCurrentUrl().endsWith("/screening"));
+    desk.await(() -> desk.driver().getCurrentUrl().endsWith("/details"));
     desk.sees("Archive this client");
   }
 
@@ -196,8 +196,8 @@ class UndoTest {
 
   @Test
   void theSecondEditorSeesBothAndPicksPartByPart() {
-    desk.openClient("Ewan", "screening");
-    desk.sees("Light to moderate work");
+    desk.openClient("Ewan", "details");
+    desk.sees("Put away");
     savedElsewhere("{\"note\":\"changed elsewhere\",\"sex\":\"not-given\"}");
     desk.type("note", "mine");
     desk.press("Save details");

@@ -1,9 +1,12 @@
 package app.korvel.server;
 
 import app.korvel.server.demo.DemoData;
+import app.korvel.store.CheckInRepository;
+import app.korvel.store.ClearanceRepository;
 import app.korvel.store.ClientRepository;
 import app.korvel.store.Database;
 import app.korvel.store.Ids;
+import app.korvel.store.IntakeRepository;
 import app.korvel.store.MaximumChoiceRepository;
 import app.korvel.store.PrescriptionRepository;
 import app.korvel.store.ReadingRepository;
@@ -56,6 +59,21 @@ class Wiring {
   }
 
   @Bean
+  IntakeRepository intakeRepository(Database database) {
+    return new IntakeRepository(database);
+  }
+
+  @Bean
+  ClearanceRepository clearanceRepository(Database database) {
+    return new ClearanceRepository(database);
+  }
+
+  @Bean
+  CheckInRepository checkInRepository(Database database) {
+    return new CheckInRepository(database);
+  }
+
+  @Bean
   ReadingRepository readingRepository(Database database) {
     return new ReadingRepository(database);
   }
@@ -71,19 +89,11 @@ class Wiring {
   }
 
   @Bean
-  StudioRepository studioRepository(
-      DataFolder folder,
-      Database database,
-      ClientRepository clients,
-      ReadingRepository readings,
-      MaximumChoiceRepository choices,
-      PrescriptionRepository prescriptions,
-      Clock clock) {
+  StudioRepository studioRepository(DataFolder folder, Database database, Clock clock) {
     StudioRepository studio = new StudioRepository(database);
     studio.ensure(folder.demo() ? DemoData.STUDIO : "Studio", clock.getZone(), clock.instant());
     if (folder.demo()) {
-      new DemoData(clients, readings, choices, prescriptions, studio.timeZone(), clock.instant())
-          .write();
+      new DemoData(database, studio.timeZone(), clock.instant()).write();
     }
     return studio;
   }

@@ -1,10 +1,14 @@
 package app.korvel.server;
 
+import static app.korvel.server.TestClients.COUNT;
+import static app.korvel.server.TestClients.PARTS;
+import static app.korvel.server.TestClients.conditions;
+import static app.korvel.server.TestClients.details;
+import static app.korvel.server.TestClients.intake;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.korvel.server.TestServer.Answer;
 import java.nio.file.Path;
-import java.time.LocalDate;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -26,34 +30,9 @@ class ClientApiTest {
     server.close();
   }
 
-  private static String details(String name, int age, String activity, String ticks) {
-    return """
-    {"name":"%s","note":"","birthDate":"%s","sex":"not-given","activity":"%s",
-     "heartCondition":%b,"heartFailure":%b,"betaBlocker":%b,"guardianConsent":%b}
-    """
-        .formatted(
-            name,
-            LocalDate.now().minusYears(age).minusDays(30),
-            activity,
-            ticks.contains("heart"),
-            ticks.contains("failure"),
-            ticks.contains("beta"),
-            ticks.contains("consent"));
-  }
-
   private static String added(String name, int age, String activity, String ticks) {
-    Answer answer = server.post("/api/clients", details(name, age, activity, ticks));
-    assertThat(answer.status()).isEqualTo(201);
-    return "/api/clients/" + answer.at("/id");
+    return TestClients.added(server, name, age, activity, ticks);
   }
-
-  private static final String COUNT =
-      "{\"source\":\"count\",\"beats\":%d,\"windowSeconds\":%d,\"posture\":\"seated\","
-          + "\"minutesRested\":5,\"disturbances\":[]}";
-
-  private static final String PARTS =
-      "{\"goal\":\"general-fitness\",\"approach\":\"guideline\",\"lowPercent\":%d,"
-          + "\"highPercent\":%d,\"minutes\":30,\"days\":3,\"type\":\"steady\",\"mode\":\"run\"}";
 
   @Test
   void fromACountToTheCard() {
@@ -106,13 +85,13 @@ class ClientApiTest {
 
   @ParameterizedTest
   @CsvSource({
-    "heart, 50, screening-first",
-    "failure beta, 66, screening-first",
-    "heart beta, 50, screening-first",
+    "heart, 50, clearance-first",
+    "failure beta, 66, clearance-first",
+    "heart beta, 50, clearance-first",
     "none, 17, consent-first",
   })
   void whatIsNotClearedStaysADraftAndHasNoCard(String ticks, int age, String code) {
-    String client = added("Draft " + ticks, age, "regular", ticks);
+    String client = added("Draft " + ticks, age, "some", ticks);
     server.post(client + "/readings", COUNT.formatted(32, 30));
     Answer saved = server.post(client + "/prescriptions", PARTS.formatted(40, 50));
     assertThat(saved.at("/prescription/status")).isEqualTo("draft");
@@ -122,15 +101,13 @@ class ClientApiTest {
   }
 
   @Test
-  void aHeartConditionTickedLaterSuspendsTheCard() {
+  void aHeartConditionToldLaterSuspendsTheCard() {
     String client = added("Later Tick", 46, "some", "");
     server.post(client + "/readings", COUNT.formatted(32, 30));
     server.post(client + "/prescriptions", PARTS.formatted(40, 60));
     assertThat(server.get(client + "/prescriptions/1/card").status()).isEqualTo(200);
     Answer changed =
-        server.put(
-            client,
-            "{\"version\":1,\"details\":" + details("Later Tick", 46, "some", "heart") + "}");
+        server.put(client + "/screening", intake(1, "some", conditions("heart-condition")));
     assertThat(changed.json().get("version").asInt()).isEqualTo(2);
     assertThat(server.get(client + "/prescriptions/1/card").status()).isEqualTo(422);
   }
@@ -141,7 +118,7 @@ class ClientApiTest {
     server.post(client + "/readings", COUNT.formatted(36, 30));
     Answer bands = server.get(client + "/bands");
     assertThat(bands.json().get("zones").isNull()).isTrue();
-    assertThat(bands.at("/findings/0/code")).isEqualTo("no-default-heart-failure");
+    assertThat(bands.at("/findings/0/code")).isEqualTo("rate-not-used");
     Answer preview = server.post(client + "/prescriptions/preview", PARTS.formatted(30, 40));
     assertThat(preview.json().get("target").isNull()).isTrue();
     assertThat(preview.at("/steering")).isEqualTo("effort-and-talk-only");
@@ -169,7 +146,7 @@ class ClientApiTest {
   @Test
   void twoEditorsTheSecondIsToldAndSeesWhatStands() {
     String client = added("Two Editors", 46, "some", "");
-    String change = "{\"version\":1,\"details\":" + details("First Editor", 46, "some", "") + "}";
+    String change = "{\"version\":1,\"details\":" + details("First Editor", 46) + "}";
     assertThat(server.put(client, change).status()).isEqualTo(200);
     Answer second = server.put(client, change.replace("First Editor", "Second Editor"));
     assertThat(second.status()).isEqualTo(409);
@@ -182,12 +159,13 @@ class ClientApiTest {
     int before = server.get("/api/clients").json().get("total").asInt();
     for (String body :
         new String[] {
-          details("", 46, "some", ""),
-          details("A", 3, "some", ""),
-          details("A", 46, "lots", ""),
-          details("A", 46, "some", "").replaceAll("\\d{4}-\\d\\d-\\d\\d", "12 May"),
-          details("A", 46, "some", "").replace("\"note\":\"\"", "\"note\":7"),
-          details("A", 46, "some", "").replace("\"heartCondition\":false,", ""),
+          details("", 46),
+          details("A", 3),
+          details("A", 46).replace("not-given", "lots"),
+          details("A", 46).replaceAll("\\d{4}-\\d\\d-\\d\\d", "12 May"),
+          details("A", 46).replace("\"note\":\"\"", "\"note\":7"),
+          details("A", 46).replace(",\"sex\":\"not-given\"", ""),
+          details("A", 46).replace("}", ",\"activity\":\"some\"}"),
         }) {
       Answer refused = server.post("/api/clients", body);
       assertThat(refused.status()).isEqualTo(400);
@@ -221,6 +199,9 @@ class ClientApiTest {
     "/api/clients/abc",
     "/api/clients/00000000-0000-7000-8000-000000000000",
     "/api/clients/00000000-0000-7000-8000-000000000000/readings",
+    "/api/clients/00000000-0000-7000-8000-000000000000/screening",
+    "/api/clients/00000000-0000-7000-8000-000000000000/screening/decision",
+    "/api/clients/00000000-0000-7000-8000-000000000000/checkins",
     "/api/clients/00000000-0000-7000-8000-000000000000/maximum",
     "/api/clients/00000000-0000-7000-8000-000000000000/bands",
     "/api/clients/00000000-0000-7000-8000-000000000000/prescriptions",

@@ -6,7 +6,6 @@ import app.korvel.core.pulse.RestingReading;
 import app.korvel.server.demo.DemoData;
 import app.korvel.store.ClientRepository;
 import app.korvel.store.Database;
-import app.korvel.store.MaximumChoiceRepository;
 import app.korvel.store.PrescriptionRepository;
 import app.korvel.store.ReadingRepository;
 import java.nio.file.Path;
@@ -32,14 +31,7 @@ class DemoDataTest {
       ClientRepository clients = new ClientRepository(database);
       ReadingRepository readings = new ReadingRepository(database);
       PrescriptionRepository prescriptions = new PrescriptionRepository(database);
-      new DemoData(
-              clients,
-              readings,
-              new MaximumChoiceRepository(database),
-              prescriptions,
-              ZoneOffset.UTC,
-              today)
-          .write();
+      new DemoData(database, ZoneOffset.UTC, today).write();
 
       assertThat(clients.find("", false)).hasSizeGreaterThanOrEqualTo(8);
       Map<UUID, List<RestingReading>> byClient = readings.byClient();

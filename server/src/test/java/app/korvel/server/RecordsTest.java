@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.korvel.server.TestServer.Answer;
 import java.nio.file.Path;
-import java.time.LocalDate;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
@@ -38,15 +37,7 @@ class RecordsTest {
 
   @BeforeEach
   void addAClient() {
-    client = "/api/clients/" + server.post("/api/clients", details(45, false)).at("/id");
-  }
-
-  private static String details(int age, boolean betaBlocker) {
-    return """
-    {"name":"Åsa Prow","note":"","birthDate":"%s","sex":"not-given","activity":"some",
-     "heartCondition":false,"heartFailure":false,"betaBlocker":%b,"guardianConsent":false}
-    """
-        .formatted(LocalDate.now().minusYears(age).minusDays(30), betaBlocker);
+    client = TestClients.added(server, "Åsa Prow", 45, "some", "");
   }
 
   private String kept(int beats) {
@@ -122,11 +113,13 @@ class RecordsTest {
     assertThat(made.at("/prescription/basis/maximumMethod")).isEqualTo("nes-211");
 
     // A medicine sets the choice aside, and says so; stopping it brings the choice back.
-    server.put(client, "{\"version\":1,\"details\":" + details(45, true) + "}");
+    server.put(
+        client + "/screening",
+        TestClients.intake(1, "some", TestClients.medicine("beta-blocker", "", "")));
     Answer aside = server.get(client + "/maximum");
     assertThat(aside.at("/inUse")).isEqualTo("beta-minus-30");
     assertThat(aside.at("/findings/0/code")).isEqualTo("maximum-choice-set-aside");
-    server.put(client, "{\"version\":2,\"details\":" + details(45, false) + "}");
+    server.put(client + "/screening", TestClients.intake(2, "some", ""));
     assertThat(server.get(client + "/maximum").at("/inUse")).isEqualTo("nes-211");
 
     Answer back = server.delete(client + "/maximum/choice");
@@ -175,7 +168,8 @@ class RecordsTest {
           server.post(client + "/prescriptions", PARTS),
           server.put(client + "/maximum/choice", "{\"method\":\"nes-211\",\"reason\":\"why not\"}"),
           server.delete(client + "/maximum/choice"),
-          server.put(client, "{\"version\":2,\"details\":" + details(45, true) + "}"),
+          server.put(
+              client, "{\"version\":2,\"details\":" + TestClients.details("Åsa Prow", 45) + "}"),
         }) {
       assertThat(refused.status()).isEqualTo(422);
       assertThat(refused.at("/findings/0/code")).isEqualTo("client-archived");

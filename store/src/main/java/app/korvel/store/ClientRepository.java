@@ -1,8 +1,6 @@
 package app.korvel.store;
 
-import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Client;
-import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Sex;
 import java.sql.Connection;
 import java.sql.ResultSet;
@@ -72,16 +70,7 @@ public final class ClientRepository {
     row.put("version", 1);
     row.put("created_at", now.toString());
     row.put("updated_at", now.toString());
-    database.write(
-        connection ->
-            Database.change(
-                connection,
-                "insert into client ("
-                    + String.join(", ", row.keySet())
-                    + ") values (?"
-                    + ", ?".repeat(row.size() - 1)
-                    + ")",
-                row.values().toArray()));
+    database.write(connection -> Database.insert(connection, "client", row));
     return new Client(id, 1, details, false);
   }
 
@@ -140,11 +129,6 @@ public final class ClientRepository {
     columns.put("note", details.note());
     columns.put("birth_date", details.birthDate().toString());
     columns.put("sex", details.sex());
-    columns.put("activity", details.activity());
-    columns.put("heart_condition", details.health().heartCondition());
-    columns.put("heart_failure", details.health().heartFailure());
-    columns.put("beta_blocker", details.health().betaBlocker());
-    columns.put("guardian_consent", details.guardianConsent());
     return columns;
   }
 
@@ -161,13 +145,7 @@ public final class ClientRepository {
             row.getString("name"),
             row.getString("note"),
             LocalDate.parse(row.getString("birth_date")),
-            Sex.valueOf(row.getString("sex")),
-            Activity.valueOf(row.getString("activity")),
-            new Person.Health(
-                row.getBoolean("heart_condition"),
-                row.getBoolean("heart_failure"),
-                row.getBoolean("beta_blocker")),
-            row.getBoolean("guardian_consent")),
+            Sex.valueOf(row.getString("sex"))),
         row.getString("archived_at") != null);
   }
 

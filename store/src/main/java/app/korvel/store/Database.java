@@ -9,6 +9,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.locks.ReentrantLock;
 import org.flywaydb.core.Flyway;
@@ -130,6 +131,21 @@ public final class Database implements AutoCloseable {
     try (PreparedStatement statement = prepare(connection, sql, values)) {
       return statement.executeUpdate();
     }
+  }
+
+  /** Adds a row, its values by column. */
+  static int insert(Connection connection, String table, Map<String, Object> row)
+      throws SQLException {
+    return change(
+        connection,
+        "insert into "
+            + table
+            + " ("
+            + String.join(", ", row.keySet())
+            + ") values (?"
+            + ", ?".repeat(row.size() - 1)
+            + ")",
+        row.values().toArray());
   }
 
   /** A whole number that may be missing. */

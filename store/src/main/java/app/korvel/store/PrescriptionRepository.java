@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Prescriptions: each version is kept whole, frozen as JSON; a new version supersedes the one
@@ -22,8 +23,10 @@ public final class PrescriptionRepository {
 
   /** The frozen form: {@code v} changes when its shape does, so that old ones stay readable. */
   private record Document(int v, Prescription prescription) {
-    private static final int CURRENT = 1;
+    private static final int CURRENT = 2;
   }
+
+  private static final List<String> ADDED_LISTS = List.of("leaveOut", "carry", "stopAlso");
 
   private final Database database;
 
@@ -105,11 +108,22 @@ public final class PrescriptionRepository {
   }
 
   private static SavedPrescription saved(ResultSet row) throws SQLException {
-    Document document = JSON.readValue(row.getString("document"), Document.class);
+    Document document = document(row.getString("document"));
     return new SavedPrescription(
         UUID.fromString(row.getString("id")),
         row.getInt("version"),
         Instant.parse(row.getString("recorded_at")),
         document.prescription());
+  }
+
+  /** Reads a frozen form of any version: version 1 had no cap and nothing to leave out or carry. */
+  private static Document document(String json) {
+    ObjectNode tree = (ObjectNode) JSON.readTree(json);
+    if (tree.get("v").asInt() == 1) {
+      ObjectNode prescription = (ObjectNode) tree.get("prescription");
+      prescription.put("supervised", false);
+      ADDED_LISTS.forEach(prescription::putArray);
+    }
+    return JSON.treeToValue(tree, Document.class);
   }
 }

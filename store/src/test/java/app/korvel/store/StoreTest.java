@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.korvel.core.maximum.Choice;
 import app.korvel.core.maximum.Mode;
-import app.korvel.core.prescription.Goal;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.Prescription;
 import app.korvel.core.prescription.Start;
@@ -16,9 +15,10 @@ import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.pulse.PulseSource;
 import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.WorkingResting;
-import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Client;
-import app.korvel.core.screening.Person.Health;
+import app.korvel.core.screening.Goal;
+import app.korvel.core.screening.Reported;
+import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Sex;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
@@ -68,14 +68,7 @@ class StoreTest {
   }
 
   private static Client.Details details(String name) {
-    return new Client.Details(
-        name,
-        "deckhand",
-        LocalDate.of(1980, 2, 29),
-        Sex.FEMALE,
-        Activity.SOME,
-        new Health(false, false, true),
-        false);
+    return new Client.Details(name, "deckhand", LocalDate.of(1980, 2, 29), Sex.FEMALE);
   }
 
   private Client added(String name) {
@@ -154,13 +147,16 @@ class StoreTest {
   }
 
   private static Prescription prescription(Client client, RestingReading reading) {
+    Screening screening =
+        Screening.of(client, Optional.empty(), List.of(), Reported.NOTHING, TODAY, ZoneOffset.UTC);
     Groundwork ground =
         Groundwork.of(
-            client, WorkingResting.of(List.of(reading), TODAY, ZoneOffset.UTC), Mode.CYCLE, TODAY);
+            screening,
+            WorkingResting.of(List.of(reading), TODAY, ZoneOffset.UTC),
+            Mode.CYCLE,
+            Optional.empty());
     return Prescription.of(
-        ground,
-        Start.of(ground.person(), ground.permission(), Goal.ENDURANCE, Optional.empty(), Mode.CYCLE)
-            .parts());
+        ground, Start.of(screening, Goal.ENDURANCE, Optional.empty(), Mode.CYCLE).parts());
   }
 
   @Test

@@ -1,5 +1,6 @@
 package app.korvel.core.maximum;
 
+import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.InvalidValueException;
@@ -9,10 +10,8 @@ import app.korvel.core.measure.Threshold;
 import app.korvel.core.screening.Person;
 import java.math.BigDecimal;
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.stream.Collectors;
@@ -34,9 +33,6 @@ public record MaximumEstimates(
     Optional<Estimate> inUse,
     List<Finding> findings) {
 
-  private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern("d MMM uuuu", Locale.ENGLISH);
-
   public MaximumEstimates {
     estimates = List.copyOf(estimates);
     findings = List.copyOf(findings);
@@ -47,15 +43,27 @@ public record MaximumEstimates(
     return of(person, restingBpm, mode, Optional.empty());
   }
 
+  /** Works out every equation, for someone whose medicines have not changed. */
+  public static MaximumEstimates of(
+      Person person, OptionalInt restingBpm, Mode mode, Optional<Choice> choice) {
+    return of(person, restingBpm, mode, choice, Optional.empty());
+  }
+
   /**
    * Works out every equation.
    *
    * @param choice the instructor's own choice; set aside, and said so, while it does not apply
+   * @param medicinesChangedOn when medicines that touch the heart rate last changed: what was
+   *     chosen before that day is stale
    * @param restingBpm resting rate, {@link Limit#RESTING}, if one is known
    * @throws app.korvel.core.measure.InvalidValueException when the resting rate is out of range
    */
   public static MaximumEstimates of(
-      Person person, OptionalInt restingBpm, Mode mode, Optional<Choice> choice) {
+      Person person,
+      OptionalInt restingBpm,
+      Mode mode,
+      Optional<Choice> choice,
+      Optional<LocalDate> medicinesChangedOn) {
     restingBpm.ifPresent(bpm -> Limit.RESTING.check("restingBpm", bpm));
     List<Estimate> estimates =
         Equations.ALL.stream()
@@ -75,10 +83,26 @@ public record MaximumEstimates(
     findings.add(FindingKind.MAXIMUM_NOT_FITNESS.of());
     Optional<Estimate> recommended =
         chosen.map(id -> byId(estimates, id)).filter(estimate -> estimate.applies());
+    boolean stale =
+        choice.isPresent()
+            && medicinesChangedOn.filter(choice.get().chosenOn()::isBefore).isPresent();
     Optional<Estimate> picked =
-        choice.flatMap(
-            made -> estimates.stream().filter(each -> each.is(made.method())).findFirst());
-    choice.ifPresent(made -> findings.add(0, judge(made, picked, recommended)));
+        choice
+            .filter(made -> !stale)
+            .flatMap(made -> estimates.stream().filter(each -> each.is(made.method())).findFirst());
+    choice.ifPresent(
+        made ->
+            findings.add(
+                0,
+                stale
+                    ? FindingKind.MAXIMUM_CHOICE_SET_ASIDE.of(
+                        made.method(),
+                        "Medicine changed on "
+                            + Days.of(medicinesChangedOn.get())
+                            + ", after it was made.",
+                        byRule(recommended))
+                    : judge(made, picked, recommended)));
+    medicinesChangedOn.ifPresent(day -> findings.add(FindingKind.MAXIMUM_STALE.of(Days.of(day))));
     return new MaximumEstimates(
         mode,
         estimates,
@@ -89,18 +113,20 @@ public record MaximumEstimates(
 
   private static Finding judge(
       Choice choice, Optional<Estimate> picked, Optional<Estimate> recommended) {
-    String byRule =
-        recommended.map(estimate -> estimate.equation().formula()).orElse("no equation");
     return picked.filter(Estimate::prescribable).isPresent()
         ? FindingKind.MAXIMUM_CHOSEN.of(
             picked.get().equation().formula(),
-            DAY.format(choice.chosenOn()),
+            Days.of(choice.chosenOn()),
             choice.reason(),
-            byRule)
+            byRule(recommended))
         : FindingKind.MAXIMUM_CHOICE_SET_ASIDE.of(
             picked.map(estimate -> estimate.equation().formula()).orElse(choice.method()),
             picked.map(Estimate::reason).orElse("No such equation is in use any more."),
-            byRule);
+            byRule(recommended));
+  }
+
+  private static String byRule(Optional<Estimate> recommended) {
+    return recommended.map(estimate -> estimate.equation().formula()).orElse("no equation");
   }
 
   /**

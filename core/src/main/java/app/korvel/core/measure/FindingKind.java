@@ -14,14 +14,58 @@ import java.util.Locale;
  */
 public enum FindingKind {
   // Screening
-  SCREENING_FIRST(
+  SYMPTOMS_STOP(
       BLOCK,
-      "Draft only. Screening and a doctor's clearance come first.",
-      "%s is ticked. With known disease, exercise is cleared by a clinician before it is prescribed.",
+      "Stop training and see a doctor: no exercise until medically cleared.",
+      "%s With signs or symptoms a doctor comes first, however active someone is.",
       Source.ACSM_SCREENING),
+  SYMPTOMS_FIRST(
+      BLOCK,
+      "No exercise until medically cleared.",
+      "%s With signs or symptoms a doctor comes first, whatever else is known.",
+      Source.ACSM_SCREENING),
+  CLEARANCE_NOT_NEEDED(
+      INFO,
+      "No clearance needed: start light to moderate and progress gradually.",
+      "No known cardiovascular, metabolic or renal disease, no signs or symptoms, not regularly"
+          + " active.%s",
+      Source.ACSM_SCREENING),
+  CLEARANCE_NOT_NEEDED_ACTIVE(
+      INFO,
+      "No clearance needed: moderate or vigorous work may continue.",
+      "Regularly active, no known cardiovascular, metabolic or renal disease, no signs or"
+          + " symptoms.%s",
+      Source.ACSM_SCREENING),
+  CLEARANCE_FIRST(
+      BLOCK,
+      "A doctor's clearance comes first; then light to moderate.",
+      "%s Not regularly active: exercise is cleared by a clinician before it is prescribed.",
+      Source.ACSM_SCREENING),
+  CLEARANCE_LAPSED(
+      BLOCK,
+      "The clearance lapsed on %s. Nothing is issued until it is renewed.",
+      "%3$s Given by %2$s; a clearance holds until its day and no longer.",
+      Source.ACSM_SCREENING),
+  CLEARANCE_IN_FORCE(INFO, "Cleared by %s until %s: %s.", "Given on %4$s.", Source.ACSM_SCREENING),
+  CLEARANCE_LAPSING(
+      CAUTION,
+      "The clearance lapses on %s, in %s days. Ask for the next one now.",
+      "The day it lapses, what was issued is suspended.",
+      Source.KORVEL),
+  MODERATE_CONTINUES(
+      CAUTION,
+      "Moderate work may continue; vigorous needs clearance within the last 12 months.",
+      "%s Regularly active, no signs or symptoms.",
+      Source.ACSM_SCREENING),
+  SCREENING_UNFINISHED(
+      BLOCK,
+      "Finish the screening first. Not asked yet: %s.",
+      "Nothing is assumed from a question that was not asked.",
+      Source.ACSM_SCREENING),
+  RESCREENING_DUE(CAUTION, "Screening is due again.", "%s", Source.PRACTICE),
   CONSENT_FIRST(
       BLOCK,
-      "Draft only. A guardian's consent comes first.",
+      "A guardian's consent comes first.",
       "The client is %s. Under 18 a parent or guardian has to agree.",
       Source.PRACTICE),
   LIGHT_TO_MODERATE(
@@ -34,6 +78,202 @@ public enum FindingKind {
       Source.KORVEL),
 
   LIGHT_BY_EFFORT(INFO, "Light to moderate, by effort and talk.", "%s", Source.ACSM_SCREENING),
+
+  RATE_RAISING_BESIDE(
+      CAUTION,
+      "Set effort beside the rate, and compare like with like.",
+      "A rate-raising medicine makes the resting pulse read high.",
+      Source.PRACTICE),
+  NITRATE_CARRY(
+      CAUTION,
+      "Carry the nitrate. With angina: stop, sit, use it, and no more exercise that day.",
+      "Call the emergency number if it has not gone 5 min after the first dose.",
+      Source.PRACTICE),
+  GLUCOSE_CHECK(
+      CAUTION,
+      "Check glucose before; carry sugar; check during a long session and after.",
+      "Under 5.6 mmol/L (100 mg/dL) eat first and measure again. Lows can come hours later.",
+      Source.PRACTICE),
+  BREATH_FIRST(
+      CAUTION,
+      "Steer by breath and effort: 12 to 13 of 20, breathlessness 3 to 4 of 10.",
+      "With lung disease breathlessness comes before the heart rate target. Use prescribed oxygen as"
+          + " prescribed.",
+      Source.PRACTICE),
+  PRESSURE_NO_STRAIN(
+      CAUTION,
+      "No breath-holding, no long holds.",
+      "Straining drives a high blood pressure up. No session at rest above 180 over 110.",
+      Source.PRACTICE),
+  PREGNANCY_TALK(
+      CAUTION,
+      "Steer by talk and effort, 12 to 14 of 20.",
+      "In pregnancy the rate follows its own rules: no maximum test, no heat, no lying flat later"
+          + " on.",
+      Source.PRACTICE),
+  PREGNANCY_WORD(
+      CAUTION,
+      "Ask for the midwife's or doctor's word, and record it as a clearance.",
+      "In pregnancy someone who follows it has a say first.",
+      Source.PRACTICE),
+  NECK_NOT_TOUCHED(
+      CAUTION,
+      "Count at the wrist or by strap; leave the neck alone.",
+      "Pressing the neck can slow the heart or make them faint.",
+      Source.PRACTICE),
+  FALLS_NO_STEPS(
+      CAUTION,
+      "No steps or stairs; balance work beside something to hold.",
+      "They have fallen in the last year, or are unsteady.",
+      Source.PRACTICE),
+  JOINTS_EASE(
+      CAUTION,
+      "Ask about the joints before steps, stairs or running.",
+      "Joints that hurt or give way want less impact: ease off when it hurts.",
+      Source.PRACTICE),
+  SUPERVISED_ONLY(
+      CAUTION,
+      "Supervised only.",
+      "A clinician's written limit, or the start with a heart condition: someone is there.",
+      Source.PRACTICE),
+  EFFORT_HELD(
+      CAUTION,
+      "Effort is held at %s of 20: where the rate asks for more, effort leads.",
+      "A written limit or a condition holds it there.",
+      Source.PRACTICE),
+
+  // Check-in
+  PULSE_AS_USUAL(
+      INFO,
+      "%s is as usual.",
+      "Usual at rest is %2$s; up to 4 bpm off is a usual day.",
+      Source.PRACTICE),
+  PULSE_FIVE_OFF(
+      CAUTION,
+      "Light only: %s is %s bpm %s the usual %s.",
+      "5 to 9 bpm off at rest tells of a hard night, heat, an illness coming or unfinished rest.",
+      Source.PRACTICE),
+  PULSE_TEN_OFF(
+      BLOCK,
+      "Not today: %s is %s bpm %s the usual %s.",
+      "10 bpm or more off at rest is no day to train. Rest; if it lasts, see a doctor.",
+      Source.PRACTICE),
+  PULSE_OVER_LINE(
+      BLOCK,
+      "Not today: %s at rest is over %s.",
+      "Settled and over the top of the usual range: a doctor's look before training.",
+      Source.PRACTICE),
+  PULSE_UNDER_LINE(
+      BLOCK,
+      "Not today: %s is under 40, and not usual for this client.",
+      "See a doctor, today if they feel unwell.",
+      Source.PRACTICE),
+  PULSE_NO_USUAL(
+      CAUTION,
+      "There is no usual value to hold %s against.",
+      "Count a resting pulse in the same posture and by the same source on three days; until then"
+          + " the absolute lines alone decide.",
+      Source.PRACTICE),
+  PULSE_RECOUNT(
+      BLOCK,
+      "Count again for 60 s before this decides anything.",
+      "%s is odd, and a first odd value may be a miscount or someone who has just sat down.",
+      Source.PRACTICE),
+  SLEEPLESS_AND_RAISED(
+      BLOCK,
+      "Not today: no sleep, and the pulse is raised.",
+      "The body has not rested. Sleep first; light walking does no harm.",
+      Source.PRACTICE),
+  RHYTHM_NEWLY_UNEVEN(
+      BLOCK,
+      "Not today: the pulse is uneven, and that is new.",
+      "Count a full minute, write it down, and have a doctor look at it before training.",
+      Source.PRACTICE),
+  ILL_TODAY(
+      BLOCK,
+      "Not today: fever or illness.",
+      "Train again when well for a day; after a fever start one level easier.",
+      Source.PRACTICE),
+  SYMPTOMS_TODAY(
+      BLOCK,
+      "Not today: %s.",
+      "Signs or symptoms go to a doctor before any training; urgent ones to the emergency number."
+          + " What was issued is suspended until a clearance is on record.",
+      Source.ACSM_SCREENING),
+  LIGHT_HEADED_LOW_PRESSURE(
+      BLOCK,
+      "Not today: light-headed with a low pressure (%s).",
+      "Lie or sit down, legs up, and see a doctor today.",
+      Source.PRACTICE),
+  PRESSURE_OVER_LINE(
+      BLOCK,
+      "Not today: %s is over 180 systolic or 110 diastolic at rest.",
+      "Measure again after 5 minutes of rest; if it stays, a doctor today.",
+      Source.PRACTICE),
+  HEART_FAILURE_GAIN(
+      BLOCK,
+      "Not today: %s kg more than %s.",
+      "In heart failure 2 kg or more in 3 days is water held back: call the cardiac team.",
+      Source.PRACTICE),
+  HOSPITAL_SINCE(
+      BLOCK,
+      "Not today: a hospital stay or a defibrillator shock since the last session.",
+      "The team who treated it has to say when and how to go on.",
+      Source.PRACTICE),
+  GLUCOSE_LOW(
+      BLOCK,
+      "Not yet: glucose %s is under %s. Eat, wait, and measure again before starting.",
+      "Work lowers it further.",
+      Source.PRACTICE),
+  GLUCOSE_HIGH_UNWELL(
+      BLOCK,
+      "Not today: glucose %s is over %s, with ketones or feeling unwell.",
+      "Work raises it further then. Follow the sick-day plan, or ask the diabetes team.",
+      Source.PRACTICE),
+  GLUCOSE_HIGH(
+      CAUTION,
+      "Glucose %s is over %s: start easy, drink, and measure again on the way.",
+      "No ketones and feeling well: a session may go on. Ask about ketones again if it stays.",
+      Source.PRACTICE),
+  GLUCOSE_SEVERE_LOW(
+      BLOCK,
+      "Not today: a severe low within the last 24 hours.",
+      "Another one comes more easily and shows less.",
+      Source.PRACTICE),
+  MEASURE_FIRST(
+      BLOCK,
+      "Not yet: measure %s first.",
+      "What this client lives with asks for it before every session.",
+      Source.PRACTICE),
+  MEASURE_MISSING(
+      CAUTION,
+      "No %s was measured today.",
+      "What this client lives with asks for it before a session.",
+      Source.PRACTICE),
+  CARRY_FIRST(
+      BLOCK,
+      "Not yet: not without %s.",
+      "It is carried in every session, and within reach.",
+      Source.PRACTICE),
+  ONE_LEVEL_EASIER(
+      CAUTION,
+      "Indoors, or one level easier: poor air or heat.",
+      "Both cost the heart extra at the same work.",
+      Source.PRACTICE),
+  HEAT_NOT_FOR_THEM(
+      BLOCK,
+      "Not in this heat: train indoors, where it is cool.",
+      "In pregnancy heat is left out.",
+      Source.PRACTICE),
+  CHANGED_SINCE(
+      CAUTION,
+      "Go through the screening again: something is new or different.",
+      "A new condition, symptom, medicine or dose changes what is allowed.",
+      Source.ACSM_SCREENING),
+  NOTHING_AGAINST(
+      INFO, "Nothing speaks against today's session.", "Every line was kept.", Source.PRACTICE),
+  SCREENING_STOPS(
+      BLOCK, "Not today: the screening does not allow it.", "%s", Source.ACSM_SCREENING),
 
   // Pulse
   RESTING_USUAL(
@@ -94,6 +334,12 @@ public enum FindingKind {
       "The resting pulse is due again.",
       "The reading it stands on is %s days old; after 56 days it is measured again.",
       Source.KORVEL),
+  RESTING_STALE(
+      CAUTION,
+      "The resting pulse is stale: medicine changed on %s. Count it again.",
+      "Medicines that touch the heart rate change what is usual at rest; an earlier count says"
+          + " nothing on the present dose.",
+      Source.PRACTICE),
   RESTING_MISSING(
       BLOCK,
       "Count a resting pulse first.",
@@ -149,6 +395,12 @@ public enum FindingKind {
       "Your choice of %s is set aside.",
       "%2$s What is used instead: %3$s.",
       Source.PRACTICE),
+  MAXIMUM_STALE(
+      CAUTION,
+      "Earlier maxima are stale: medicine changed on %s.",
+      "What stands here is estimated anew for the present medicine. A maximum measured on the present"
+          + " dose is best.",
+      Source.PRACTICE),
   MAXIMUM_NOT_FITNESS(
       INFO,
       "A maximum says nothing about fitness.",
@@ -174,6 +426,8 @@ public enum FindingKind {
       "Under 40 bpm the bands are narrower than the error of a count. Measure again, or steer by"
           + " effort and talk.",
       Source.KORVEL),
+  CAP_IN_FORCE(
+      CAUTION, "Nothing above %s bpm.", "%s. Of several caps the lowest governs.", Source.PRACTICE),
   CAP_CUTS(
       CAUTION,
       "The cap cuts the target at %s bpm.",
@@ -186,6 +440,33 @@ public enum FindingKind {
       Source.PRACTICE),
 
   // Prescription
+  SUSPENDED_INTENSITY(
+      BLOCK,
+      "Suspended: it goes up to %s %% of reserve, and vigorous work is not allowed now.",
+      "%2$s Save a new version within 60 %%.",
+      Source.ACSM_SCREENING),
+  SUSPENDED_EFFORT(
+      BLOCK,
+      "Suspended: its effort goes up to %s of 20, and %s is the most now.",
+      "A condition or a written limit came after it. Save a new version.",
+      Source.PRACTICE),
+  RATE_SUSPENDED_MEDICINE(
+      BLOCK,
+      "Its rate targets are suspended: medicine changed on %s. Effort and talk remain.",
+      "Resting and maximum rate change with the medicine. Measure again, then save a new version.",
+      Source.PRACTICE),
+  RATE_SUSPENDED_CAP(
+      BLOCK,
+      "Its rate targets are suspended: they go up to %s, over the cap of %s. Effort and talk remain.",
+      "%3$s Save a new version under the cap.",
+      Source.PRACTICE),
+  RATE_SUSPENDED_CONTEXT(
+      BLOCK, "Its rate targets are suspended. Effort and talk remain.", "%s", Source.PRACTICE),
+  DAYS_AVAILABLE(
+      INFO,
+      "Held at the %s days they have.",
+      "At intake they named the days on which they can train; the start would have used more.",
+      Source.KORVEL),
   START_BY_ACTIVITY(
       INFO,
       "Start at %s %% of reserve, %s min, %s days a week.",

@@ -14,6 +14,20 @@ public enum Limit {
   PULSE(20, 240, "bpm"),
   /** A clinician's cap. */
   CAP(40, 230, "bpm"),
+  /** Perceived exertion on the scale of 6 to 20. */
+  EFFORT(6, 20, "of 20"),
+  /** Height. */
+  HEIGHT(80, 240, "cm"),
+  /** Weight; decimals are accepted. */
+  WEIGHT(15, 350, "kg"),
+  /** The upper blood pressure. */
+  SYSTOLIC(60, 300, "mmHg"),
+  /** The lower blood pressure. */
+  DIASTOLIC(30, 200, "mmHg"),
+  /** Blood glucose; decimals are accepted. */
+  GLUCOSE_MMOL(1, 35, "mmol/L"),
+  /** Blood glucose in the other unit; decimals are accepted. */
+  GLUCOSE_MG(18, 630, "mg/dL"),
   /** A percent of reserve or of maximum; decimals are accepted. */
   PERCENT(0, 110, "%"),
   /** A rate given as beats per minute above rest. */

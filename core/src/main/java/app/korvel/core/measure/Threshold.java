@@ -30,6 +30,33 @@ public enum Threshold {
   HEART_HIGHEST_GOAL("70", "% of reserve", "The upper end of cleared heart work.", Source.PRACTICE),
   HEART_HIGHEST_EFFORT(
       "14", "of 20", "The hardest effort with a heart condition.", Source.PRACTICE),
+  BREATH_HIGHEST_EFFORT("13", "of 20", "The hardest effort with lung disease.", Source.PRACTICE),
+  PREGNANCY_HIGHEST_EFFORT("14", "of 20", "The hardest effort in pregnancy.", Source.PRACTICE),
+  BELOW_DETECTION(
+      "10", "bpm", "How far below a defibrillator's detection rate the cap lies.", Source.PRACTICE),
+  BELOW_SYMPTOMS(
+      "10", "bpm", "How far below a rate at which symptoms came the cap lies.", Source.PRACTICE),
+  RESCREENING("12", "months", "Then the whole intake is asked again.", Source.PRACTICE),
+  VIGOROUS_CLEARANCE(
+      "12",
+      "months",
+      "A clearance for vigorous work with known disease is no older.",
+      Source.ACSM_SCREENING),
+  CLEARANCE_LAPSING("30", "days", "So long before it lapses a clearance is due.", Source.KORVEL),
+
+  PULSE_LIGHT_ONLY("5", "bpm", "So far off the usual at rest: light only.", Source.PRACTICE),
+  PULSE_NOT_TODAY("10", "bpm", "So far off the usual at rest: no training today.", Source.PRACTICE),
+  SYSTOLIC_LINE("180", "mmHg", "Above it at rest, no session.", Source.PRACTICE),
+  DIASTOLIC_LINE("110", "mmHg", "Above it at rest, no session.", Source.PRACTICE),
+  SYSTOLIC_LOW("90", "mmHg", "Under it and light-headed, no session.", Source.PRACTICE),
+  GLUCOSE_LOW_MMOL("5.6", "mmol/L", "Under it, eat first and measure again.", Source.PRACTICE),
+  GLUCOSE_LOW_MG("100", "mg/dL", "Under it, eat first and measure again.", Source.PRACTICE),
+  GLUCOSE_HIGH_MMOL(
+      "13.9", "mmol/L", "Above it with ketones or unwell, no session.", Source.PRACTICE),
+  GLUCOSE_HIGH_MG("250", "mg/dL", "Above it with ketones or unwell, no session.", Source.PRACTICE),
+  WEIGHT_GAIN("2", "kg", "So much more in 3 days with heart failure: no session.", Source.PRACTICE),
+  WEIGHT_GAIN_DAYS("3", "days", "The time in which a gain is held against.", Source.PRACTICE),
+
   HARD_WORK(
       "80", "% of reserve", "Above it, 1 to 2 minutes at a time are the most.", Source.PRACTICE),
 

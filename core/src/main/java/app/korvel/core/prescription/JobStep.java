@@ -1,9 +1,11 @@
 package app.korvel.core.prescription;
 
+import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
-import app.korvel.core.measure.Severity;
 import app.korvel.core.pulse.UsualResting;
 import app.korvel.core.pulse.WorkingResting;
+import app.korvel.core.screening.Screening;
+import app.korvel.core.screening.Steering;
 import app.korvel.core.zone.Reserve;
 import java.util.List;
 import java.util.Map;
@@ -44,7 +46,7 @@ public record JobStep(Step step, State state, String detail) {
   /**
    * The whole path.
    *
-   * @param saved the status of the current prescription, if one is saved
+   * @param saved where the current prescription stands, if one is saved
    */
   public static List<JobStep> path(Groundwork ground, Optional<SavedStatus> saved) {
     return List.of(
@@ -59,23 +61,43 @@ public record JobStep(Step step, State state, String detail) {
    * The current prescription in short.
    *
    * @param version its number
-   * @param status issued or draft
+   * @param standing whether it holds
    */
-  public record SavedStatus(int version, Prescription.Status status) {}
+  public record SavedStatus(int version, Standing.State standing) {}
+
+  /** What keeps a screening from being settled, and how it is said. */
+  private static final Map<FindingKind, String> SCREENING_BLOCKS =
+      Map.of(
+          FindingKind.SYMPTOMS_STOP, "symptoms: doctor first",
+          FindingKind.SYMPTOMS_FIRST, "symptoms: doctor first",
+          FindingKind.CLEARANCE_FIRST, "clearance first",
+          FindingKind.CLEARANCE_LAPSED, "clearance lapsed",
+          FindingKind.CONSENT_FIRST, "consent missing",
+          FindingKind.SCREENING_UNFINISHED, "not finished");
 
   private static JobStep screening(Groundwork ground) {
-    return ground.permission().findings().stream()
-        .filter(finding -> finding.severity() == Severity.BLOCK)
-        .findFirst()
-        .map(
-            finding ->
-                new JobStep(
-                    Step.SCREENING,
-                    State.BLOCKED,
-                    finding.code().equals(FindingKind.CONSENT_FIRST.code())
-                        ? "consent missing"
-                        : "clearance first"))
-        .orElse(new JobStep(Step.SCREENING, State.DONE, "nothing known against"));
+    Screening screening = ground.screening();
+    for (Finding finding : screening.permission().findings()) {
+      Optional<String> said =
+          SCREENING_BLOCKS.entrySet().stream()
+              .filter(entry -> entry.getKey().code().equals(finding.code()))
+              .map(Map.Entry::getValue)
+              .findFirst();
+      if (said.isPresent()) {
+        boolean unasked = finding.code().equals(FindingKind.SCREENING_UNFINISHED.code());
+        return new JobStep(Step.SCREENING, unasked ? State.DUE : State.BLOCKED, said.get());
+      }
+    }
+    if (screening.due()) {
+      return new JobStep(Step.SCREENING, State.DUE, "due again");
+    }
+    if (screening.clearanceLapsing()) {
+      return new JobStep(Step.SCREENING, State.DUE, "clearance lapsing");
+    }
+    return new JobStep(
+        Step.SCREENING,
+        State.DONE,
+        screening.permission().vigorous() ? "vigorous too" : "light to moderate");
   }
 
   private static JobStep pulse(Groundwork ground) {
@@ -87,6 +109,9 @@ public record JobStep(Step step, State state, String detail) {
     if (ASK_FIRST.containsKey(usual)) {
       return new JobStep(Step.PULSE, State.DUE, resting.bpm() + ASK_FIRST.get(usual));
     }
+    if (resting.stale()) {
+      return new JobStep(Step.PULSE, State.DUE, "stale: medicine changed");
+    }
     return new JobStep(
         Step.PULSE,
         resting.due() ? State.DUE : State.DONE,
@@ -94,6 +119,9 @@ public record JobStep(Step step, State state, String detail) {
   }
 
   private static JobStep maximum(Groundwork ground) {
+    if (ground.stale() && ground.maximum().isPresent()) {
+      return new JobStep(Step.MAXIMUM, State.DUE, "stale: medicine changed");
+    }
     return ground
         .maximum()
         .map(
@@ -108,8 +136,12 @@ public record JobStep(Step step, State state, String detail) {
   }
 
   private static JobStep bands(Groundwork ground) {
-    if (ground.maximum().isEmpty()) {
+    if (ground.maximum().isEmpty()
+        || ground.screening().effects().steering() == Steering.EFFORT_AND_TALK_ONLY) {
       return new JobStep(Step.BANDS, State.BLOCKED, "effort and talk");
+    }
+    if (ground.stale()) {
+      return new JobStep(Step.BANDS, State.BLOCKED, "pulse again first");
     }
     if (ground.resting().isEmpty()) {
       return new JobStep(Step.BANDS, State.BLOCKED, "pulse first");
@@ -122,11 +154,9 @@ public record JobStep(Step step, State state, String detail) {
 
   private static JobStep prescribed(Groundwork ground, Optional<SavedStatus> saved) {
     if (saved.isPresent()) {
-      boolean issued = saved.get().status() == Prescription.Status.ISSUED;
+      Standing.State standing = saved.get().standing();
       return new JobStep(
-          Step.PRESCRIPTION,
-          issued ? State.DONE : State.DUE,
-          (issued ? "version " : "draft ") + saved.get().version());
+          Step.PRESCRIPTION, standing.step(), standing.said() + saved.get().version());
     }
     return ground.resting().isEmpty()
         ? new JobStep(Step.PRESCRIPTION, State.BLOCKED, "pulse first")

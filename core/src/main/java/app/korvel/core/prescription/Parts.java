@@ -4,6 +4,9 @@ import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.InvalidValueException.Fault;
 import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.Threshold;
+import app.korvel.core.screening.Condition;
+import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Permission;
 import app.korvel.core.screening.Person;
 import java.util.ArrayList;
@@ -32,6 +35,8 @@ public record Parts(
     WorkType type,
     Mode mode) {
 
+  private static final int HEART_HIGHEST_PERCENT = Threshold.HEART_HIGHEST_GOAL.whole();
+
   /**
    * Checks the parts against the rules.
    *
@@ -52,15 +57,19 @@ public record Parts(
     checkLimit(faults, "highPercent", highPercent, Limit.INTENSITY);
     checkLimit(faults, "minutes", minutes, Limit.SESSION_MINUTES);
     checkLimit(faults, "days", days, Limit.DAYS_A_WEEK);
+    if (mode == Mode.STAIRS && person.has(Condition.FALLS)) {
+      faults.add(
+          new Fault("mode", "is left out for this client: falls are on record", "any other mode"));
+    }
     if (faults.isEmpty()) {
-      checkTogether(faults, permission);
+      checkTogether(faults, person, permission);
     }
     if (!faults.isEmpty()) {
       throw InvalidValueException.of(faults);
     }
   }
 
-  private void checkTogether(List<Fault> faults, Permission permission) {
+  private void checkTogether(List<Fault> faults, Person person, Permission permission) {
     if (lowPercent > highPercent) {
       faults.add(
           new Fault(
@@ -73,6 +82,12 @@ public record Parts(
               "highPercent",
               "vigorous work is not allowed for this client. " + permission.notVigorousBecause(),
               "up to " + Permission.CEILING_PERCENT + " % of reserve"));
+    } else if (person.health().heartDisease() && highPercent > HEART_HIGHEST_PERCENT) {
+      faults.add(
+          new Fault(
+              "highPercent",
+              "with a heart condition work stays lower, cleared or not",
+              "up to " + HEART_HIGHEST_PERCENT + " % of reserve"));
     } else if (highPercent > type.highestPercent()) {
       faults.add(
           new Fault(

@@ -10,7 +10,13 @@ import app.korvel.core.measure.Severity;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.pulse.UsualResting;
 import app.korvel.core.pulse.WorkingResting;
+import app.korvel.core.screening.Cap;
+import app.korvel.core.screening.Context;
+import app.korvel.core.screening.Effects;
+import app.korvel.core.screening.LeaveOut;
 import app.korvel.core.screening.Person;
+import app.korvel.core.screening.Screening;
+import app.korvel.core.screening.Steering;
 import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.Level.RpeSpan;
@@ -22,8 +28,12 @@ import app.korvel.core.zone.Uncertainty;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 
 /**
  * The parts worked out for one client on one day: what to aim at, how it feels, how the week adds
@@ -41,6 +51,11 @@ import java.util.Optional;
  * @param warmUp before the work
  * @param coolDown after it
  * @param week the week's minutes against the guideline
+ * @param cap the rate that nothing goes above, if one was written
+ * @param supervised whether someone has to be there
+ * @param leaveOut work that is not for this client
+ * @param carry what they have on them
+ * @param stopAlso signs to stop at besides those that hold for everyone
  * @param findings why, and what to watch
  */
 public record Prescription(
@@ -56,6 +71,11 @@ public record Prescription(
     Margin warmUp,
     Margin coolDown,
     Week week,
+    Optional<Cap> cap,
+    boolean supervised,
+    List<String> leaveOut,
+    List<String> carry,
+    List<String> stopAlso,
     List<Finding> findings) {
 
   /** Whether it may be handed out. */
@@ -117,12 +137,21 @@ public record Prescription(
 
   private static final int MARGIN_LOW_PERCENT = Threshold.WARM_UP_FROM.whole();
   private static final int MARGIN_HIGH_PERCENT = Threshold.WARM_UP_TO.whole();
-  private static final int LONGER_MINUTES = Threshold.LONGER_WARM_UP.whole();
   private static final int HARD_PERCENT = Threshold.HARD_WORK.whole();
-  private static final int HEART_HIGHEST_RPE = Threshold.HEART_HIGHEST_EFFORT.whole();
+
+  /** Why a warm-up is longer, by the context that makes it so. */
+  private static final Map<Context, String> LONGER_WORDS =
+      Map.of(
+          Context.HEART_FAILURE, "heart failure",
+          Context.HEART_CONDITION, "a heart condition",
+          Context.RATE_LOWERING, "rate-lowering medicine",
+          Context.OVER_65, "65 and over");
 
   public Prescription {
     feel = List.copyOf(feel);
+    leaveOut = List.copyOf(leaveOut);
+    carry = List.copyOf(carry);
+    stopAlso = List.copyOf(stopAlso);
     findings = List.copyOf(findings);
   }
 
@@ -138,26 +167,30 @@ public record Prescription(
         ground
             .resting()
             .orElseThrow(() -> RefusedException.because(FindingKind.RESTING_MISSING.of()));
-    Person person = ground.person();
-    List<Finding> findings = new ArrayList<>(ground.permission().findings());
+    Screening screening = ground.screening();
+    Effects effects = screening.effects();
+    List<Finding> findings = new ArrayList<>(screening.permission().findings());
     Optional<RateBasis> basis = rateBasis(ground, resting, findings);
+    Optional<Cap> cap = basis.flatMap(numbers -> screening.cap());
+    cap.ifPresent(each -> findings.add(FindingKind.CAP_IN_FORCE.of(each.bpm(), each.because())));
     Optional<Target> target =
-        basis.map(
-            numbers ->
-                Target.ofReserve(numbers.reserve(), parts.lowPercent(), parts.highPercent()));
-    Steering steering = steering(person, target.isPresent(), findings);
-    List<Level> levels = levels(parts);
+        basis.flatMap(numbers -> underCap(numbers.reserve(), parts, cap, findings));
+    List<Level> levels = held(levels(parts), effects);
     addCautions(ground, parts, resting, findings);
     basis.ifPresent(
         numbers -> {
           ground.maximumEstimates().choiceFinding().ifPresent(findings::add);
           findings.add(softTarget(numbers, parts));
         });
-    int warmUp = warmUpMinutes(person);
-    int coolDown = Math.min(warmUp, LONGER_MINUTES);
-    longerBecause(person)
+    Level hardest = levels(parts).get(levels(parts).size() - 1);
+    if (hardest.rpe20().high() > effects.highestEffort()) {
+      findings.add(FindingKind.EFFORT_HELD.of(effects.highestEffort()));
+    }
+    int warmUp = effects.warmUpMinutes();
+    int coolDown = effects.coolDownMinutes();
+    longerBecause(screening)
         .ifPresent(why -> findings.add(FindingKind.LONGER_WARM_UP.of(warmUp, coolDown, why)));
-    Week week = Week.of(parts, person);
+    Week week = Week.of(parts, ground.person());
     findings.add(week.finding());
     addFrequency(parts, findings);
     return new Prescription(
@@ -166,22 +199,69 @@ public record Prescription(
         ground.permission().mayIssue() ? Status.ISSUED : Status.DRAFT,
         basis,
         target,
-        steering,
+        target.isPresent() ? effects.steering() : Steering.EFFORT_AND_TALK_ONLY,
         levels.stream().map(Feel::of).toList(),
-        rpe(person, levels),
+        rpe(levels, effects),
         levels
             .get(0)
             .rpe10(RpeFamily.RATIO)
             .to(levels.get(levels.size() - 1).rpe10(RpeFamily.RATIO)),
-        warmUp(warmUp, basis),
+        warmUp(warmUp, basis, cap),
         coolDown(coolDown, basis),
         week,
+        cap,
+        screening.supervised(),
+        effects.leaveOut().stream().map(LeaveOut::displayName).toList(),
+        effects.carry(),
+        effects.stopAlso(),
         findings);
   }
 
-  private static Margin warmUp(int minutes, Optional<RateBasis> basis) {
-    Optional<Integer> low = basis.map(numbers -> numbers.reserve().rateAt(MARGIN_LOW_PERCENT));
-    Optional<Integer> high = basis.map(numbers -> numbers.reserve().rateAt(MARGIN_HIGH_PERCENT));
+  /** The same with every rate left out: what remains while its rates are suspended. */
+  public Prescription withoutRates() {
+    return new Prescription(
+        date,
+        parts,
+        status,
+        Optional.empty(),
+        Optional.empty(),
+        Steering.EFFORT_AND_TALK_ONLY,
+        feel,
+        rpe20,
+        rpe10,
+        warmUp(warmUp.minutes, Optional.empty(), Optional.empty()),
+        coolDown(coolDown.minutes, Optional.empty()),
+        week,
+        Optional.empty(),
+        supervised,
+        leaveOut,
+        carry,
+        stopAlso,
+        findings);
+  }
+
+  private static Optional<Target> underCap(
+      Reserve reserve, Parts parts, Optional<Cap> cap, List<Finding> findings) {
+    Target.UnderCap under =
+        Target.of(
+            reserve,
+            Basis.RESERVE,
+            BigDecimal.valueOf(parts.lowPercent()),
+            BigDecimal.valueOf(parts.highPercent()),
+            cap.map(each -> OptionalInt.of(each.bpm())).orElse(OptionalInt.empty()));
+    findings.addAll(under.findings());
+    return under.target();
+  }
+
+  private static Margin warmUp(int minutes, Optional<RateBasis> basis, Optional<Cap> cap) {
+    int highest = cap.map(Cap::bpm).orElse(Integer.MAX_VALUE);
+    Optional<Integer> low =
+        basis
+            .map(numbers -> numbers.reserve().rateAt(MARGIN_LOW_PERCENT))
+            .filter(bpm -> bpm < highest);
+    Optional<Integer> high =
+        low.flatMap(under -> basis)
+            .map(numbers -> Math.min(highest, numbers.reserve().rateAt(MARGIN_HIGH_PERCENT)));
     String rise = high.map(bpm -> "let it rise to " + low.get() + "–" + bpm).orElse("let it rise");
     return new Margin(
         minutes,
@@ -202,10 +282,13 @@ public record Prescription(
 
   private static Optional<RateBasis> rateBasis(
       Groundwork ground, WorkingResting resting, List<Finding> findings) {
+    if (ground.noRateBecause().isPresent()) {
+      findings.add(FindingKind.RATE_NOT_USED.of(ground.noRateBecause().get()));
+      return Optional.empty();
+    }
     if (ground.maximum().isEmpty()) {
       findings.add(
-          FindingKind.RATE_NOT_USED.of(
-              "With heart failure the numbers come from the cardiac team. Start supervised."));
+          FindingKind.RATE_NOT_USED.of("No maximum is proposed: none of the equations applies."));
       return Optional.empty();
     }
     Estimate maximum = ground.maximum().get();
@@ -231,20 +314,6 @@ public record Prescription(
             Scheme.DEFAULT_ID));
   }
 
-  private static Steering steering(Person person, boolean byRate, List<Finding> findings) {
-    if (person.activity().sedentary()) {
-      findings.add(FindingKind.TALK_BEFORE_EFFORT.of());
-    }
-    if (!byRate) {
-      return Steering.EFFORT_AND_TALK_ONLY;
-    }
-    if (person.health().betaBlocker()) {
-      findings.add(FindingKind.BETA_BLOCKER_STEERING.of());
-      return Steering.EFFORT_AND_TALK;
-    }
-    return person.activity().sedentary() ? Steering.TALK : Steering.RATE;
-  }
-
   private static void addCautions(
       Groundwork ground, Parts parts, WorkingResting resting, List<Finding> findings) {
     Person person = ground.person();
@@ -255,14 +324,12 @@ public record Prescription(
     if (usual.severity() != Severity.INFO) {
       findings.add(usual);
     }
-    if (person.health().heartCondition() && !person.health().heartFailure()) {
-      findings.add(FindingKind.START_HEART_CONDITION.of());
+    findings.addAll(ground.screening().cautions());
+    if (ground.screening().supervised()) {
+      findings.add(FindingKind.SUPERVISED_ONLY.of());
     }
     if (parts.highPercent() > HARD_PERCENT) {
       findings.add(FindingKind.HARD_MINUTES.of());
-    }
-    if (person.over65()) {
-      findings.add(FindingKind.OVER_65.of());
     }
   }
 
@@ -295,28 +362,30 @@ public record Prescription(
     return List.of(Level.values()).subList(low.ordinal(), high.ordinal() + 1);
   }
 
-  private static RpeSpan rpe(Person person, List<Level> levels) {
+  /** The levels whose effort stays within what is held; at least the one it is held at. */
+  private static List<Level> held(List<Level> levels, Effects effects) {
+    List<Level> within =
+        levels.stream().filter(level -> level.rpe20().low() <= effects.highestEffort()).toList();
+    return within.isEmpty()
+        ? List.of(
+            Arrays.stream(Level.values())
+                .filter(level -> level.rpe20().high() >= effects.highestEffort())
+                .findFirst()
+                .orElseThrow())
+        : within;
+  }
+
+  private static RpeSpan rpe(List<Level> levels, Effects effects) {
     RpeSpan span = levels.get(0).rpe20().to(levels.get(levels.size() - 1).rpe20());
-    // The upper end is held; a lighter target is never pushed up to the usual 11.
-    return person.health().heartDisease()
-        ? new RpeSpan(span.low(), Math.min(span.high(), HEART_HIGHEST_RPE))
-        : span;
+    // The upper end is held; a lighter target is never pushed up to a range's lower end.
+    int high = Math.min(span.high(), effects.highestEffort());
+    return new RpeSpan(Math.min(span.low(), high), high);
   }
 
-  private static int warmUpMinutes(Person person) {
-    if (person.health().heartDisease()) {
-      return Threshold.HEART_WARM_UP.whole();
-    }
-    return longerBecause(person).isPresent() ? LONGER_MINUTES : Threshold.WARM_UP.whole();
-  }
-
-  private static Optional<String> longerBecause(Person person) {
-    if (person.health().heartDisease()) {
-      return Optional.of("a heart condition");
-    }
-    if (person.health().betaBlocker()) {
-      return Optional.of("rate-lowering medicine");
-    }
-    return person.over65() ? Optional.of("65 and over") : Optional.empty();
+  private static Optional<String> longerBecause(Screening screening) {
+    return screening.contexts().stream()
+        .filter(context -> context.effects().warmUpMinutes() > Effects.NONE.warmUpMinutes())
+        .max(Comparator.comparingInt(context -> context.effects().warmUpMinutes()))
+        .map(context -> LONGER_WORDS.get(context));
   }
 }

@@ -4,8 +4,10 @@ import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.screening.Activity;
+import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Permission;
 import app.korvel.core.screening.Person;
+import app.korvel.core.screening.Screening;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -53,8 +55,8 @@ public record Start(Parts parts, List<Finding> findings) {
    *
    * @param approach the school the instructor chose, if any
    */
-  public static Start of(
-      Person person, Permission permission, Goal goal, Optional<Approach> approach, Mode mode) {
+  public static Start of(Screening screening, Goal goal, Optional<Approach> approach, Mode mode) {
+    Person person = screening.person();
     Row row = BY_ACTIVITY.get(person.activity());
     Approach school = approach.orElse(defaultApproach(person.activity()));
     List<Finding> findings = new ArrayList<>();
@@ -69,17 +71,23 @@ public record Start(Parts parts, List<Finding> findings) {
       high = goal.highPercent();
       findings.add(FindingKind.START_HELD_BY_GOAL.of(low + "–" + high));
     }
-    if (!permission.vigorous() && high > Permission.CEILING_PERCENT) {
+    boolean held = !screening.permission().vigorous() || person.health().heartDisease();
+    if (held && high > Permission.CEILING_PERCENT) {
       // With a heart condition work spans 40 to 70 once cleared, and 60 at the start.
       low = 40;
       high = Permission.CEILING_PERCENT;
+    }
+    int available = screening.answers().days().size();
+    int days = available == 0 ? row.days : Math.min(row.days, available);
+    if (days < row.days) {
+      findings.add(FindingKind.DAYS_AVAILABLE.of(days));
     }
     findings.add(
         0,
         FindingKind.START_BY_ACTIVITY.of(
             low + "–" + high,
             row.minutes,
-            row.days,
+            days,
             person.activity().name().toLowerCase(Locale.ROOT)));
     if (offersApproach(person.activity())) {
       findings.add(
@@ -87,6 +95,6 @@ public record Start(Parts parts, List<Finding> findings) {
               .of());
     }
     return new Start(
-        new Parts(goal, school, low, high, row.minutes, row.days, WorkType.STEADY, mode), findings);
+        new Parts(goal, school, low, high, row.minutes, days, WorkType.STEADY, mode), findings);
   }
 }

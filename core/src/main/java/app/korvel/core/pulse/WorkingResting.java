@@ -1,5 +1,6 @@
 package app.korvel.core.pulse;
 
+import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Formula;
@@ -7,6 +8,7 @@ import app.korvel.core.measure.LongHand;
 import app.korvel.core.measure.Threshold;
 import java.math.BigDecimal;
 import java.math.MathContext;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
@@ -30,6 +32,7 @@ import java.util.stream.Collectors;
  * @param standardErrorBpm σ of the value: spread from day to day and the error of the counting
  * @param basis the readings it stands on, latest first
  * @param due whether it is to be measured again
+ * @param stale whether it was taken before a change of medicine, and no rate may be built on it
  * @param findings how it was chosen, and whether it is due
  */
 public record WorkingResting(
@@ -37,6 +40,7 @@ public record WorkingResting(
     BigDecimal standardErrorBpm,
     List<RestingReading> basis,
     boolean due,
+    boolean stale,
     List<Finding> findings) {
 
   /** Days after which a resting value is measured again. */
@@ -57,6 +61,40 @@ public record WorkingResting(
    * @return nothing when there is no reading
    */
   public static Optional<WorkingResting> of(
+      List<RestingReading> readings, LocalDate today, ZoneId zone) {
+    return of(readings, Optional.empty(), today, zone);
+  }
+
+  /**
+   * The working value on {@code today}, of someone whose medicines may have changed.
+   *
+   * @param medicinesChangedAt readings before it are stale: they count only while there is none
+   *     since, and then the value says so
+   */
+  public static Optional<WorkingResting> of(
+      List<RestingReading> readings,
+      Optional<Instant> medicinesChangedAt,
+      LocalDate today,
+      ZoneId zone) {
+    List<RestingReading> since =
+        readings.stream()
+            .filter(
+                reading ->
+                    medicinesChangedAt.map(at -> !reading.takenAt().isBefore(at)).orElse(true))
+            .toList();
+    return since.isEmpty()
+        ? ofAll(readings, today, zone)
+            .map(value -> value.staleSince(LocalDate.ofInstant(medicinesChangedAt.get(), zone)))
+        : ofAll(since, today, zone);
+  }
+
+  private WorkingResting staleSince(LocalDate changedOn) {
+    List<Finding> said = new ArrayList<>(findings);
+    said.add(FindingKind.RESTING_STALE.of(Days.of(changedOn)));
+    return new WorkingResting(bpm, standardErrorBpm, basis, due, true, said);
+  }
+
+  private static Optional<WorkingResting> ofAll(
       List<RestingReading> readings, LocalDate today, ZoneId zone) {
     List<RestingReading> latestFirst =
         readings.stream()
@@ -93,6 +131,7 @@ public record WorkingResting(
             sigma(Threshold.DAY_TO_DAY, chosen.errorBpm()),
             List.of(chosen),
             fresh.isEmpty(),
+            false,
             findings));
   }
 
@@ -122,6 +161,7 @@ public record WorkingResting(
         middle.bpm(),
         sigma(Threshold.DAY_TO_DAY_MEDIAN, countingError(three)),
         three,
+        false,
         false,
         List.of(FindingKind.WORKING_MEDIAN.of(middle.bpm(), circumstances(middle))));
   }

@@ -19,6 +19,11 @@ public enum Activity {
     return definition;
   }
 
+  /** One class lower; {@link #NONE} stays. */
+  public Activity oneLower() {
+    return values()[Math.max(0, ordinal() - 1)];
+  }
+
   /** Sedentary in the sense of the screening table: {@link #NONE}. */
   public boolean sedentary() {
     return this == NONE;

@@ -32,18 +32,8 @@ public record Client(UUID id, int version, Details details, boolean archived) {
    * @param note up to {@value #NOTE_LENGTH} characters: work, habits, what to remember
    * @param birthDate a local date that makes an age of {@link Limit#AGE}
    * @param sex used only where an equation needs it
-   * @param activity present activity
-   * @param health what is known of their health
-   * @param guardianConsent a parent or guardian has agreed; counts only under 18
    */
-  public record Details(
-      String name,
-      String note,
-      LocalDate birthDate,
-      Sex sex,
-      Activity activity,
-      Person.Health health,
-      boolean guardianConsent) {
+  public record Details(String name, String note, LocalDate birthDate, Sex sex) {
 
     /**
      * Checks what was entered, as of {@code today}.
@@ -51,38 +41,17 @@ public record Client(UUID id, int version, Details details, boolean archived) {
      * @throws InvalidValueException with every fault at once
      */
     public static Details of(
-        String name,
-        String note,
-        LocalDate birthDate,
-        Sex sex,
-        Activity activity,
-        Person.Health health,
-        boolean guardianConsent,
-        LocalDate today) {
+        String name, String note, LocalDate birthDate, Sex sex, LocalDate today) {
       List<Fault> faults = new ArrayList<>();
       String cleanName = name.strip();
       String cleanNote = note.strip();
-      checkText(faults, "name", cleanName, 1, NAME_LENGTH);
-      checkText(faults, "note", cleanNote, 0, NOTE_LENGTH);
+      Texts.check(faults, "name", cleanName, 1, NAME_LENGTH);
+      Texts.check(faults, "note", cleanNote, 0, NOTE_LENGTH);
       checkBirthDate(faults, birthDate, today);
       if (!faults.isEmpty()) {
         throw InvalidValueException.of(faults);
       }
-      return new Details(cleanName, cleanNote, birthDate, sex, activity, health, guardianConsent);
-    }
-
-    private static void checkText(
-        List<Fault> faults, String field, String text, int least, int most) {
-      String accepted =
-          least == 0 ? "up to " + most + " characters" : least + " to " + most + " characters";
-      int length = text.codePointCount(0, text.length());
-      if (length < least) {
-        faults.add(new Fault(field, "is empty", accepted));
-      } else if (length > most) {
-        faults.add(new Fault(field, "has " + length + " characters", accepted));
-      } else if (text.codePoints().anyMatch(Character::isISOControl)) {
-        faults.add(new Fault(field, "holds a control character", "plain text on one line"));
-      }
+      return new Details(cleanName, cleanNote, birthDate, sex);
     }
 
     private static void checkBirthDate(List<Fault> faults, LocalDate birthDate, LocalDate today) {
@@ -101,13 +70,15 @@ public record Client(UUID id, int version, Details details, boolean archived) {
   /**
    * The client as the rules see them on {@code date}. Whoever outlives {@link Limit#AGE} keeps its
    * highest age.
+   *
+   * @param answers what they answered at intake
    */
-  public Person on(LocalDate date) {
-    long age = ChronoUnit.YEARS.between(details.birthDate(), date);
-    return Person.of(
-        (int) Math.min(age, Limit.AGE.highest()),
-        details.sex(),
-        details.activity(),
-        details.health());
+  public Person on(LocalDate date, Answers answers) {
+    return Person.of(ageOn(date), details.sex(), answers.activityClass(), answers.health());
+  }
+
+  /** Whole years on {@code date}, at most the highest of {@link Limit#AGE}. */
+  public int ageOn(LocalDate date) {
+    return (int) Math.min(ChronoUnit.YEARS.between(details.birthDate(), date), Limit.AGE.highest());
   }
 }

@@ -13,8 +13,8 @@ import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Activity;
+import app.korvel.core.screening.Context;
 import app.korvel.core.screening.Person;
-import app.korvel.core.screening.Watch;
 import app.korvel.core.support.People;
 import java.time.ZoneOffset;
 import java.util.List;
@@ -41,7 +41,8 @@ class JobStepTest {
                         Set.of())),
                 TODAY,
                 ZoneOffset.UTC);
-    Groundwork ground = Groundwork.of(People.client(person, false), resting, Mode.RUN, TODAY);
+    Groundwork ground =
+        Groundwork.of(People.screening(person, false), resting, Mode.RUN, Optional.empty());
     return JobStep.path(ground, saved).stream()
         .map(step -> step.state() + " " + step.detail())
         .toList();
@@ -51,7 +52,7 @@ class JobStepTest {
   void aNewClientBeginsWithThePulse() {
     assertThat(path(adult(46, Activity.SOME), 0, 0, 5, Optional.empty()))
         .containsExactly(
-            "DONE nothing known against",
+            "DONE light to moderate",
             "DUE none counted yet",
             "DONE about 176",
             "BLOCKED pulse first",
@@ -66,9 +67,9 @@ class JobStepTest {
                 64,
                 2,
                 5,
-                Optional.of(new SavedStatus(2, Prescription.Status.ISSUED))))
+                Optional.of(new SavedStatus(2, Standing.State.ISSUED))))
         .containsExactly(
-            "DONE nothing known against",
+            "DONE light to moderate",
             "DONE 64 at rest",
             "DONE about 176",
             "DONE reserve 112",
@@ -83,7 +84,7 @@ class JobStepTest {
                 72,
                 2,
                 5,
-                Optional.of(new SavedStatus(1, Prescription.Status.DRAFT))))
+                Optional.of(new SavedStatus(1, Standing.State.DRAFT))))
         .containsExactly(
             "BLOCKED clearance first",
             "DONE 72 at rest",
@@ -110,11 +111,14 @@ class JobStepTest {
 
   @Test
   void whatToWatchIsSaidTheWeightiestFirst() {
-    assertThat(Watch.of(with(70, Activity.NONE, true, false, true)))
+    assertThat(Context.of(with(70, Activity.NONE, true, false, true)))
         .containsExactly(
-            Watch.HEART_CONDITION, Watch.BETA_BLOCKER, Watch.OVER_65, Watch.NEW_TO_EXERCISE);
-    assertThat(Watch.of(with(45, Activity.SOME, true, true, false)))
-        .containsExactly(Watch.HEART_FAILURE);
-    assertThat(Watch.of(adult(45, Activity.SOME))).isEmpty();
+            Context.HEART_CONDITION,
+            Context.RATE_LOWERING,
+            Context.OVER_65,
+            Context.NEW_TO_EXERCISE);
+    assertThat(Context.of(with(45, Activity.SOME, true, true, false)))
+        .containsExactly(Context.HEART_FAILURE);
+    assertThat(Context.of(adult(45, Activity.SOME))).isEmpty();
   }
 }

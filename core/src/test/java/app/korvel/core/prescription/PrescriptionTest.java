@@ -16,8 +16,9 @@ import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Activity;
-import app.korvel.core.screening.Permission;
+import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Person;
+import app.korvel.core.screening.Steering;
 import app.korvel.core.support.People;
 import app.korvel.core.zone.GuidelineClass;
 import app.korvel.core.zone.Level.RpeSpan;
@@ -42,15 +43,14 @@ class PrescriptionTest {
             5,
             Set.of());
     return Groundwork.of(
-        People.client(person, false),
+        People.screening(person, false),
         WorkingResting.of(List.of(reading), TODAY, ZoneOffset.UTC),
         mode,
-        TODAY);
+        Optional.empty());
   }
 
   private static Start start(Person person, Goal goal, Approach approach) {
-    return Start.of(
-        person, Permission.of(person, true), goal, Optional.ofNullable(approach), Mode.RUN);
+    return Start.of(People.screening(person, true), goal, Optional.ofNullable(approach), Mode.RUN);
   }
 
   private static Parts parts(int low, int high, int minutes, int days, WorkType type) {
@@ -118,7 +118,7 @@ class PrescriptionTest {
         for (Goal goal : Goal.openTo(person)) {
           for (Approach approach : Approach.values()) {
             Start start = start(person, goal, approach);
-            start.parts().check(person, Permission.of(person, true));
+            start.parts().check(person, People.screening(person, true).permission());
             assertThat(start.parts().highPercent())
                 .isLessThanOrEqualTo(
                     activity.regularlyActive() && !heart ? goal.highPercent() : 60);
@@ -239,7 +239,7 @@ class PrescriptionTest {
     assertThat(made.warmUp().minutes()).isEqualTo(15);
     assertThat(made.coolDown().minutes()).isEqualTo(10);
     assertThat(made.rpe20()).isEqualTo(new RpeSpan(12, 13));
-    assertThat(codes(made.findings())).contains("screening-first", "start-heart-condition");
+    assertThat(codes(made.findings())).contains("clearance-first", "start-heart-condition");
   }
 
   @Test
@@ -286,7 +286,10 @@ class PrescriptionTest {
   void withoutARestingPulseNothingIsPrescribed() {
     Groundwork ground =
         Groundwork.of(
-            People.client(adult(46, Activity.SOME), false), Optional.empty(), Mode.RUN, TODAY);
+            People.screening(adult(46, Activity.SOME), false),
+            Optional.empty(),
+            Mode.RUN,
+            Optional.empty());
     assertThatThrownBy(() -> Prescription.of(ground, parts(40, 60, 30, 3, WorkType.STEADY)))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("Count a resting pulse first");

@@ -4,26 +4,15 @@ import static app.korvel.core.support.People.TODAY;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.support.People;
 import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 
 class ClientTest {
 
   private static Client.Details details(String name, String note, LocalDate birthDate) {
-    return Client.Details.of(
-        name,
-        note,
-        birthDate,
-        Sex.NOT_GIVEN,
-        Activity.SOME,
-        Person.Health.NOTHING_KNOWN,
-        false,
-        TODAY);
+    return Client.Details.of(name, note, birthDate, Sex.NOT_GIVEN, TODAY);
   }
 
   @Test
@@ -57,41 +46,9 @@ class ClientTest {
 
   @Test
   void theAgeTurnsOnTheBirthday() {
-    Client client = People.client(People.adult(45, Activity.SOME), false);
-    assertThat(client.on(TODAY).age()).isEqualTo(45);
-    assertThat(client.on(TODAY.minusDays(1)).age()).isEqualTo(44);
-    assertThat(client.on(TODAY.plusYears(90)).age()).isEqualTo(110);
-  }
-
-  @ParameterizedTest
-  @CsvSource({
-    // age, activity, heart condition, heart failure, consent -> may issue, vigorous
-    "45, NONE,    false, false, false, true,  false",
-    "45, SOME,    false, false, false, true,  false",
-    "45, REGULAR, false, false, false, true,  true",
-    "45, HIGH,    true,  false, false, false, false",
-    "45, NONE,    false, true,  false, false, false",
-    "17, REGULAR, false, false, false, false, true",
-    "17, REGULAR, false, false, true,  true,  true",
-    "18, REGULAR, false, false, false, true,  true",
-  })
-  void permissionFollowsTheTable(
-      int age,
-      Activity activity,
-      boolean heart,
-      boolean failure,
-      boolean consent,
-      boolean mayIssue,
-      boolean vigorous) {
-    Permission permission =
-        Permission.of(People.with(age, activity, heart, failure, false), consent);
-    assertThat(permission.mayIssue()).isEqualTo(mayIssue);
-    assertThat(permission.vigorous()).isEqualTo(vigorous);
-    assertThat(permission.findings().stream().anyMatch(f -> f.code().endsWith("-first")))
-        .isEqualTo(!mayIssue);
-    assertThat(permission.findings())
-        .extracting(Finding::code)
-        .filteredOn((failure ? "light-by-effort" : "light-to-moderate")::equals)
-        .hasSize(vigorous ? 0 : 1);
+    Client client = People.client(People.adult(45, Activity.SOME));
+    assertThat(client.ageOn(TODAY)).isEqualTo(45);
+    assertThat(client.ageOn(TODAY.minusDays(1))).isEqualTo(44);
+    assertThat(client.ageOn(TODAY.plusYears(90))).isEqualTo(110);
   }
 }

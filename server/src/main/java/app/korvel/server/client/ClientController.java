@@ -1,35 +1,35 @@
 package app.korvel.server.client;
 
-import app.korvel.core.maximum.Choice;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.JobStep.SavedStatus;
-import app.korvel.core.pulse.RestingReading;
+import app.korvel.core.prescription.Standing;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Client;
 import app.korvel.server.client.ClientViews.ArchiveRequest;
 import app.korvel.server.client.ClientViews.ChangeRequest;
+import app.korvel.server.client.ClientViews.CheckedToday;
 import app.korvel.server.client.ClientViews.ClientList;
 import app.korvel.server.client.ClientViews.ClientOverview;
 import app.korvel.server.client.ClientViews.ClientRow;
 import app.korvel.server.client.ClientViews.ClientView;
 import app.korvel.server.client.ClientViews.DetailsRequest;
+import app.korvel.server.client.ClientViews.EquationFacts;
 import app.korvel.server.client.ClientViews.MaximumInUse;
 import app.korvel.server.client.ClientViews.PrescriptionInUse;
+import app.korvel.server.client.ClientViews.StandingView;
 import app.korvel.server.client.ClientViews.StepView;
 import app.korvel.server.client.ClientViews.WatchView;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.FindingView;
 import app.korvel.server.web.ProblemType;
 import app.korvel.server.web.Problems;
+import app.korvel.store.CheckInRepository;
 import app.korvel.store.ClientRepository;
 import app.korvel.store.Ids;
-import app.korvel.store.MaximumChoiceRepository;
 import app.korvel.store.PrescriptionRepository;
-import app.korvel.store.ReadingRepository;
 import app.korvel.store.SavedPrescription;
 import app.korvel.store.StaleVersionException;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -52,25 +52,22 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/clients")
 class ClientController {
   private final ClientRepository clients;
-  private final ReadingRepository readings;
   private final PrescriptionRepository prescriptions;
-  private final MaximumChoiceRepository choices;
+  private final CheckInRepository checkIns;
   private final ClientRecords records;
   private final StudioClock clock;
   private final Ids ids;
 
   ClientController(
       ClientRepository clients,
-      ReadingRepository readings,
       PrescriptionRepository prescriptions,
-      MaximumChoiceRepository choices,
+      CheckInRepository checkIns,
       ClientRecords records,
       StudioClock clock,
       Ids ids) {
     this.clients = clients;
-    this.readings = readings;
     this.prescriptions = prescriptions;
-    this.choices = choices;
+    this.checkIns = checkIns;
     this.records = records;
     this.clock = clock;
     this.ids = ids;
@@ -80,42 +77,42 @@ class ClientController {
   ClientList list(
       @RequestParam(defaultValue = "") String q,
       @RequestParam(defaultValue = "false") boolean archived) {
-    Map<UUID, List<RestingReading>> readingsByClient = readings.byClient();
+    ClientRecords.Everyone everyone = records.everyone();
     Map<UUID, SavedPrescription> current = prescriptions.current();
-    Map<UUID, Choice> choiceByClient = choices.current();
     return new ClientList(
         clients.find(q, archived).stream()
             .map(
                 client ->
                     row(
                         client,
-                        records.resting(readingsByClient.getOrDefault(client.id(), List.of())),
-                        Optional.ofNullable(choiceByClient.get(client.id())),
+                        everyone.groundwork(client),
                         Optional.ofNullable(current.get(client.id()))))
             .toList(),
         clients.count(false),
         clients.count(true));
   }
 
-  private ClientRow row(
-      Client client,
-      Optional<WorkingResting> resting,
-      Optional<Choice> choice,
-      Optional<SavedPrescription> saved) {
-    Groundwork ground = Groundwork.of(client, resting, Mode.RUN, choice, clock.today());
+  private static ClientRow row(
+      Client client, Groundwork ground, Optional<SavedPrescription> saved) {
     return new ClientRow(
         client.id(),
         client.details().name(),
         client.details().note(),
         ground.person().age(),
-        WatchView.of(ground.person()),
-        resting.map(WorkingResting::bpm).orElse(null),
+        WatchView.of(ground.screening()),
+        ground.resting().map(WorkingResting::bpm).orElse(null),
         ground.maximum().map(maximum -> maximum.bpm().orElseThrow()).orElse(null),
-        StepView.of(ground, status(saved)));
+        ground.noRateBecause().isEmpty(),
+        StepView.of(ground, status(ground, saved)));
   }
 
-  private static Optional<SavedStatus> status(Optional<SavedPrescription> saved) {
-    return saved.map(each -> new SavedStatus(each.version(), each.prescription().status()));
+  private static Optional<SavedStatus> status(
+      Groundwork ground, Optional<SavedPrescription> saved) {
+    return saved.map(each -> new SavedStatus(each.version(), standing(ground, each).state()));
+  }
+
+  private static Standing standing(Groundwork ground, SavedPrescription saved) {
+    return Standing.of(saved.prescription(), saved.recordedAt(), ground.screening());
   }
 
   @PostMapping
@@ -162,7 +159,13 @@ class ClientController {
     Optional<SavedPrescription> saved = Optional.ofNullable(prescriptions.current().get(id));
     return new ClientOverview(
         ClientView.of(client, clock.today()),
-        WatchView.of(ground.person()),
+        EquationFacts.of(ground.person()),
+        checkIns.of(id, 1).stream()
+            .filter(checkIn -> checkIn.on().equals(clock.today()))
+            .findFirst()
+            .map(CheckedToday::of)
+            .orElse(null),
+        WatchView.of(ground.screening()),
         ground.permission().mayIssue(),
         ground.permission().vigorous(),
         FindingView.of(ground.permission().findings()),
@@ -172,8 +175,10 @@ class ClientController {
             .map(
                 each ->
                     new PrescriptionInUse(
-                        each.version(), each.prescription().status(), each.prescription().date()))
+                        each.version(),
+                        StandingView.of(standing(ground, each)),
+                        each.prescription().date()))
             .orElse(null),
-        StepView.of(ground, status(saved)));
+        StepView.of(ground, status(ground, saved)));
   }
 }

@@ -1,18 +1,28 @@
 package app.korvel.server.client;
 
+import app.korvel.core.maximum.Choice;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.WorkingResting;
+import app.korvel.core.screening.Clearance;
 import app.korvel.core.screening.Client;
+import app.korvel.core.screening.Intake;
+import app.korvel.core.screening.Reported;
+import app.korvel.core.screening.Screening;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.NotFoundException;
+import app.korvel.store.CheckInRepository;
+import app.korvel.store.ClearanceRepository;
 import app.korvel.store.ClientRepository;
+import app.korvel.store.IntakeRepository;
 import app.korvel.store.MaximumChoiceRepository;
 import app.korvel.store.ReadingRepository;
+import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -21,16 +31,25 @@ import org.springframework.stereotype.Component;
 @Component
 public class ClientRecords {
   private final ClientRepository clients;
+  private final IntakeRepository intakes;
+  private final ClearanceRepository clearances;
+  private final CheckInRepository checkIns;
   private final ReadingRepository readings;
   private final MaximumChoiceRepository choices;
   private final StudioClock clock;
 
   public ClientRecords(
       ClientRepository clients,
+      IntakeRepository intakes,
+      ClearanceRepository clearances,
+      CheckInRepository checkIns,
       ReadingRepository readings,
       MaximumChoiceRepository choices,
       StudioClock clock) {
     this.clients = clients;
+    this.intakes = intakes;
+    this.clearances = clearances;
+    this.checkIns = checkIns;
     this.readings = readings;
     this.choices = choices;
     this.clock = clock;
@@ -59,20 +78,74 @@ public class ClientRecords {
     return client;
   }
 
-  /** The resting value worked out from a client's readings. */
-  public Optional<WorkingResting> resting(List<RestingReading> readings) {
-    return WorkingResting.of(readings, clock.today(), clock.zone());
+  /** What a client's screening comes to today. */
+  public Screening screening(Client client) {
+    return screening(
+        client,
+        intakes.current(client.id()),
+        clearances.of(client.id()),
+        checkIns.reported(client.id()));
+  }
+
+  private Screening screening(
+      Client client, Optional<Intake> intake, List<Clearance> cleared, Reported reported) {
+    return Screening.of(client, intake, cleared, reported, clock.today(), clock.zone());
+  }
+
+  /** The resting value worked out from readings, for someone of that screening. */
+  public Optional<WorkingResting> resting(List<RestingReading> readings, Screening screening) {
+    return resting(readings, screening.medicinesChangedAt());
+  }
+
+  private Optional<WorkingResting> resting(
+      List<RestingReading> readings, Optional<Instant> medicinesChangedAt) {
+    return WorkingResting.of(readings, medicinesChangedAt, clock.today(), clock.zone());
   }
 
   /** The resting value of that client. */
-  public Optional<WorkingResting> resting(UUID id) {
-    return resting(readings.of(id));
+  public Optional<WorkingResting> resting(Client client) {
+    return resting(
+        readings.of(client.id()), intakes.current(client.id()).flatMap(Intake::medicinesChangedAt));
   }
 
   /** Everything a prescription stands on, in that mode. */
   public Groundwork groundwork(Client client, Mode mode) {
+    Screening screening = screening(client);
     return Groundwork.of(
-        client, resting(client.id()), mode, choices.current(client.id()), clock.today());
+        screening,
+        resting(readings.of(client.id()), screening),
+        mode,
+        choices.current(client.id()));
+  }
+
+  /** Everyone's records, read at once: what a list needs. */
+  public final class Everyone {
+    private final Map<UUID, Intake> intakeOf = intakes.current();
+    private final Map<UUID, List<Clearance>> clearancesOf = clearances.byClient();
+    private final Map<UUID, Reported> reportedOf = checkIns.reported();
+    private final Map<UUID, List<RestingReading>> readingsOf = readings.byClient();
+    private final Map<UUID, Choice> choiceOf = choices.current();
+
+    /** Everything a prescription stands on, on foot. */
+    public Groundwork groundwork(Client client) {
+      UUID id = client.id();
+      Screening screening =
+          screening(
+              client,
+              Optional.ofNullable(intakeOf.get(id)),
+              clearancesOf.getOrDefault(id, List.of()),
+              reportedOf.getOrDefault(id, Reported.NOTHING));
+      return Groundwork.of(
+          screening,
+          resting(readingsOf.getOrDefault(id, List.of()), screening),
+          Mode.RUN,
+          Optional.ofNullable(choiceOf.get(id)));
+    }
+  }
+
+  /** Everyone's records as of now. */
+  public Everyone everyone() {
+    return new Everyone();
   }
 
   static NotFoundException unknown(UUID id) {

@@ -1,16 +1,19 @@
 package app.korvel.server.client;
 
+import app.korvel.core.checkin.Outcome;
 import app.korvel.core.maximum.Estimate;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.JobStep;
 import app.korvel.core.prescription.JobStep.SavedStatus;
-import app.korvel.core.prescription.Prescription;
+import app.korvel.core.prescription.Standing;
 import app.korvel.core.screening.Activity;
+import app.korvel.core.screening.Cap;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Person;
+import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Sex;
-import app.korvel.core.screening.Watch;
 import app.korvel.server.web.FindingView;
+import app.korvel.store.SavedCheckIn;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
@@ -19,31 +22,14 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /** Clients as they are received and sent. */
-final class ClientViews {
+public final class ClientViews {
   private ClientViews() {}
 
   /** What the instructor entered. */
-  record DetailsRequest(
-      String name,
-      @Nullable String note,
-      LocalDate birthDate,
-      Sex sex,
-      Activity activity,
-      Boolean heartCondition,
-      Boolean heartFailure,
-      Boolean betaBlocker,
-      Boolean guardianConsent) {
+  record DetailsRequest(String name, @Nullable String note, LocalDate birthDate, Sex sex) {
 
     Client.Details details(LocalDate today) {
-      return Client.Details.of(
-          name,
-          note == null ? "" : note,
-          birthDate,
-          sex,
-          activity,
-          new Person.Health(heartCondition, heartFailure, betaBlocker),
-          guardianConsent,
-          today);
+      return Client.Details.of(name, note == null ? "" : note, birthDate, sex, today);
     }
   }
 
@@ -61,12 +47,7 @@ final class ClientViews {
       String note,
       LocalDate birthDate,
       int age,
-      Sex sex,
-      Activity activity,
-      boolean heartCondition,
-      boolean heartFailure,
-      boolean betaBlocker,
-      boolean guardianConsent) {
+      Sex sex) {
 
     static ClientView of(Client client, LocalDate today) {
       Client.Details details = client.details();
@@ -77,20 +58,30 @@ final class ClientViews {
           details.name(),
           details.note(),
           details.birthDate(),
-          client.on(today).age(),
-          details.sex(),
-          details.activity(),
-          details.health().heartCondition(),
-          details.health().heartFailure(),
-          details.health().betaBlocker(),
-          details.guardianConsent());
+          client.ageOn(today),
+          details.sex());
     }
   }
 
-  record WatchView(String words, String because) {
-    static List<WatchView> of(Person person) {
-      return Watch.of(person).stream()
-          .map(watch -> new WatchView(watch.words(), watch.because()))
+  /** A rate that nothing goes above, and where it comes from. */
+  public record CapView(int bpm, String because) {
+    public static CapView of(Cap cap) {
+      return new CapView(cap.bpm(), cap.because());
+    }
+  }
+
+  /** Whether a saved prescription holds. */
+  public record StandingView(Standing.State state, List<FindingView> findings) {
+    public static StandingView of(Standing standing) {
+      return new StandingView(standing.state(), FindingView.of(standing.findings()));
+    }
+  }
+
+  /** What to watch with someone, in a few words. */
+  public record WatchView(String words, String because) {
+    public static List<WatchView> of(Screening screening) {
+      return screening.contexts().stream()
+          .map(context -> new WatchView(context.words(), context.because()))
           .toList();
     }
   }
@@ -113,9 +104,13 @@ final class ClientViews {
     }
   }
 
-  record PrescriptionInUse(int version, Prescription.Status status, LocalDate date) {}
+  record PrescriptionInUse(int version, StandingView standing, LocalDate date) {}
 
-  /** One row of the list. */
+  /**
+   * One row of the list.
+   *
+   * @param ratesUsed whether anything is steered by a rate, as far as is known
+   */
   record ClientRow(
       UUID id,
       String name,
@@ -124,6 +119,7 @@ final class ClientViews {
       List<WatchView> watch,
       @Nullable Integer restingBpm,
       @Nullable Integer maximumBpm,
+      boolean ratesUsed,
       List<StepView> steps) {}
 
   /**
@@ -134,9 +130,34 @@ final class ClientViews {
    */
   record ClientList(List<ClientRow> clients, int total, int archivedTotal) {}
 
-  /** The header of a client's page. */
+  /** What today's check-in came to. */
+  record CheckedToday(Outcome outcome, String words) {
+    static CheckedToday of(SavedCheckIn saved) {
+      return new CheckedToday(saved.outcome(), saved.words());
+    }
+  }
+
+  /** What the equations ask about someone, as the screening has it. */
+  record EquationFacts(
+      Activity activity, boolean betaBlocker, boolean heartCondition, boolean heartFailure) {
+    static EquationFacts of(Person person) {
+      return new EquationFacts(
+          person.activity(),
+          person.health().betaBlocker(),
+          person.health().heartCondition(),
+          person.health().heartFailure());
+    }
+  }
+
+  /**
+   * The header of a client's page.
+   *
+   * @param checkedToday today's check-in, if there was one
+   */
   record ClientOverview(
       ClientView client,
+      EquationFacts facts,
+      @Nullable CheckedToday checkedToday,
       List<WatchView> watch,
       boolean mayIssue,
       boolean vigorous,

@@ -5,13 +5,19 @@ import static app.korvel.core.screening.Activity.LITTLE;
 import static app.korvel.core.screening.Activity.NONE;
 import static app.korvel.core.screening.Activity.REGULAR;
 import static app.korvel.core.screening.Activity.SOME;
+import static app.korvel.core.screening.MedicineClass.BETA_BLOCKER;
+import static app.korvel.core.screening.MedicineClass.INSULIN;
+import static app.korvel.core.screening.MedicineClass.NITRATE;
+import static app.korvel.core.screening.MedicineClass.RATE_RAISING;
 import static app.korvel.core.screening.Sex.FEMALE;
 import static app.korvel.core.screening.Sex.MALE;
 import static app.korvel.core.screening.Sex.NOT_GIVEN;
 
+import app.korvel.core.checkin.CheckIn;
+import app.korvel.core.checkin.Known;
+import app.korvel.core.checkin.Verdict;
 import app.korvel.core.maximum.Choice;
 import app.korvel.core.maximum.Mode;
-import app.korvel.core.prescription.Goal;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.Prescription;
 import app.korvel.core.prescription.Start;
@@ -21,16 +27,35 @@ import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.pulse.PulseSource;
 import app.korvel.core.pulse.RestingReading;
+import app.korvel.core.pulse.Rhythm;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Activity;
+import app.korvel.core.screening.Allows;
+import app.korvel.core.screening.Answers;
+import app.korvel.core.screening.Clearance;
 import app.korvel.core.screening.Client;
-import app.korvel.core.screening.Person.Health;
+import app.korvel.core.screening.Condition;
+import app.korvel.core.screening.Equipment;
+import app.korvel.core.screening.Goal;
+import app.korvel.core.screening.Intake;
+import app.korvel.core.screening.Medicine;
+import app.korvel.core.screening.MedicineClass;
+import app.korvel.core.screening.Reported;
+import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Sex;
+import app.korvel.core.screening.Topic;
+import app.korvel.core.screening.WrittenLimit;
+import app.korvel.store.CheckInRepository;
+import app.korvel.store.ClearanceRepository;
 import app.korvel.store.ClientRepository;
+import app.korvel.store.Database;
 import app.korvel.store.Ids;
+import app.korvel.store.IntakeRepository;
 import app.korvel.store.MaximumChoiceRepository;
 import app.korvel.store.PrescriptionRepository;
 import app.korvel.store.ReadingRepository;
+import app.korvel.store.SavedCheckIn;
+import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -39,6 +64,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Random;
 import java.util.Set;
 
@@ -52,11 +78,14 @@ public final class DemoData {
   /** What the demo's studio is called. */
   public static final String STUDIO = "Crew fitness, island ferries";
 
-  private static final Health WELL = Health.NOTHING_KNOWN;
   private static final int DAYS = 360;
   private static final int EVERY_DAYS = 19;
+  private static final int SCREENED_DAYS_AGO = 150;
 
   private final ClientRepository clients;
+  private final IntakeRepository intakes;
+  private final ClearanceRepository clearances;
+  private final CheckInRepository checkIns;
   private final ReadingRepository readings;
   private final MaximumChoiceRepository choices;
   private final PrescriptionRepository prescriptions;
@@ -65,21 +94,35 @@ public final class DemoData {
   private final LocalDate today;
   private final Ids ids = Ids.timeOrdered();
 
-  public DemoData(
-      ClientRepository clients,
-      ReadingRepository readings,
-      MaximumChoiceRepository choices,
-      PrescriptionRepository prescriptions,
-      ZoneId zone,
-      Instant now) {
-    this.clients = clients;
-    this.readings = readings;
-    this.choices = choices;
-    this.prescriptions = prescriptions;
+  public DemoData(Database database, ZoneId zone, Instant now) {
+    this.clients = new ClientRepository(database);
+    this.intakes = new IntakeRepository(database);
+    this.clearances = new ClearanceRepository(database);
+    this.checkIns = new CheckInRepository(database);
+    this.readings = new ReadingRepository(database);
+    this.choices = new MaximumChoiceRepository(database);
+    this.prescriptions = new PrescriptionRepository(database);
     this.zone = zone;
     this.now = now;
     this.today = LocalDate.ofInstant(now, zone);
   }
+
+  /** What of their health was told at intake. */
+  private record Told(Set<Condition> conditions, List<Medicine> medicines) {
+    static final Told WELL = of();
+
+    static Told of(Condition... conditions) {
+      return new Told(Set.of(conditions), List.of());
+    }
+
+    Told taking(MedicineClass medicineClass, String name, String dose) {
+      List<Medicine> all = new ArrayList<>(medicines);
+      all.add(new Medicine(medicineClass, name, dose, Optional.empty()));
+      return new Told(conditions, all);
+    }
+  }
+
+  private static final Told WELL = Told.WELL;
 
   /**
    * One of the crew.
@@ -95,7 +138,7 @@ public final class DemoData {
       int age,
       Sex sex,
       Activity activity,
-      Health health,
+      Told told,
       boolean consent,
       int restingThen,
       int restingNow,
@@ -132,7 +175,7 @@ public final class DemoData {
               58,
               FEMALE,
               LITTLE,
-              new Health(false, false, true),
+              WELL.taking(BETA_BLOCKER, "propranolol", "40 mg twice a day"),
               62,
               58,
               9,
@@ -143,18 +186,20 @@ public final class DemoData {
               66,
               MALE,
               SOME,
-              new Health(true, false, true),
+              Told.of(Condition.HEART_CONDITION)
+                  .taking(BETA_BLOCKER, "metoprolol", "50 mg a day")
+                  .taking(NITRATE, "glyceryl trinitrate", "spray, when needed"),
               63,
               60,
               6,
-              Goal.DAILY_ACTIVITY),
+              Goal.GENERAL_FITNESS),
           crew(
               "Lupe Tamatoa",
               "shore staff · valve trouble since childhood",
               52,
               FEMALE,
               REGULAR,
-              new Health(true, false, false),
+              Told.of(Condition.HEART_CONDITION),
               70,
               66,
               12,
@@ -221,7 +266,7 @@ public final class DemoData {
               61,
               FEMALE,
               NONE,
-              new Health(false, true, true),
+              Told.of(Condition.HEART_FAILURE).taking(BETA_BLOCKER, "carvedilol", "12.5 mg twice"),
               74,
               72,
               10,
@@ -258,7 +303,73 @@ public final class DemoData {
               0,
               0,
               -1,
-              null));
+              null),
+          crew(
+              "Osei Lindqvarn",
+              "engine crew · widened artery three years ago",
+              57,
+              MALE,
+              LITTLE,
+              Told.of(Condition.HEART_CONDITION),
+              70,
+              67,
+              11,
+              Goal.DAILY_ACTIVITY),
+          crew(
+              "Keola Brandt-Mori",
+              "deckhand · asthma, worse in cold spray",
+              31,
+              MALE,
+              SOME,
+              Told.of(Condition.RESPIRATORY).taking(RATE_RAISING, "salbutamol", "when needed"),
+              74,
+              71,
+              5,
+              Goal.GENERAL_FITNESS),
+          crew(
+              "Tindra Vossberg",
+              "shore staff · type 1 diabetes, cycles in the shed",
+              36,
+              FEMALE,
+              REGULAR,
+              Told.of(Condition.DIABETES).taking(INSULIN, "insulin glargine", "20 units at night"),
+              66,
+              62,
+              4,
+              Goal.GENERAL_FITNESS),
+          crew(
+              "Amaru Sjodal",
+              "ticket office · pregnant, due in spring",
+              33,
+              FEMALE,
+              SOME,
+              Told.of(Condition.PREGNANCY),
+              70,
+              76,
+              3,
+              Goal.DAILY_ACTIVITY),
+          crew(
+              "Beatriz Holm-Adair",
+              "retired pilot · atrial fibrillation",
+              69,
+              FEMALE,
+              SOME,
+              Told.of(Condition.IRREGULAR_RHYTHM, Condition.FALLS),
+              76,
+              74,
+              6,
+              Goal.DAILY_ACTIVITY),
+          crew(
+              "Jonas Pellworth",
+              "winch house · tablets for high blood pressure",
+              55,
+              MALE,
+              SOME,
+              Told.of(Condition.HIGH_BLOOD_PRESSURE).taking(BETA_BLOCKER, "bisoprolol", "2.5 mg"),
+              68,
+              64,
+              9,
+              Goal.GENERAL_FITNESS));
 
   private static Crew crew(
       String name,
@@ -266,7 +377,7 @@ public final class DemoData {
       int age,
       Sex sex,
       Activity activity,
-      Health health,
+      Told told,
       int restingThen,
       int restingNow,
       int lastDaysAgo,
@@ -277,7 +388,7 @@ public final class DemoData {
         age,
         sex,
         activity,
-        health,
+        told,
         false,
         restingThen,
         restingNow,
@@ -296,6 +407,66 @@ public final class DemoData {
 
   /** Who mistyped a count that was put right later, and what was typed. */
   private static final Map<String, Integer> MISTYPED = Map.of("Ines Okafor-Lund", 46);
+
+  /** A clearance on record. */
+  private record Cleared(String issuer, int daysAgo, Allows allows, int untilInDays, String note) {}
+
+  private static final Map<String, Cleared> CLEARED =
+      Map.of(
+          "Ragnar Holtvik",
+          new Cleared(
+              "Cardiology, county hospital",
+              210,
+              Allows.LIGHT_TO_MODERATE,
+              155,
+              "Nothing above 92 a minute. Never alone."),
+          "Osei Lindqvarn",
+          new Cleared("Dr Ferreira, harbour practice", 374, Allows.LIGHT_TO_MODERATE, -9, ""),
+          "Tindra Vossberg",
+          new Cleared("Diabetes clinic, county hospital", 345, Allows.VIGOROUS, 20, ""),
+          "Amaru Sjodal",
+          new Cleared("Midwife, harbour practice", 31, Allows.LIGHT_TO_MODERATE, 90, ""),
+          "Beatriz Holm-Adair",
+          new Cleared("Dr Ferreira, harbour practice", 80, Allows.LIGHT_TO_MODERATE, 285, ""));
+
+  /** Who has a written cap, and where it lies. */
+  private static final Map<String, Integer> CAPPED = Map.of("Ragnar Holtvik", 92);
+
+  /** Whose screening was so long ago, where it was not {@link #SCREENED_DAYS_AGO}. */
+  private static final Map<String, Integer> SCREENED = Map.of("Bram Okonje", 401);
+
+  /** Who was asked for their activity so far, and no more. */
+  private static final Set<String> UNFINISHED = Set.of("Dmitri Halvor-Cho");
+
+  /** Whose dose changed this week, and to what. */
+  private static final Map<String, Medicine> DOSE_CHANGED =
+      Map.of("Jonas Pellworth", new Medicine(BETA_BLOCKER, "bisoprolol", "5 mg", Optional.empty()));
+
+  /** To whom something was prescribed so many days ago, and not today. */
+  private static final Map<String, Integer> PRESCRIBED =
+      Map.of("Osei Lindqvarn", 60, "Jonas Pellworth", 34);
+
+  /** Whose training day it always is, whenever the demo is looked at. */
+  private static final Set<String> COMING =
+      Set.of(
+          "Ines Okafor-Lund",
+          "Tomasz Wielgor",
+          "Ragnar Holtvik",
+          "Hyun-woo Castell",
+          "Agnethe Moravik",
+          "Tindra Vossberg",
+          "Keola Brandt-Mori",
+          "Jonas Pellworth",
+          "Yara Fonotele");
+
+  /** Who has been checked in today: how far from usual, and what else was told. */
+  private static final Map<String, Checked> CHECKED =
+      Map.of(
+          "Hyun-woo Castell", new Checked(1, Set.of()),
+          "Agnethe Moravik", new Checked(6, Set.of()),
+          "Yara Fonotele", new Checked(12, Set.of(CheckIn.Told.FEVER)));
+
+  private record Checked(int offBy, Set<CheckIn.Told> told) {}
 
   /** Who has left, and is put away. */
   private static final Crew LEFT =
@@ -324,17 +495,8 @@ public final class DemoData {
     LocalDate birthDate = today.minusYears(crew.age).minusDays(20 + random.nextInt(300));
     Client client =
         clients.add(
-            ids.next(),
-            Client.Details.of(
-                crew.name,
-                crew.note,
-                birthDate,
-                crew.sex,
-                crew.activity,
-                crew.health,
-                crew.consent,
-                today),
-            now);
+            ids.next(), Client.Details.of(crew.name, crew.note, birthDate, crew.sex, today), now);
+    screen(client, crew);
     List<RestingReading> taken = new ArrayList<>();
     if (crew.lastDaysAgo >= 0) {
       for (int daysAgo = DAYS; daysAgo > crew.lastDaysAgo; daysAgo -= EVERY_DAYS) {
@@ -352,8 +514,147 @@ public final class DemoData {
             .map(
                 picked -> Choice.of(picked.method, picked.reason, today.minusDays(picked.daysAgo)));
     choice.ifPresent(made -> choices.add(ids.next(), client.id(), choice, made.chosenOn(), now));
-    crew.goal.ifPresent(goal -> prescribe(client, taken, choice, goal));
+    crew.goal.ifPresent(goal -> prescribe(client, crew, taken, choice, goal));
+    Optional.ofNullable(CHECKED.get(crew.name)).ifPresent(each -> checkIn(client, taken, each));
     return client;
+  }
+
+  private Instant daysAgo(int days) {
+    return days == 0
+        ? now
+        : today.minusDays(days).atTime(LocalTime.of(10, 30)).atZone(zone).toInstant();
+  }
+
+  private void screen(Client client, Crew crew) {
+    int daysAgo = SCREENED.getOrDefault(crew.name, SCREENED_DAYS_AGO);
+    Answers answers = answers(crew, crew.told.medicines);
+    add(client, answers, UNFINISHED.contains(crew.name) ? 1 : daysAgo);
+    Optional.ofNullable(DOSE_CHANGED.get(crew.name))
+        .ifPresent(medicine -> add(client, answers(crew, List.of(medicine)), 3));
+    Optional.ofNullable(CLEARED.get(crew.name))
+        .ifPresent(
+            cleared ->
+                clearances.add(
+                    client.id(),
+                    Clearance.of(
+                        ids.next(),
+                        cleared.issuer,
+                        today.minusDays(cleared.daysAgo),
+                        cleared.allows,
+                        today.plusDays(cleared.untilInDays),
+                        cleared.note,
+                        daysAgo(cleared.daysAgo),
+                        zone)));
+  }
+
+  private void add(Client client, Answers answers, int daysAgo) {
+    List<Intake> before = intakes.of(client.id());
+    intakes.add(
+        ids.next(),
+        client.id(),
+        before.size(),
+        versions -> Optional.of(Intake.following(versions, answers, daysAgo(daysAgo), zone)));
+  }
+
+  private Answers answers(Crew crew, List<Medicine> medicines) {
+    if (UNFINISHED.contains(crew.name)) {
+      Answers none = Answers.NONE;
+      return new Answers(
+          Set.of(Topic.ACTIVITY),
+          crew.activity,
+          false,
+          none.symptoms(),
+          none.conditions(),
+          none.medicines(),
+          none.limits(),
+          false,
+          none.goal(),
+          none.days(),
+          none.equipment(),
+          none.heightCm(),
+          none.weightKg(),
+          none.usualRestingBpm());
+    }
+    List<WrittenLimit> limits =
+        Optional.ofNullable(CAPPED.get(crew.name)).stream()
+            .map(
+                bpm ->
+                    new WrittenLimit(
+                        WrittenLimit.Kind.CAP,
+                        OptionalInt.of(bpm),
+                        CLEARED.get(crew.name).issuer,
+                        today.minusDays(SCREENED_DAYS_AGO),
+                        Optional.empty()))
+            .toList();
+    int from = COMING.contains(crew.name) ? 0 : 1;
+    Set<DayOfWeek> days =
+        Set.of(
+            today.plusDays(from).getDayOfWeek(),
+            today.plusDays(from + 2).getDayOfWeek(),
+            today.plusDays(from + 4).getDayOfWeek(),
+            today.plusDays(from + 5).getDayOfWeek());
+    return new Answers(
+        Set.of(Topic.values()),
+        crew.activity,
+        false,
+        Set.of(),
+        crew.told.conditions,
+        medicines,
+        limits,
+        crew.consent,
+        crew.goal,
+        days,
+        crew.activity == HIGH
+            ? Set.of(Equipment.ROWING, Equipment.PATHS)
+            : Set.of(Equipment.PATHS, Equipment.STAIRS),
+        OptionalInt.empty(),
+        Optional.empty(),
+        crew.activity == HIGH ? OptionalInt.of(crew.restingNow) : OptionalInt.empty());
+  }
+
+  private void checkIn(Client client, List<RestingReading> taken, Checked checked) {
+    Screening screening = screening(client, today);
+    RestingReading last = taken.get(taken.size() - 1);
+    OptionalInt usual = OptionalInt.of(WorkingResting.of(taken, today, zone).orElseThrow().bpm());
+    CheckIn found =
+        new CheckIn(
+            usual.getAsInt() + checked.offBy,
+            last.posture(),
+            last.source(),
+            true,
+            true,
+            Optional.of(Rhythm.STEADY),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Set.of(),
+            checked.told);
+    Verdict verdict =
+        Verdict.of(
+            found,
+            new Known(
+                today,
+                screening.person(),
+                usual,
+                OptionalInt.empty(),
+                screening.effects(),
+                List.of(),
+                Optional.empty()));
+    checkIns.add(
+        client.id(),
+        new SavedCheckIn(ids.next(), today, now, found, usual, verdict, Optional.empty()));
+  }
+
+  private Screening screening(Client client, LocalDate date) {
+    return Screening.of(
+        client,
+        intakes.of(client.id()).stream()
+            .filter(intake -> !LocalDate.ofInstant(intake.recordedAt(), zone).isAfter(date))
+            .findFirst(),
+        clearances.of(client.id()),
+        Reported.NOTHING,
+        date,
+        zone);
   }
 
   private void mistypeAndPutRight(Client client, RestingReading right, int typedBpm) {
@@ -398,11 +699,21 @@ public final class DemoData {
   }
 
   private void prescribe(
-      Client client, List<RestingReading> taken, Optional<Choice> choice, Goal goal) {
-    Mode mode = client.details().activity() == HIGH ? Mode.ROW : Mode.RUN;
+      Client client, Crew crew, List<RestingReading> taken, Optional<Choice> choice, Goal goal) {
+    int daysAgo = PRESCRIBED.getOrDefault(crew.name, 0);
+    LocalDate date = today.minusDays(daysAgo);
+    Instant madeAt = daysAgo(daysAgo);
+    Mode mode = crew.activity == HIGH ? Mode.ROW : Mode.RUN;
+    Screening screening = screening(client, date);
+    List<RestingReading> known =
+        taken.stream().filter(reading -> !reading.takenAt().isAfter(madeAt)).toList();
     Groundwork ground =
-        Groundwork.of(client, WorkingResting.of(taken, today, zone), mode, choice, today);
-    Start start = Start.of(ground.person(), ground.permission(), goal, Optional.empty(), mode);
-    prescriptions.add(ids.next(), client.id(), Prescription.of(ground, start.parts()), now);
+        Groundwork.of(
+            screening,
+            WorkingResting.of(known, screening.medicinesChangedAt(), date, zone),
+            mode,
+            choice);
+    Start start = Start.of(screening, goal, Optional.empty(), mode);
+    prescriptions.add(ids.next(), client.id(), Prescription.of(ground, start.parts()), madeAt);
   }
 }

@@ -144,7 +144,7 @@ class MaximumController {
           age,
           sex == null ? Sex.NOT_GIVEN : sex,
           activity == null ? Activity.SOME : activity,
-          new Person.Health(
+          Person.Health.of(
               Boolean.TRUE.equals(heartCondition),
               Boolean.TRUE.equals(heartFailure),
               Boolean.TRUE.equals(betaBlocker)));

@@ -8,11 +8,17 @@ import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Severity;
 import app.korvel.core.measure.Source;
 import app.korvel.core.measure.Threshold;
-import app.korvel.core.prescription.Goal;
 import app.korvel.core.prescription.WorkType;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.UsualResting;
 import app.korvel.core.screening.Activity;
+import app.korvel.core.screening.Allows;
+import app.korvel.core.screening.Condition;
+import app.korvel.core.screening.Context;
+import app.korvel.core.screening.Decision;
+import app.korvel.core.screening.Goal;
+import app.korvel.core.screening.MedicineClass;
+import app.korvel.core.screening.Symptom;
 import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.RpeFamily;
@@ -39,6 +45,11 @@ class MethodsController {
         Arrays.stream(Level.values()).map(ScaleRow::of).toList(),
         Arrays.stream(CountWindow.values()).map(WindowRow::of).toList(),
         Arrays.stream(Activity.values()).map(ActivityRow::of).toList(),
+        Arrays.stream(Decision.values()).map(DecisionRow::of).toList(),
+        Arrays.stream(Condition.values()).map(ConditionRow::of).toList(),
+        Arrays.stream(Symptom.values()).map(SymptomRow::of).toList(),
+        Arrays.stream(MedicineClass.values()).map(MedicineRow::of).toList(),
+        Arrays.stream(Context.values()).map(ContextRow::of).toList(),
         Arrays.stream(Goal.values()).map(GoalRow::of).toList(),
         Arrays.stream(WorkType.values()).map(WorkTypeRow::of).toList(),
         UsualResting.ALL.stream().map(UsualRow::of).toList(),
@@ -54,6 +65,11 @@ class MethodsController {
       List<ScaleRow> scales,
       List<WindowRow> protocols,
       List<ActivityRow> activities,
+      List<DecisionRow> decisions,
+      List<ConditionRow> conditions,
+      List<SymptomRow> symptoms,
+      List<MedicineRow> medicines,
+      List<ContextRow> contexts,
       List<GoalRow> goals,
       List<WorkTypeRow> workTypes,
       List<UsualRow> usualResting,
@@ -71,6 +87,73 @@ class MethodsController {
           formula.error(),
           formula.serves(),
           formula.source().citation());
+    }
+  }
+
+  record DecisionRow(
+      String id,
+      String who,
+      String decision,
+      Allows allows,
+      Decision.ClearanceNeeded clearanceNeeded,
+      String source) {
+    static DecisionRow of(Decision decision) {
+      return new DecisionRow(
+          "decision-" + Words.of(decision),
+          decision.who(),
+          decision.sentence(),
+          decision.allows(),
+          decision.clearanceNeeded(),
+          Source.ACSM_SCREENING.citation());
+    }
+  }
+
+  record ConditionRow(String id, String name, boolean knownDisease, String source) {
+    static ConditionRow of(Condition condition) {
+      return new ConditionRow(
+          "condition-" + Words.of(condition),
+          condition.displayName(),
+          condition.knownDisease(),
+          Source.ACSM_SCREENING.citation());
+    }
+  }
+
+  record SymptomRow(String id, String name, String source) {
+    static SymptomRow of(Symptom symptom) {
+      return new SymptomRow(
+          "symptom-" + Words.of(symptom), symptom.displayName(), Source.ACSM_SCREENING.citation());
+    }
+  }
+
+  record MedicineRow(
+      String id, String name, String meaning, List<String> genericNames, String source) {
+    static MedicineRow of(MedicineClass medicine) {
+      return new MedicineRow(
+          "medicine-" + Words.of(medicine),
+          medicine.displayName(),
+          medicine.meaning(),
+          medicine.genericNames(),
+          Source.PRACTICE.citation());
+    }
+  }
+
+  record ContextRow(
+      String id,
+      String name,
+      String because,
+      String steering,
+      int highestEffort,
+      int warmUpMinutes,
+      String source) {
+    static ContextRow of(Context context) {
+      return new ContextRow(
+          "context-" + Words.of(context),
+          context.words(),
+          context.because(),
+          context.effects().steering().displayName(),
+          context.effects().highestEffort(),
+          context.effects().warmUpMinutes(),
+          Source.PRACTICE.citation());
     }
   }
 

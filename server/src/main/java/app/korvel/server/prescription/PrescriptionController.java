@@ -1,16 +1,16 @@
 package app.korvel.server.prescription;
 
 import app.korvel.core.maximum.Mode;
-import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.core.measure.Severity;
 import app.korvel.core.prescription.Approach;
-import app.korvel.core.prescription.Goal;
-import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.Parts;
 import app.korvel.core.prescription.Prescription;
+import app.korvel.core.prescription.Standing;
 import app.korvel.core.prescription.Start;
 import app.korvel.core.screening.Client;
+import app.korvel.core.screening.Goal;
+import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.StopSigns;
 import app.korvel.server.client.ClientRecords;
 import app.korvel.server.prescription.PrescriptionViews.CardView;
@@ -20,11 +20,11 @@ import app.korvel.server.prescription.PrescriptionViews.SavedList;
 import app.korvel.server.prescription.PrescriptionViews.SavedView;
 import app.korvel.server.prescription.PrescriptionViews.StartView;
 import app.korvel.server.studio.StudioClock;
+import app.korvel.server.web.FindingView;
 import app.korvel.server.web.NotFoundException;
 import app.korvel.store.Ids;
 import app.korvel.store.PrescriptionRepository;
 import app.korvel.store.SavedPrescription;
-import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -58,13 +58,13 @@ class PrescriptionController {
   @GetMapping("/start")
   StartView start(
       @PathVariable UUID id,
-      @RequestParam(defaultValue = "general-fitness") Goal goal,
+      @RequestParam(required = false) @Nullable Goal goal,
       @RequestParam(required = false) @Nullable Approach approach,
       @RequestParam(defaultValue = "run") Mode mode) {
-    Groundwork ground = records.groundwork(records.client(id), mode);
-    Start start =
-        Start.of(ground.person(), ground.permission(), goal, Optional.ofNullable(approach), mode);
-    return StartView.of(start, ground.person(), ground.permission());
+    Screening screening = records.screening(records.client(id));
+    Goal aim = goal == null ? screening.answers().goal().orElse(Goal.GENERAL_FITNESS) : goal;
+    Start start = Start.of(screening, aim, Optional.ofNullable(approach), mode);
+    return StartView.of(start, screening);
   }
 
   /** Works the parts out without saving them. */
@@ -76,14 +76,17 @@ class PrescriptionController {
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   SavedView save(@PathVariable UUID id, @RequestBody PartsRequest request) {
-    Prescription made = workOut(records.open(id), request);
-    return SavedView.of(prescriptions.add(ids.next(), id, made, clock.now()));
+    Client client = records.open(id);
+    Prescription made = workOut(client, request);
+    return SavedView.of(
+        prescriptions.add(ids.next(), id, made, clock.now()), records.screening(client));
   }
 
   @GetMapping
   SavedList list(@PathVariable UUID id) {
-    records.client(id);
-    return new SavedList(prescriptions.of(id).stream().map(SavedView::of).toList());
+    Screening screening = records.screening(records.client(id));
+    return new SavedList(
+        prescriptions.of(id).stream().map(saved -> SavedView.of(saved, screening)).toList());
   }
 
   /** The card of an issued version; a draft has none. */
@@ -95,18 +98,24 @@ class PrescriptionController {
             .get(id, version)
             .orElseThrow(
                 () -> new NotFoundException("This client has no prescription " + version + "."));
-    // What blocks today blocks the card as well, whatever the day it was issued.
-    List<Finding> today = blocking(records.groundwork(client, Mode.RUN).permission().findings());
-    if (!today.isEmpty()) {
-      throw RefusedException.because(today);
+    Standing standing =
+        Standing.of(saved.prescription(), saved.recordedAt(), records.screening(client));
+    if (standing.state() == Standing.State.SUSPENDED) {
+      throw RefusedException.because(standing.findings());
     }
-    if (saved.prescription().status() == Prescription.Status.DRAFT) {
-      throw RefusedException.because(blocking(saved.prescription().findings()));
+    if (standing.state() == Standing.State.DRAFT) {
+      throw RefusedException.because(
+          saved.prescription().findings().stream()
+              .filter(finding -> finding.severity() == Severity.BLOCK)
+              .toList());
     }
+    Prescription shown =
+        standing.ratesHold() ? saved.prescription() : saved.prescription().withoutRates();
     return new CardView(
         client.details().name(),
         saved.version(),
-        PrescriptionView.of(saved.prescription()),
+        PrescriptionView.of(shown),
+        FindingView.of(standing.findings()),
         StopSigns.SIGNS,
         StopSigns.ACTION,
         StopSigns.NOTICE);
@@ -115,9 +124,5 @@ class PrescriptionController {
   private Prescription workOut(Client client, PartsRequest request) {
     Parts parts = request.parts();
     return Prescription.of(records.groundwork(client, parts.mode()), parts);
-  }
-
-  private static List<Finding> blocking(List<Finding> findings) {
-    return findings.stream().filter(finding -> finding.severity() == Severity.BLOCK).toList();
   }
 }

@@ -3,20 +3,24 @@ package app.korvel.server.prescription;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.prescription.Approach;
-import app.korvel.core.prescription.Goal;
 import app.korvel.core.prescription.Parts;
 import app.korvel.core.prescription.Prescription;
 import app.korvel.core.prescription.Prescription.Feel;
 import app.korvel.core.prescription.Prescription.Margin;
 import app.korvel.core.prescription.Prescription.RateBasis;
+import app.korvel.core.prescription.Standing;
 import app.korvel.core.prescription.Start;
-import app.korvel.core.prescription.Steering;
 import app.korvel.core.prescription.Week;
 import app.korvel.core.prescription.WorkType;
+import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Permission;
 import app.korvel.core.screening.Person;
+import app.korvel.core.screening.Screening;
+import app.korvel.core.screening.Steering;
 import app.korvel.core.zone.GuidelineClass;
 import app.korvel.core.zone.Target;
+import app.korvel.server.client.ClientViews.CapView;
+import app.korvel.server.client.ClientViews.StandingView;
 import app.korvel.server.web.FindingView;
 import app.korvel.server.zone.ZoneViews;
 import app.korvel.store.SavedPrescription;
@@ -93,7 +97,9 @@ final class PrescriptionViews {
       List<TypeOption> types,
       List<Mode> modes) {
 
-    static StartView of(Start start, Person person, Permission permission) {
+    static StartView of(Start start, Screening screening) {
+      Person person = screening.person();
+      Permission permission = screening.permission();
       return new StartView(
           PartsView.of(start.parts()),
           FindingView.of(start.findings()),
@@ -124,9 +130,10 @@ final class PrescriptionViews {
     }
   }
 
-  record TargetView(int lowBpm, int highBpm, Map<String, List<Integer>> counts) {
+  record TargetView(int lowBpm, int highBpm, boolean capped, Map<String, List<Integer>> counts) {
     static TargetView of(Target target) {
-      return new TargetView(target.lowBpm(), target.highBpm(), ZoneViews.counts(target.counts()));
+      return new TargetView(
+          target.lowBpm(), target.highBpm(), target.capped(), ZoneViews.counts(target.counts()));
     }
   }
 
@@ -205,6 +212,11 @@ final class PrescriptionViews {
       MarginView coolDown,
       int sessionMinutes,
       WeekView week,
+      @Nullable CapView cap,
+      boolean supervised,
+      List<String> leaveOut,
+      List<String> carry,
+      List<String> stopAlso,
       List<FindingView> findings) {
 
     static PrescriptionView of(Prescription made) {
@@ -223,23 +235,43 @@ final class PrescriptionViews {
           MarginView.of(made.coolDown()),
           made.warmUp().minutes() + made.parts().minutes() + made.coolDown().minutes(),
           WeekView.of(made.week()),
+          made.cap().map(CapView::of).orElse(null),
+          made.supervised(),
+          made.leaveOut(),
+          made.carry(),
+          made.stopAlso(),
           FindingView.of(made.findings()));
     }
   }
 
-  record SavedView(UUID id, int version, PrescriptionView prescription) {
-    static SavedView of(SavedPrescription saved) {
-      return new SavedView(saved.id(), saved.version(), PrescriptionView.of(saved.prescription()));
+  /**
+   * A version as it was saved.
+   *
+   * @param standing whether it holds today
+   */
+  record SavedView(UUID id, int version, StandingView standing, PrescriptionView prescription) {
+    static SavedView of(SavedPrescription saved, Screening screening) {
+      return new SavedView(
+          saved.id(),
+          saved.version(),
+          StandingView.of(Standing.of(saved.prescription(), saved.recordedAt(), screening)),
+          PrescriptionView.of(saved.prescription()));
     }
   }
 
   record SavedList(List<SavedView> versions) {}
 
-  /** What the client carries. */
+  /**
+   * What the client carries.
+   *
+   * @param ratesSuspended why it shows no rates although it was issued with some; empty where its
+   *     rates hold
+   */
   record CardView(
       String clientName,
       int version,
       PrescriptionView prescription,
+      List<FindingView> ratesSuspended,
       List<String> stopSigns,
       String stopAction,
       String notice) {}

@@ -4,6 +4,7 @@ import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.UsualResting;
 import app.korvel.core.screening.Person;
+import app.korvel.core.screening.Screening;
 import app.korvel.server.client.ClientRecords;
 import app.korvel.server.measure.WorkingViews.WorkingView;
 import app.korvel.server.pulse.PulseViews.PulseAnswer;
@@ -59,7 +60,8 @@ class PulseController {
 
   @GetMapping("/api/clients/{id}/readings")
   RestingRecord record(@PathVariable UUID id) {
-    Person person = records.client(id).on(clock.today());
+    Screening screening = records.screening(records.client(id));
+    Person person = screening.person();
     List<RestingReading> found = readings.of(id);
     Map<UUID, List<Integer>> before = readings.ratesBefore(id);
     UsualResting usual = UsualResting.at(person.age());
@@ -69,7 +71,7 @@ class PulseController {
                 reading ->
                     ReadingView.of(reading, person, before.getOrDefault(reading.id(), List.of())))
             .toList(),
-        records.resting(found).map(WorkingRestingView::of).orElse(null),
+        records.resting(found, screening).map(WorkingRestingView::of).orElse(null),
         usual.lowest(),
         usual.highest());
   }
@@ -77,14 +79,14 @@ class PulseController {
   /** Judges a reading without keeping it. */
   @PostMapping("/api/clients/{id}/readings/judge")
   ReadingView judge(@PathVariable UUID id, @RequestBody ReadingRequest request) {
-    Person person = records.client(id).on(clock.today());
+    Person person = records.screening(records.client(id)).person();
     return ReadingView.of(request.reading(ids.next(), clock.now()), person);
   }
 
   @PostMapping("/api/clients/{id}/readings")
   @ResponseStatus(HttpStatus.CREATED)
   ReadingView keep(@PathVariable UUID id, @RequestBody ReadingRequest request) {
-    Person person = records.open(id).on(clock.today());
+    Person person = records.screening(records.open(id)).person();
     RestingReading reading = request.reading(ids.next(), clock.now());
     readings.add(id, reading, clock.now());
     return ReadingView.of(reading, person);
@@ -94,7 +96,7 @@ class PulseController {
   @PutMapping("/api/clients/{id}/readings/{reading}")
   ReadingView correct(
       @PathVariable UUID id, @PathVariable UUID reading, @RequestBody ReadingRequest request) {
-    Person person = records.open(id).on(clock.today());
+    Person person = records.screening(records.open(id)).person();
     return readings
         .correct(id, reading, request.reading(ids.next(), clock.now()), clock.now())
         .map(standing -> ReadingView.of(standing, person))
@@ -115,7 +117,7 @@ class PulseController {
   /** Undoes a correction or a taking back. */
   @PostMapping("/api/clients/{id}/readings/{reading}/undo")
   ReadingView undo(@PathVariable UUID id, @PathVariable UUID reading) {
-    Person person = records.open(id).on(clock.today());
+    Person person = records.screening(records.open(id)).person();
     return readings
         .undo(id, reading, ids.next(), clock.now())
         .map(standing -> ReadingView.of(standing, person))

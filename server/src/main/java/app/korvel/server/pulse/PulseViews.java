@@ -121,6 +121,7 @@ final class PulseViews {
       BigDecimal standardErrorBpm,
       List<UUID> basis,
       boolean due,
+      boolean stale,
       List<FindingView> findings,
       List<LineView> longHand) {
 
@@ -130,6 +131,7 @@ final class PulseViews {
           Rounding.tenths(working.standardErrorBpm()),
           working.basis().stream().map(RestingReading::id).toList(),
           working.due(),
+          working.stale(),
           FindingView.of(working.findings()),
           LineView.of(working.longHand()));
     }

@@ -1,5 +1,6 @@
 package app.korvel.server.web;
 
+import java.time.DayOfWeek;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -26,7 +27,8 @@ class JsonSettings {
     public String[] findEnumValues(
         MapperConfig<?> config, AnnotatedClass type, Enum<?>[] values, String[] names) {
       String[] found = super.findEnumValues(config, type, values, names);
-      if (type.getRawType().getName().startsWith("app.korvel.")) {
+      boolean ours = type.getRawType().getName().startsWith("app.korvel.");
+      if (ours || type.getRawType() == DayOfWeek.class) {
         for (int i = 0; i < values.length; i++) {
           found[i] = Words.of(values[i]);
         }

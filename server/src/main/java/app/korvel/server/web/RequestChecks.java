@@ -3,6 +3,7 @@ package app.korvel.server.web;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.InvalidValueException.Fault;
 import app.korvel.core.measure.Limit;
+import java.lang.reflect.AnnotatedParameterizedType;
 import java.lang.reflect.AnnotatedType;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
@@ -46,7 +47,7 @@ public class RequestChecks extends RequestBodyAdviceAdapter {
       throw new NullBodyException();
     }
     List<Fault> faults = new ArrayList<>();
-    checkAll(body, faults);
+    checkAll(body, "", faults);
     if (!faults.isEmpty()) {
       throw InvalidValueException.of(faults);
     }
@@ -73,10 +74,15 @@ public class RequestChecks extends RequestBodyAdviceAdapter {
    * @param component the component
    * @param accessor how its value is read
    * @param nullable whether it may be left out
+   * @param nullableEntries whether entries of a list may be null
    * @param limit what a number has to keep; null where nothing is said
    */
   private record Part(
-      RecordComponent component, Method accessor, boolean nullable, @Nullable Limit limit) {
+      RecordComponent component,
+      Method accessor,
+      boolean nullable,
+      boolean nullableEntries,
+      @Nullable Limit limit) {
 
     static Part of(RecordComponent component) {
       component.getAccessor().setAccessible(true);
@@ -85,6 +91,8 @@ public class RequestChecks extends RequestBodyAdviceAdapter {
           component,
           component.getAccessor(),
           isNullable(component.getAnnotatedType()),
+          component.getAnnotatedType() instanceof AnnotatedParameterizedType list
+              && isNullable(list.getAnnotatedActualTypeArguments()[0]),
           within == null ? null : within.value());
     }
 
@@ -96,8 +104,8 @@ public class RequestChecks extends RequestBodyAdviceAdapter {
       }
     }
 
-    Fault fault(String message) {
-      return new Fault(component.getName(), message, accepted(component));
+    Fault fault(String under, String message) {
+      return new Fault(under + component.getName(), message, accepted(component));
     }
   }
 
@@ -109,26 +117,43 @@ public class RequestChecks extends RequestBodyAdviceAdapter {
         }
       };
 
-  private static void checkAll(Object record, List<Fault> faults) {
+  /**
+   * @param under how the fields of the record are reached, for example {@code medicines[0].}
+   */
+  private static void checkAll(Object record, String under, List<Fault> faults) {
     for (Part part : PARTS.get(record.getClass())) {
       Object value = part.of(record);
-      check(part, value, faults);
+      check(part, value, under, faults);
       if (value instanceof Record inner) {
-        checkAll(inner, faults);
+        // The fields of a record in a record are told by their own names.
+        checkAll(inner, under, faults);
+      } else if (value instanceof List<?> list) {
+        checkEach(list, under + part.component.getName(), part, faults);
       }
     }
   }
 
-  private static void check(Part part, Object value, List<Fault> faults) {
+  private static void checkEach(List<?> list, String name, Part part, List<Fault> faults) {
+    for (int i = 0; i < list.size(); i++) {
+      String entry = name + "[" + i + "]";
+      if (list.get(i) instanceof Record inner) {
+        checkAll(inner, entry + ".", faults);
+      } else if (list.get(i) == null && !part.nullableEntries) {
+        faults.add(new Fault(entry, "is missing", "no empty entries"));
+      }
+    }
+  }
+
+  private static void check(Part part, Object value, String under, List<Fault> faults) {
     if (value == null) {
       if (!part.nullable) {
-        faults.add(part.fault("is missing"));
+        faults.add(part.fault(under, "is missing"));
       }
       return;
     }
     if (part.limit != null && !accepts(part.limit, value)) {
       String number = new BigDecimal(value.toString()).toPlainString();
-      faults.add(part.fault(number + " is outside the accepted range"));
+      faults.add(part.fault(under, number + " is outside the accepted range"));
     }
   }
 

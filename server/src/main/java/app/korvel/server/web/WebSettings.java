@@ -17,7 +17,7 @@ class WebSettings implements WebMvcConfigurer {
 
   /** The pages of the interface: each is served by its one document. */
   private static final String[] PAGES = {
-    "/", "/clients", "/clients/**", "/desk", "/desk/**", "/methods"
+    "/", "/today", "/clients", "/clients/**", "/desk", "/desk/**", "/methods"
   };
 
   @Override

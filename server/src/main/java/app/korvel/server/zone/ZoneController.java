@@ -108,6 +108,10 @@ class ZoneController {
     if (ground.resting().isEmpty()) {
       return ClientBands.none(List.of(FindingView.of(FindingKind.RESTING_MISSING.of())));
     }
+    if (ground.noRateBecause().isPresent()) {
+      return ClientBands.none(
+          List.of(FindingView.of(FindingKind.RATE_NOT_USED.of(ground.noRateBecause().get()))));
+    }
     if (ground.maximum().isEmpty()) {
       return ClientBands.none(List.of(FindingView.of(FindingKind.NO_DEFAULT_HEART_FAILURE.of())));
     }
@@ -119,13 +123,25 @@ class ZoneController {
               ground.maximum().get().standardErrorBpm(),
               Rounding.tenths(ground.resting().get().standardErrorBpm()));
       return new ClientBands(
-          ZonesView.of(Zones.of(chosen, reserve, uncertainty), uncertainty, RpeFamily.RATIO),
+          ZonesView.of(
+              Zones.of(chosen, reserve, uncertainty, cap(ground)), uncertainty, RpeFamily.RATIO),
           ground.maximum().get().equation().id(),
           ground.permission().vigorous() ? null : reserve.rateAt(Permission.CEILING_PERCENT),
-          List.of());
+          FindingView.of(
+              ground.screening().cap().stream()
+                  .map(cap -> FindingKind.CAP_IN_FORCE.of(cap.bpm(), cap.because()))
+                  .toList()));
     } catch (RefusedException refused) {
       return ClientBands.none(FindingView.of(refused.findings()));
     }
+  }
+
+  private static OptionalInt cap(Groundwork ground) {
+    return ground
+        .screening()
+        .cap()
+        .map(cap -> OptionalInt.of(cap.bpm()))
+        .orElse(OptionalInt.empty());
   }
 
   private static OptionalInt optional(@Nullable Integer bpm) {

@@ -1,4 +1,4 @@
-package app.korvel.core.prescription;
+package app.korvel.core.screening;
 
 /** What the client steers by, first things first. */
 public enum Steering {

@@ -1,7 +1,6 @@
-package app.korvel.core.prescription;
+package app.korvel.core.screening;
 
 import app.korvel.core.measure.Threshold;
-import app.korvel.core.screening.Person;
 import java.util.Arrays;
 import java.util.List;
 

@@ -1,0 +1,43 @@
+package app.korvel.core.checkin;
+
+import app.korvel.core.screening.Effects;
+import app.korvel.core.screening.Person;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+
+/**
+ * What a check-in is held against.
+ *
+ * @param date the day
+ * @param person the client as the rules see them
+ * @param usualBpm the working resting value of the same posture and source, if there is one
+ * @param toldUsualBpm what the client has always had at rest, if told at intake
+ * @param effects what their contexts ask for and have them carry
+ * @param weights those measured before
+ * @param screeningStops why the screening does not let them train; empty where it does
+ */
+public record Known(
+    LocalDate date,
+    Person person,
+    OptionalInt usualBpm,
+    OptionalInt toldUsualBpm,
+    Effects effects,
+    List<Weighed> weights,
+    Optional<String> screeningStops) {
+
+  /** A weight of a day. */
+  public record Weighed(LocalDate on, BigDecimal kg) {}
+
+  public Known {
+    weights = List.copyOf(weights);
+  }
+
+  /** Nothing but the person, and perhaps a usual value: what a calculator knows. */
+  public static Known of(LocalDate date, Person person, OptionalInt usualBpm) {
+    return new Known(
+        date, person, usualBpm, OptionalInt.empty(), Effects.NONE, List.of(), Optional.empty());
+  }
+}

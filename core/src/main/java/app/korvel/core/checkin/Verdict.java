@@ -1,0 +1,411 @@
+package app.korvel.core.checkin;
+
+import app.korvel.core.checkin.CheckIn.Told;
+import app.korvel.core.checkin.Known.Weighed;
+import app.korvel.core.measure.Days;
+import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.Threshold;
+import app.korvel.core.pulse.Rhythm;
+import app.korvel.core.pulse.UsualResting;
+import app.korvel.core.screening.Condition;
+import app.korvel.core.screening.Measure;
+import app.korvel.core.screening.Symptom;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+
+/**
+ * Today's go or no-go, with its reasons.
+ *
+ * @param outcome what it comes to; while a recount is due, the careful reading of the first value
+ * @param mayOverride whether the instructor may decide otherwise: only where nothing but the
+ *     difference from the usual pulse speaks against it
+ * @param recount whether the pulse is to be counted again for 60 s before it decides anything
+ * @param notYet whether all that speaks against it can be put right on the spot: something eaten,
+ *     measured or fetched
+ * @param findings the reasons, the weightiest first
+ */
+public record Verdict(
+    Outcome outcome, boolean mayOverride, boolean recount, boolean notYet, List<Finding> findings) {
+
+  /** The longest reason that is kept. */
+  public static final int REASON_LENGTH = 200;
+
+  private static final int SHORTEST_REASON = 3;
+
+  public Verdict {
+    findings = List.copyOf(findings);
+  }
+
+  /** What it comes to, in words. */
+  public String words() {
+    return notYet ? "Not yet" : outcome.displayName();
+  }
+
+  /**
+   * The instructor's own decision.
+   *
+   * @param outcome what they decided
+   * @param reason why, {@value #SHORTEST_REASON} to {@value #REASON_LENGTH} characters
+   */
+  public record OwnDecision(Outcome outcome, String reason) {}
+
+  /** A check-in beside what it is held against. */
+  private record Case(CheckIn now, Known known) {
+
+    boolean usual(Predicate<Integer> offBy) {
+      return known.usualBpm().isPresent() && offBy.test(Math.abs(difference()));
+    }
+
+    int difference() {
+      return now.pulseBpm() - known.usualBpm().getAsInt();
+    }
+
+    Object[] offBy() {
+      return new Object[] {
+        now.pulseBpm(),
+        Math.abs(difference()),
+        difference() < 0 ? "under" : "over",
+        known.usualBpm().getAsInt()
+      };
+    }
+
+    int highestUsual() {
+      return UsualResting.at(known.person().age()).highest();
+    }
+
+    boolean overLine() {
+      return now.pulseBpm() > highestUsual();
+    }
+
+    /** Under 40 without being usual, by the record or by what was told at intake. */
+    boolean underLine() {
+      int rare = Threshold.RESTING_RARE.whole();
+      return now.pulseBpm() < rare
+          && known.usualBpm().orElse(rare) >= rare
+          && known.toldUsualBpm().orElse(rare) >= rare;
+    }
+
+    boolean odd() {
+      return overLine() || underLine() || usual(off -> off >= LIGHT_ONLY_FROM);
+    }
+
+    boolean told(Told word) {
+      return now.told(word);
+    }
+
+    boolean asks(Measure measure) {
+      return known.effects().ask().contains(measure);
+    }
+
+    boolean lightHeaded() {
+      return now.symptoms().contains(Symptom.DIZZINESS)
+          || now.symptoms().contains(Symptom.FAINTING);
+    }
+
+    /** The lightest weight of the last three days, if they have gained too much since. */
+    Optional<Weighed> gainedSince() {
+      return now.weightKg()
+          .filter(kg -> known.person().health().heartFailure())
+          .flatMap(
+              kg ->
+                  known.weights().stream()
+                      .filter(
+                          before ->
+                              before.on().isBefore(known.date())
+                                  && !before
+                                      .on()
+                                      .isBefore(
+                                          known
+                                              .date()
+                                              .minusDays(Threshold.WEIGHT_GAIN_DAYS.whole())))
+                      .min(Comparator.comparing(Weighed::kg))
+                      .filter(
+                          before ->
+                              kg.subtract(before.kg()).compareTo(Threshold.WEIGHT_GAIN.value())
+                                  >= 0));
+    }
+  }
+
+  private static final int LIGHT_ONLY_FROM = Threshold.PULSE_LIGHT_ONLY.whole();
+  private static final int NOT_TODAY_FROM = Threshold.PULSE_NOT_TODAY.whole();
+
+  /** What a rule stands on: overrides and recounts look at it. */
+  private enum Ground {
+    /** The difference from the usual pulse: may be overridden, waits for a recount. */
+    DIFFERENCE,
+    /** An absolute line of the pulse: waits for a recount. */
+    PULSE_LINE,
+    /** Can be put right on the spot. */
+    NOT_YET,
+    OTHER;
+
+    boolean pulse() {
+      return this == DIFFERENCE || this == PULSE_LINE;
+    }
+  }
+
+  /**
+   * One line of the table.
+   *
+   * @param kind what is said
+   * @param outcome what follows; {@link Outcome#GO} for a caution
+   * @param ground what it stands on
+   * @param holds when
+   * @param figures what stands in the open places of the wording
+   */
+  private record Rule(
+      FindingKind kind,
+      Outcome outcome,
+      Ground ground,
+      Predicate<Case> holds,
+      Function<Case, Object[]> figures) {
+
+    static Rule of(
+        FindingKind kind,
+        Outcome outcome,
+        Predicate<Case> holds,
+        Function<Case, Object[]> figures) {
+      return new Rule(kind, outcome, Ground.OTHER, holds, figures);
+    }
+
+    static Rule of(FindingKind kind, Outcome outcome, Predicate<Case> holds) {
+      return of(kind, outcome, holds, each -> new Object[0]);
+    }
+  }
+
+  private static Object[] figures(Object... all) {
+    return all;
+  }
+
+  private static final List<Rule> RULES =
+      List.of(
+          Rule.of(
+              FindingKind.SCREENING_STOPS,
+              Outcome.NOT_TODAY,
+              each -> each.known.screeningStops().isPresent(),
+              each -> figures(each.known.screeningStops().get())),
+          Rule.of(
+              FindingKind.SYMPTOMS_TODAY,
+              Outcome.NOT_TODAY,
+              each -> !each.now.symptoms().isEmpty(),
+              each ->
+                  figures(
+                      each.now.symptoms().stream()
+                          .map(symptom -> symptom.displayName().toLowerCase(Locale.ROOT))
+                          .collect(Collectors.joining("; ")))),
+          Rule.of(
+              FindingKind.LIGHT_HEADED_LOW_PRESSURE,
+              Outcome.NOT_TODAY,
+              each ->
+                  each.lightHeaded()
+                      && each.now
+                          .pressure()
+                          .filter(pressure -> pressure.systolic() < Threshold.SYSTOLIC_LOW.whole())
+                          .isPresent(),
+              each -> figures(each.now.pressure().get())),
+          Rule.of(FindingKind.HOSPITAL_SINCE, Outcome.NOT_TODAY, each -> each.told(Told.HOSPITAL)),
+          Rule.of(
+              FindingKind.HEART_FAILURE_GAIN,
+              Outcome.NOT_TODAY,
+              each -> each.gainedSince().isPresent(),
+              each -> {
+                Weighed before = each.gainedSince().get();
+                BigDecimal gain = each.now.weightKg().get().subtract(before.kg());
+                return figures(
+                    gain.stripTrailingZeros().toPlainString(), "on " + Days.of(before.on()));
+              }),
+          Rule.of(FindingKind.ILL_TODAY, Outcome.NOT_TODAY, each -> each.told(Told.FEVER)),
+          Rule.of(
+              FindingKind.RHYTHM_NEWLY_UNEVEN,
+              Outcome.NOT_TODAY,
+              each ->
+                  each.now.rhythm().filter(Rhythm.UNEVEN::equals).isPresent()
+                      && !each.known.person().has(Condition.IRREGULAR_RHYTHM)),
+          Rule.of(
+              FindingKind.PRESSURE_OVER_LINE,
+              Outcome.NOT_TODAY,
+              each ->
+                  each.now
+                      .pressure()
+                      .filter(
+                          pressure ->
+                              pressure.systolic() > Threshold.SYSTOLIC_LINE.whole()
+                                  || pressure.diastolic() > Threshold.DIASTOLIC_LINE.whole())
+                      .isPresent(),
+              each -> figures(each.now.pressure().get())),
+          Rule.of(
+              FindingKind.GLUCOSE_SEVERE_LOW,
+              Outcome.NOT_TODAY,
+              each -> each.told(Told.SEVERE_LOW)),
+          new Rule(
+              FindingKind.GLUCOSE_LOW,
+              Outcome.NOT_TODAY,
+              Ground.NOT_YET,
+              each -> each.now.glucose().filter(Glucose::low).isPresent(),
+              each -> figures(each.now.glucose().get(), each.now.glucose().get().lowLine())),
+          Rule.of(
+              FindingKind.GLUCOSE_HIGH_UNWELL,
+              Outcome.NOT_TODAY,
+              each ->
+                  each.told(Told.UNWELL) && each.now.glucose().filter(Glucose::high).isPresent(),
+              each -> figures(each.now.glucose().get(), each.now.glucose().get().highLine())),
+          new Rule(
+              FindingKind.MEASURE_FIRST,
+              Outcome.NOT_TODAY,
+              Ground.NOT_YET,
+              each -> each.asks(Measure.GLUCOSE) && each.now.glucose().isEmpty(),
+              each -> figures("glucose")),
+          new Rule(
+              FindingKind.HEAT_NOT_FOR_THEM,
+              Outcome.NOT_TODAY,
+              Ground.NOT_YET,
+              each -> each.told(Told.HEAT) && each.known.person().has(Condition.PREGNANCY),
+              each -> figures()),
+          new Rule(
+              FindingKind.CARRY_FIRST,
+              Outcome.NOT_TODAY,
+              Ground.NOT_YET,
+              each -> !each.known.effects().carry().isEmpty() && !each.told(Told.CARRIED),
+              each -> figures(String.join(" and ", each.known.effects().carry()))),
+          new Rule(
+              FindingKind.PULSE_OVER_LINE,
+              Outcome.NOT_TODAY,
+              Ground.PULSE_LINE,
+              each -> each.overLine() && each.now.settled(),
+              each -> figures(each.now.pulseBpm(), each.highestUsual())),
+          new Rule(
+              FindingKind.PULSE_UNDER_LINE,
+              Outcome.NOT_TODAY,
+              Ground.PULSE_LINE,
+              Case::underLine,
+              each -> figures(each.now.pulseBpm())),
+          new Rule(
+              FindingKind.SLEEPLESS_AND_RAISED,
+              Outcome.NOT_TODAY,
+              Ground.PULSE_LINE,
+              each ->
+                  each.told(Told.NO_SLEEP)
+                      && each.usual(off -> off >= LIGHT_ONLY_FROM)
+                      && each.difference() > 0,
+              each -> figures()),
+          new Rule(
+              FindingKind.PULSE_TEN_OFF,
+              Outcome.NOT_TODAY,
+              Ground.DIFFERENCE,
+              each -> each.usual(off -> off >= NOT_TODAY_FROM),
+              Case::offBy),
+          new Rule(
+              FindingKind.PULSE_FIVE_OFF,
+              Outcome.LIGHT_ONLY,
+              Ground.DIFFERENCE,
+              each -> each.usual(off -> off >= LIGHT_ONLY_FROM && off < NOT_TODAY_FROM),
+              Case::offBy),
+          Rule.of(
+              FindingKind.GLUCOSE_HIGH,
+              Outcome.GO,
+              each ->
+                  !each.told(Told.UNWELL) && each.now.glucose().filter(Glucose::high).isPresent(),
+              each -> figures(each.now.glucose().get(), each.now.glucose().get().highLine())),
+          Rule.of(
+              FindingKind.ONE_LEVEL_EASIER,
+              Outcome.GO,
+              each ->
+                  each.told(Told.POOR_AIR)
+                      || each.told(Told.HEAT) && !each.known.person().has(Condition.PREGNANCY)),
+          Rule.of(
+              FindingKind.MEASURE_MISSING,
+              Outcome.GO,
+              each -> each.asks(Measure.BLOOD_PRESSURE) && each.now.pressure().isEmpty(),
+              each -> figures("blood pressure")),
+          Rule.of(
+              FindingKind.MEASURE_MISSING,
+              Outcome.GO,
+              each -> each.asks(Measure.WEIGHT) && each.now.weightKg().isEmpty(),
+              each -> figures("weight")),
+          Rule.of(FindingKind.CHANGED_SINCE, Outcome.GO, each -> each.told(Told.CHANGED)),
+          Rule.of(
+              FindingKind.PULSE_NO_USUAL,
+              Outcome.GO,
+              each -> each.known.usualBpm().isEmpty(),
+              each -> figures(each.now.pulseBpm())),
+          Rule.of(
+              FindingKind.PULSE_AS_USUAL,
+              Outcome.GO,
+              each -> each.usual(off -> off < LIGHT_ONLY_FROM) && !each.overLine(),
+              each -> figures(each.now.pulseBpm(), each.known.usualBpm().getAsInt())));
+
+  /** Judges a check-in. */
+  public static Verdict of(CheckIn now, Known known) {
+    Case each = new Case(now, known);
+    boolean recount = each.odd() && !now.recounted();
+    List<Finding> findings = new ArrayList<>();
+    Outcome outcome = Outcome.GO;
+    boolean differenceAlone = true;
+    boolean mendable = true;
+    for (Rule rule : RULES) {
+      if (!rule.holds.test(each)) {
+        continue;
+      }
+      if (rule.outcome.compareTo(outcome) > 0) {
+        outcome = rule.outcome;
+      }
+      differenceAlone &= rule.outcome == Outcome.GO || rule.ground == Ground.DIFFERENCE;
+      mendable &= rule.outcome != Outcome.NOT_TODAY || rule.ground == Ground.NOT_YET;
+      // What waits for a recount has not decided anything yet, and is not said.
+      if (!recount || !rule.ground.pulse()) {
+        findings.add(rule.kind.of(rule.figures.apply(each)));
+      }
+    }
+    if (recount) {
+      if (outcome == Outcome.GO) {
+        outcome = Outcome.NOT_TODAY;
+      }
+      findings.add(0, FindingKind.PULSE_RECOUNT.of(now.pulseBpm()));
+    }
+    if (outcome == Outcome.GO) {
+      findings.add(FindingKind.NOTHING_AGAINST.of());
+    }
+    return new Verdict(
+        outcome,
+        outcome != Outcome.GO && differenceAlone && !recount,
+        recount,
+        outcome == Outcome.NOT_TODAY && mendable,
+        findings);
+  }
+
+  /**
+   * The instructor decides otherwise.
+   *
+   * @throws InvalidValueException when that is not open here, or the reason says nothing
+   */
+  public OwnDecision decide(Outcome decided, String reason) {
+    if (!mayOverride) {
+      throw InvalidValueException.of(
+          "override",
+          "is not open: more than the difference from the usual pulse speaks against training",
+          "no override");
+    }
+    if (decided.compareTo(outcome) >= 0) {
+      throw InvalidValueException.of(
+          "override", "is what the rules say already, or stricter", "an easier outcome");
+    }
+    String clean = reason.strip();
+    int length = clean.codePointCount(0, clean.length());
+    if (length < SHORTEST_REASON || length > REASON_LENGTH) {
+      throw InvalidValueException.of(
+          "reason",
+          length < SHORTEST_REASON ? "says nothing" : "has " + length + " characters",
+          SHORTEST_REASON + " to " + REASON_LENGTH + " characters");
+    }
+    return new OwnDecision(decided, clean);
+  }
+}

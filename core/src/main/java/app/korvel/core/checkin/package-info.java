@@ -1,0 +1,2 @@
+/** Today's go or no-go, before each session. */
+package app.korvel.core.checkin;

@@ -1,0 +1,116 @@
+package app.korvel.core.prescription;
+
+import app.korvel.core.measure.Days;
+import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.Severity;
+import app.korvel.core.screening.Allows;
+import app.korvel.core.screening.Permission;
+import app.korvel.core.screening.Screening;
+import app.korvel.core.screening.Steering;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Whether a saved prescription still holds, on one day: worked out from what is on record, never
+ * kept.
+ *
+ * @param state where it stands
+ * @param findings why; empty where it holds
+ */
+public record Standing(State state, List<Finding> findings) {
+
+  /** Where a saved prescription stands. */
+  public enum State {
+    ISSUED("version ", JobStep.State.DONE),
+    /** Effort and talk hold; no rate of it may be used. */
+    RATE_SUSPENDED("rates suspended, v", JobStep.State.DUE),
+    /** Nothing of it may be used. */
+    SUSPENDED("suspended, v", JobStep.State.BLOCKED),
+    DRAFT("draft ", JobStep.State.DUE);
+
+    private final String said;
+    private final JobStep.State step;
+
+    State(String said, JobStep.State step) {
+      this.said = said;
+      this.step = step;
+    }
+
+    /** How it begins in the path of the job, before the version. */
+    String said() {
+      return said;
+    }
+
+    /** Where the step of the job stands with it. */
+    JobStep.State step() {
+      return step;
+    }
+  }
+
+  public Standing {
+    findings = List.copyOf(findings);
+  }
+
+  /**
+   * Where a prescription stands.
+   *
+   * @param madeAt when it was saved
+   */
+  public static Standing of(Prescription made, Instant madeAt, Screening screening) {
+    if (made.status() == Prescription.Status.DRAFT) {
+      return new Standing(State.DRAFT, List.of());
+    }
+    List<Finding> suspended = new ArrayList<>();
+    if (screening.permission().allows() == Allows.NOTHING || screening.consentMissing()) {
+      screening.permission().findings().stream()
+          .filter(finding -> finding.severity() == Severity.BLOCK)
+          .forEach(suspended::add);
+    } else if (made.parts().highPercent() > Permission.CEILING_PERCENT
+        && !screening.permission().vigorous()) {
+      suspended.add(
+          FindingKind.SUSPENDED_INTENSITY.of(
+              made.parts().highPercent(), screening.permission().notVigorousBecause()));
+    }
+    int highestEffort = screening.effects().highestEffort();
+    if (made.rpe20().high() > highestEffort) {
+      suspended.add(FindingKind.SUSPENDED_EFFORT.of(made.rpe20().high(), highestEffort));
+    }
+    if (!suspended.isEmpty()) {
+      return new Standing(State.SUSPENDED, suspended);
+    }
+    List<Finding> rate = made.target().isPresent() ? rate(made, madeAt, screening) : List.of();
+    return new Standing(rate.isEmpty() ? State.ISSUED : State.RATE_SUSPENDED, rate);
+  }
+
+  private static List<Finding> rate(Prescription made, Instant madeAt, Screening screening) {
+    List<Finding> findings = new ArrayList<>();
+    screening
+        .medicinesChangedAt()
+        .filter(madeAt::isBefore)
+        .ifPresent(
+            at ->
+                findings.add(
+                    FindingKind.RATE_SUSPENDED_MEDICINE.of(
+                        Days.of(LocalDate.ofInstant(at, screening.zone())))));
+    if (screening.effects().steering() == Steering.EFFORT_AND_TALK_ONLY) {
+      findings.add(FindingKind.RATE_SUSPENDED_CONTEXT.of(screening.noRateBecause().orElseThrow()));
+    }
+    int highBpm = made.target().orElseThrow().highBpm();
+    screening
+        .cap()
+        .filter(cap -> cap.bpm() < highBpm)
+        .ifPresent(
+            cap ->
+                findings.add(
+                    FindingKind.RATE_SUSPENDED_CAP.of(highBpm, cap.bpm(), cap.because() + ".")));
+    return findings;
+  }
+
+  /** Whether its rates may be used. */
+  public boolean ratesHold() {
+    return state == State.ISSUED || state == State.DRAFT;
+  }
+}

@@ -1,0 +1,162 @@
+package app.korvel.core.screening;
+
+import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.Threshold;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.List;
+import java.util.function.Function;
+import java.util.stream.Stream;
+
+/**
+ * What a context changes in the work, or several together.
+ *
+ * @param steering what leads
+ * @param highestEffort the hardest effort, on 6–20; 20 where nothing is held
+ * @param warmUpMinutes warm-up, at least
+ * @param coolDownMinutes cool-down, at least
+ * @param leaveOut work that is not for them
+ * @param carry what they have on them
+ * @param stopAlso signs to stop at besides those that hold for everyone
+ * @param ask what is measured before a session
+ * @param kinds the findings that say so
+ */
+public record Effects(
+    Steering steering,
+    int highestEffort,
+    int warmUpMinutes,
+    int coolDownMinutes,
+    List<LeaveOut> leaveOut,
+    List<String> carry,
+    List<String> stopAlso,
+    List<Measure> ask,
+    List<FindingKind> kinds) {
+
+  private static final int USUAL_MARGIN = Threshold.WARM_UP.whole();
+
+  /** The top of the 6–20 scale. */
+  public static final int TOP_EFFORT = 20;
+
+  /** Nothing changes. */
+  public static final Effects NONE =
+      new Effects(
+          Steering.RATE,
+          TOP_EFFORT,
+          USUAL_MARGIN,
+          USUAL_MARGIN,
+          List.of(),
+          List.of(),
+          List.of(),
+          List.of(),
+          List.of());
+
+  /** All together: of each limit the strictest, of each list everything. */
+  static Effects together(Collection<Effects> all) {
+    return all.stream().reduce(NONE, Effects::with);
+  }
+
+  private Effects with(Effects other) {
+    return new Effects(
+        steering.ordinal() >= other.steering.ordinal() ? steering : other.steering,
+        Math.min(highestEffort, other.highestEffort),
+        Math.max(warmUpMinutes, other.warmUpMinutes),
+        Math.max(coolDownMinutes, other.coolDownMinutes),
+        union(other, Effects::leaveOut),
+        union(other, Effects::carry),
+        union(other, Effects::stopAlso),
+        union(other, Effects::ask),
+        union(other, Effects::kinds));
+  }
+
+  private <T> List<T> union(Effects other, Function<Effects, List<T>> part) {
+    return Stream.concat(part.apply(this).stream(), part.apply(other).stream()).distinct().toList();
+  }
+
+  Effects steerBy(Steering led) {
+    return new Effects(
+        led, highestEffort, warmUpMinutes, coolDownMinutes, leaveOut, carry, stopAlso, ask, kinds);
+  }
+
+  Effects effortUpTo(int highest) {
+    return new Effects(
+        steering, highest, warmUpMinutes, coolDownMinutes, leaveOut, carry, stopAlso, ask, kinds);
+  }
+
+  Effects margins(Threshold warmUp, Threshold coolDown) {
+    return new Effects(
+        steering,
+        highestEffort,
+        warmUp.whole(),
+        coolDown.whole(),
+        leaveOut,
+        carry,
+        stopAlso,
+        ask,
+        kinds);
+  }
+
+  Effects without(LeaveOut... work) {
+    return new Effects(
+        steering,
+        highestEffort,
+        warmUpMinutes,
+        coolDownMinutes,
+        List.of(work),
+        carry,
+        stopAlso,
+        ask,
+        kinds);
+  }
+
+  Effects carrying(String... things) {
+    return new Effects(
+        steering,
+        highestEffort,
+        warmUpMinutes,
+        coolDownMinutes,
+        leaveOut,
+        List.of(things),
+        stopAlso,
+        ask,
+        kinds);
+  }
+
+  Effects stoppingFor(String... signs) {
+    return new Effects(
+        steering,
+        highestEffort,
+        warmUpMinutes,
+        coolDownMinutes,
+        leaveOut,
+        carry,
+        Arrays.asList(signs),
+        ask,
+        kinds);
+  }
+
+  Effects asking(Measure... measures) {
+    return new Effects(
+        steering,
+        highestEffort,
+        warmUpMinutes,
+        coolDownMinutes,
+        leaveOut,
+        carry,
+        stopAlso,
+        List.of(measures),
+        kinds);
+  }
+
+  Effects saying(FindingKind... said) {
+    return new Effects(
+        steering,
+        highestEffort,
+        warmUpMinutes,
+        coolDownMinutes,
+        leaveOut,
+        carry,
+        stopAlso,
+        ask,
+        List.of(said));
+  }
+}

@@ -1,0 +1,27 @@
+package app.korvel.core.screening;
+
+import app.korvel.core.measure.InvalidValueException.Fault;
+import java.util.List;
+
+/** Checks of short texts and days that records share. */
+final class Texts {
+  private Texts() {}
+
+  /** A text on one line. */
+  static void check(List<Fault> faults, String field, String text, int least, int most) {
+    String accepted =
+        least == 0 ? "up to " + most + " characters" : least + " to " + most + " characters";
+    int length = text.codePointCount(0, text.length());
+    if (length < least) {
+      faults.add(new Fault(field, length == 0 ? "is empty" : "is too short", accepted));
+    } else if (length > most) {
+      faults.add(new Fault(field, "has " + length + " characters", accepted));
+    } else if (text.codePoints().anyMatch(Character::isISOControl)) {
+      faults.add(new Fault(field, "holds a control character", "plain text on one line"));
+    }
+  }
+
+  static Fault future(String field) {
+    return new Fault(field, "lies in the future", "today or a day in the past");
+  }
+}

@@ -1,0 +1,125 @@
+package app.korvel.core.screening;
+
+import app.korvel.core.measure.Days;
+import app.korvel.core.measure.InvalidValueException.Fault;
+import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.Threshold;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+
+/**
+ * A limit that stands above every rule, as it was given.
+ *
+ * @param kind what is limited
+ * @param value bpm or effort on 6–20, as {@link Kind#limit()} accepts; empty where the kind has
+ *     none
+ * @param issuer who gave it, 1 to {@value #ISSUER_LENGTH} characters
+ * @param issuedOn when
+ * @param until the last day it holds; empty where it holds until replaced
+ */
+public record WrittenLimit(
+    Kind kind, OptionalInt value, String issuer, LocalDate issuedOn, Optional<LocalDate> until) {
+  public static final int ISSUER_LENGTH = 80;
+
+  /** What can be limited: a row each. */
+  public enum Kind {
+    CAP("Highest rate", Limit.CAP, 0),
+    DETECTION_RATE("Defibrillator's detection rate", Limit.CAP, Threshold.BELOW_DETECTION.whole()),
+    SYMPTOM_RATE("Rate at which symptoms came", Limit.CAP, Threshold.BELOW_SYMPTOMS.whole()),
+    EFFORT_CAP("Highest effort, 6–20", Limit.EFFORT, 0),
+    SUPERVISED_ONLY("Supervised only", null, 0);
+
+    private final String displayName;
+    private final Limit limit;
+    private final int lessBpm;
+
+    Kind(String displayName, Limit limit, int lessBpm) {
+      this.displayName = displayName;
+      this.limit = limit;
+      this.lessBpm = lessBpm;
+    }
+
+    /** As it is shown. */
+    public String displayName() {
+      return displayName;
+    }
+
+    /** What its value accepts; empty where it has none. */
+    public Optional<Limit> limit() {
+      return Optional.ofNullable(limit);
+    }
+
+    /** Whether its value is a rate, which makes a cap. */
+    public boolean rate() {
+      return limit == Limit.CAP;
+    }
+
+    /** How far the cap lies below its value, bpm. */
+    public int lessBpm() {
+      return lessBpm;
+    }
+  }
+
+  /** Whether it holds on {@code date}. */
+  public boolean holdsOn(LocalDate date) {
+    return !issuedOn.isAfter(date) && until.map(last -> !date.isAfter(last)).orElse(true);
+  }
+
+  /** The cap it makes: its rate, less the distance that is kept. */
+  Optional<Cap> cap() {
+    return kind.rate()
+        ? Optional.of(new Cap(value.getAsInt() - kind.lessBpm, because()))
+        : Optional.empty();
+  }
+
+  private String because() {
+    String distance = kind.lessBpm == 0 ? "" : ", less " + kind.lessBpm;
+    return kind.displayName
+        + " "
+        + value.getAsInt()
+        + distance
+        + ", "
+        + issuer
+        + ", "
+        + Days.of(issuedOn);
+  }
+
+  void check(String field, LocalDate today, OptionalInt restingBpm, List<Fault> faults) {
+    Texts.check(faults, field + ".issuer", issuer, 1, ISSUER_LENGTH);
+    if (issuedOn.isAfter(today)) {
+      faults.add(Texts.future(field + ".issuedOn"));
+    }
+    until
+        .filter(last -> last.isBefore(issuedOn))
+        .ifPresent(
+            last ->
+                faults.add(
+                    new Fault(
+                        field + ".until", "ends before it was given", "from its own day on")));
+    if (kind.limit == null) {
+      return;
+    }
+    if (value.isEmpty()) {
+      faults.add(new Fault(field + ".value", "is missing", kind.limit.accepted()));
+    } else if (!kind.limit.accepts(value.getAsInt())) {
+      faults.add(
+          new Fault(
+              field + ".value",
+              value.getAsInt() + " is outside the accepted range",
+              kind.limit.accepted()));
+    } else if (kind.rate()
+        && restingBpm.isPresent()
+        && value.getAsInt() - kind.lessBpm <= restingBpm.getAsInt()) {
+      int least = restingBpm.getAsInt() + kind.lessBpm + 1;
+      faults.add(
+          new Fault(
+              field + ".value",
+              value.getAsInt()
+                  + " would hold them under their resting rate of "
+                  + restingBpm.getAsInt(),
+              least + " to " + kind.limit.highest() + " bpm"));
+    }
+  }
+}

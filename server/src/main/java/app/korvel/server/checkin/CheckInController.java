@@ -1,0 +1,225 @@
+package app.korvel.server.checkin;
+
+import app.korvel.core.checkin.CheckIn;
+import app.korvel.core.checkin.CheckIn.Told;
+import app.korvel.core.checkin.Glucose;
+import app.korvel.core.checkin.Known;
+import app.korvel.core.checkin.Verdict;
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.Severity;
+import app.korvel.core.measure.Threshold;
+import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.pulse.Posture;
+import app.korvel.core.pulse.PulseSource;
+import app.korvel.core.pulse.RestingReading;
+import app.korvel.core.pulse.WorkingResting;
+import app.korvel.core.screening.Activity;
+import app.korvel.core.screening.Allows;
+import app.korvel.core.screening.Client;
+import app.korvel.core.screening.Person;
+import app.korvel.core.screening.Screening;
+import app.korvel.core.screening.Sex;
+import app.korvel.core.screening.Symptom;
+import app.korvel.core.zone.Reserve;
+import app.korvel.server.checkin.CheckInViews.CheckInAnswer;
+import app.korvel.server.checkin.CheckInViews.CheckInOfAnyoneRequest;
+import app.korvel.server.checkin.CheckInViews.CheckInRequest;
+import app.korvel.server.checkin.CheckInViews.CheckInSheet;
+import app.korvel.server.checkin.CheckInViews.CheckInView;
+import app.korvel.server.checkin.CheckInViews.PastPulse;
+import app.korvel.server.checkin.CheckInViews.ToldOption;
+import app.korvel.server.checkin.CheckInViews.VerdictView;
+import app.korvel.server.checkin.CheckInViews.WorseOption;
+import app.korvel.server.client.ClientRecords;
+import app.korvel.server.studio.StudioClock;
+import app.korvel.server.web.NotFoundException;
+import app.korvel.store.CheckInRepository;
+import app.korvel.store.Ids;
+import app.korvel.store.ReadingRepository;
+import app.korvel.store.SavedCheckIn;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The check-in calculator, and a client's check-ins before a session. */
+@RestController
+class CheckInController {
+  private static final int RECENT = 8;
+  private static final int PAST = 12;
+
+  private final CheckInRepository checkIns;
+  private final ReadingRepository readings;
+  private final ClientRecords records;
+  private final StudioClock clock;
+  private final Ids ids;
+
+  CheckInController(
+      CheckInRepository checkIns,
+      ReadingRepository readings,
+      ClientRecords records,
+      StudioClock clock,
+      Ids ids) {
+    this.checkIns = checkIns;
+    this.readings = readings;
+    this.records = records;
+    this.clock = clock;
+    this.ids = ids;
+  }
+
+  @PostMapping("/api/calculator/checkin")
+  CheckInAnswer judge(@RequestBody CheckInOfAnyoneRequest request) {
+    Person person =
+        Person.of(request.age(), Sex.NOT_GIVEN, Activity.SOME, Person.Health.NOTHING_KNOWN);
+    return CheckInAnswer.of(
+        Verdict.of(request.checkIn(), Known.of(clock.today(), person, request.usual())));
+  }
+
+  @GetMapping("/api/clients/{id}/checkins")
+  CheckInSheet sheet(@PathVariable UUID id) {
+    Client client = records.client(id);
+    Screening screening = records.screening(client);
+    List<RestingReading> taken = readings.of(id);
+    Optional<RestingReading> like =
+        records.resting(taken, screening).map(working -> working.basis().get(0));
+    Posture posture = like.map(RestingReading::posture).orElse(Posture.SEATED);
+    PulseSource source = like.map(RestingReading::source).orElse(PulseSource.COUNT);
+    List<SavedCheckIn> recent = checkIns.of(id, RECENT);
+    OptionalInt usual = usual(taken, posture, source, screening);
+    return new CheckInSheet(
+        recent.stream()
+            .filter(saved -> saved.on().equals(clock.today()))
+            .findFirst()
+            .map(CheckInView::of)
+            .orElse(null),
+        recent.stream().map(CheckInView::of).toList(),
+        usual.isPresent() ? usual.getAsInt() : null,
+        posture,
+        source,
+        Threshold.PULSE_LIGHT_ONLY.whole(),
+        Threshold.PULSE_NOT_TODAY.whole(),
+        past(taken, posture, source),
+        screening.effects().ask(),
+        screening.effects().carry(),
+        recent.stream()
+            .flatMap(saved -> saved.checkIn().glucose().stream())
+            .findFirst()
+            .map(glucose -> glucose.unit() == Glucose.Unit.MMOL_L)
+            .orElse(true),
+        Arrays.stream(Told.values()).map(told -> new ToldOption(told, told.displayName())).toList(),
+        Arrays.stream(Symptom.values())
+            .map(symptom -> new WorseOption(symptom, symptom.displayName()))
+            .toList());
+  }
+
+  /** Judges what was found without keeping it. */
+  @PostMapping("/api/clients/{id}/checkins/preview")
+  VerdictView preview(@PathVariable UUID id, @RequestBody CheckInRequest request) {
+    Client client = records.client(id);
+    CheckIn found = request.checkIn();
+    Known known = known(client, found);
+    return VerdictView.of(Verdict.of(found, known), known.usualBpm(), lightBelow(client));
+  }
+
+  @PostMapping("/api/clients/{id}/checkins")
+  @ResponseStatus(HttpStatus.CREATED)
+  CheckInView keep(@PathVariable UUID id, @RequestBody CheckInRequest request) {
+    CheckIn found = request.checkIn();
+    Known known = known(records.open(id), found);
+    Verdict verdict = Verdict.of(found, known);
+    Optional<Verdict.OwnDecision> decided =
+        Optional.ofNullable(request.decided())
+            .map(own -> verdict.decide(own.outcome(), own.reason()));
+    SavedCheckIn saved =
+        new SavedCheckIn(
+            ids.next(), clock.today(), clock.now(), found, known.usualBpm(), verdict, decided);
+    checkIns.add(id, saved);
+    return CheckInView.of(saved);
+  }
+
+  /** Takes back a check-in that was kept by mistake. */
+  @DeleteMapping("/api/clients/{id}/checkins/{checkIn}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void takeBack(@PathVariable UUID id, @PathVariable UUID checkIn) {
+    records.open(id);
+    if (!checkIns.withdraw(ids.next(), id, checkIn, clock.now())) {
+      throw new NotFoundException("This client has no check-in " + checkIn + ".");
+    }
+  }
+
+  private Known known(Client client, CheckIn found) {
+    Screening screening = records.screening(client);
+    return new Known(
+        clock.today(),
+        screening.person(),
+        usual(readings.of(client.id()), found.posture(), found.source(), screening),
+        screening.answers().usualRestingBpm(),
+        screening.effects(),
+        checkIns.weights(client.id(), clock.today().minusDays(Threshold.WEIGHT_GAIN_DAYS.whole())),
+        stops(screening));
+  }
+
+  /**
+   * Why the screening does not let them train today; a question still open does not stop anyone.
+   */
+  private static Optional<String> stops(Screening screening) {
+    return screening.permission().allows() == Allows.NOTHING || screening.consentMissing()
+        ? screening.permission().findings().stream()
+            .filter(finding -> finding.severity() == Severity.BLOCK)
+            .map(Finding::message)
+            .findFirst()
+        : Optional.empty();
+  }
+
+  /** The working value of that posture and source; one from before a change of medicine is none. */
+  private OptionalInt usual(
+      List<RestingReading> taken, Posture posture, PulseSource source, Screening screening) {
+    return records
+        .resting(
+            taken.stream()
+                .filter(reading -> reading.posture() == posture && reading.source() == source)
+                .toList(),
+            screening)
+        .filter(working -> !working.stale())
+        .map(WorkingResting::bpm)
+        .map(OptionalInt::of)
+        .orElse(OptionalInt.empty());
+  }
+
+  private List<PastPulse> past(List<RestingReading> taken, Posture posture, PulseSource source) {
+    List<RestingReading> alike =
+        taken.stream()
+            .filter(reading -> reading.posture() == posture && reading.source() == source)
+            .sorted(Comparator.comparing(RestingReading::takenAt))
+            .toList();
+    return alike.subList(Math.max(0, alike.size() - PAST), alike.size()).stream()
+        .map(
+            reading ->
+                new PastPulse(reading.takenAt().atZone(clock.zone()).toLocalDate(), reading.bpm()))
+        .toList();
+  }
+
+  /** Where light work ends, for someone who may be steered by a rate. */
+  private Optional<Integer> lightBelow(Client client) {
+    Groundwork ground = records.groundwork(client, Mode.RUN);
+    return ground
+        .maximum()
+        .filter(maximum -> ground.noRateBecause().isEmpty() && ground.resting().isPresent())
+        .map(maximum -> maximum.bpm().orElseThrow())
+        .filter(bpm -> bpm - ground.resting().get().bpm() >= Reserve.SMALLEST)
+        .map(
+            bpm ->
+                Reserve.of(ground.resting().get().bpm(), bpm).rateAt(Threshold.WARM_UP_TO.whole()));
+  }
+}

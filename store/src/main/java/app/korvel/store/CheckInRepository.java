@@ -1,0 +1,188 @@
+package app.korvel.store;
+
+import app.korvel.core.checkin.CheckIn;
+import app.korvel.core.checkin.CheckIn.Told;
+import app.korvel.core.checkin.Known.Weighed;
+import app.korvel.core.checkin.Verdict;
+import app.korvel.core.screening.Reported;
+import java.math.BigDecimal;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.UUID;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Check-ins: appended and frozen; one kept by mistake is taken back by a row that says so. */
+public final class CheckInRepository {
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  /** The frozen form: {@code v} changes when its shape does, so that old ones stay readable. */
+  private record Document(
+      int v,
+      CheckIn checkIn,
+      OptionalInt usualBpm,
+      Verdict verdict,
+      Optional<Verdict.OwnDecision> decided) {
+    private static final int CURRENT = 1;
+  }
+
+  private final Database database;
+
+  public CheckInRepository(Database database) {
+    this.database = database;
+  }
+
+  /** Keeps a check-in. */
+  public void add(UUID clientId, SavedCheckIn saved) {
+    Map<String, Object> row = new LinkedHashMap<>();
+    row.put("id", saved.id().toString());
+    row.put("client_id", clientId.toString());
+    row.put("on_day", saved.on().toString());
+    row.put("pulse_bpm", saved.checkIn().pulseBpm());
+    row.put("outcome", saved.outcome());
+    row.put("symptoms", !saved.checkIn().symptoms().isEmpty());
+    row.put("changed", saved.checkIn().told().contains(Told.CHANGED));
+    row.put("weight_kg", saved.checkIn().weightKg().map(BigDecimal::toPlainString));
+    row.put(
+        "document",
+        JSON.writeValueAsString(
+            new Document(
+                Document.CURRENT,
+                saved.checkIn(),
+                saved.usualBpm(),
+                saved.verdict(),
+                saved.decided())));
+    row.put("recorded_at", saved.recordedAt().toString());
+    database.write(connection -> Database.insert(connection, "check_in", row));
+  }
+
+  /**
+   * Takes one back.
+   *
+   * @param id of the row that says so
+   * @return whether there was such a check-in of that client, not yet taken back
+   */
+  public boolean withdraw(UUID id, UUID clientId, UUID checkInId, Instant now) {
+    return database.write(
+        connection ->
+            Database.change(
+                    connection,
+                    """
+                    insert into check_in (id, client_id, supersedes, withdrawn, on_day, pulse_bpm,
+                      outcome, symptoms, changed, weight_kg, document, recorded_at)
+                    select ?, client_id, id, 1, on_day, pulse_bpm, outcome, symptoms, changed,
+                      weight_kg, document, ?
+                    from current_check_in where client_id = ? and id = ?
+                    """,
+                    id.toString(),
+                    now.toString(),
+                    clientId.toString(),
+                    checkInId.toString())
+                == 1);
+  }
+
+  /** A client's latest check-ins, latest first. */
+  public List<SavedCheckIn> of(UUID clientId, int most) {
+    return database.read(
+        connection ->
+            Database.list(
+                connection,
+                CheckInRepository::saved,
+                "select * from current_check_in where client_id = ? order by recorded_at desc,"
+                    + " id desc limit ?",
+                clientId.toString(),
+                most));
+  }
+
+  /** Everyone's latest check-in of a day, by client. */
+  public Map<UUID, SavedCheckIn> on(LocalDate day) {
+    return database.read(
+        connection -> {
+          Map<UUID, SavedCheckIn> latest = new HashMap<>();
+          Database.list(
+              connection,
+              row -> latest.put(UUID.fromString(row.getString("client_id")), saved(row)),
+              "select * from current_check_in where on_day = ? order by recorded_at, id",
+              day.toString());
+          return latest;
+        });
+  }
+
+  /** A client's weights since a day. */
+  public List<Weighed> weights(UUID clientId, LocalDate since) {
+    return database.read(
+        connection ->
+            Database.list(
+                connection,
+                row ->
+                    new Weighed(
+                        LocalDate.parse(row.getString("on_day")),
+                        new BigDecimal(row.getString("weight_kg"))),
+                """
+                select on_day, weight_kg from current_check_in
+                where client_id = ? and on_day >= ? and weight_kg is not null
+                """,
+                clientId.toString(),
+                since.toString()));
+  }
+
+  private static final String REPORTED =
+      """
+      select client_id,
+        max(case when symptoms = 1 then recorded_at end) as symptoms_at,
+        max(case when changed = 1 then recorded_at end) as changed_at
+      from current_check_in
+      """;
+
+  /** What a client's check-ins have told the screening. */
+  public Reported reported(UUID clientId) {
+    return database.read(
+        connection ->
+            Database.first(
+                    connection,
+                    CheckInRepository::reported,
+                    REPORTED + " where client_id = ? group by client_id",
+                    clientId.toString())
+                .orElse(Reported.NOTHING));
+  }
+
+  /** What everyone's check-ins have told the screening, by client. */
+  public Map<UUID, Reported> reported() {
+    return database.read(
+        connection -> {
+          Map<UUID, Reported> byClient = new HashMap<>();
+          Database.list(
+              connection,
+              row -> byClient.put(UUID.fromString(row.getString("client_id")), reported(row)),
+              REPORTED + " group by client_id");
+          return byClient;
+        });
+  }
+
+  private static Reported reported(ResultSet row) throws SQLException {
+    return new Reported(instant(row, "symptoms_at"), instant(row, "changed_at"));
+  }
+
+  private static Optional<Instant> instant(ResultSet row, String column) throws SQLException {
+    return Optional.ofNullable(row.getString(column)).map(Instant::parse);
+  }
+
+  private static SavedCheckIn saved(ResultSet row) throws SQLException {
+    Document document = JSON.readValue(row.getString("document"), Document.class);
+    return new SavedCheckIn(
+        UUID.fromString(row.getString("id")),
+        LocalDate.parse(row.getString("on_day")),
+        Instant.parse(row.getString("recorded_at")),
+        document.checkIn(),
+        document.usualBpm(),
+        document.verdict(),
+        document.decided());
+  }
+}

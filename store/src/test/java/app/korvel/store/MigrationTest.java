@@ -1,0 +1,108 @@
+package app.korvel.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.korvel.core.screening.Activity;
+import app.korvel.core.screening.Answers;
+import app.korvel.core.screening.Client;
+import app.korvel.core.screening.Condition;
+import app.korvel.core.screening.Intake;
+import app.korvel.core.screening.Medicine;
+import app.korvel.core.screening.MedicineClass;
+import app.korvel.core.screening.Topic;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.flywaydb.core.Flyway;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** The tick boxes of the first version become intakes, and nothing of them is lost. */
+class MigrationTest {
+  @TempDir Path folder;
+
+  private static String client(int number, String activity, String ticks) {
+    return """
+        insert into client (id, version, name, search_name, note, birth_date, sex, activity,
+          heart_condition, heart_failure, beta_blocker, guardian_consent, created_at, updated_at)
+        values ('00000000-0000-7000-8000-00000000000%d', 2, 'Nº %d', 'no %d', 'note', '1980-02-29',
+          'FEMALE', '%s', %s, '2026-01-01T00:00:00Z', '2026-03-01T10:00:00Z')
+        """
+        .formatted(number, number, number, activity, ticks);
+  }
+
+  private Path asLeftBy(String version) throws SQLException {
+    Path old = folder.resolve("old.db");
+    Flyway.configure()
+        .dataSource("jdbc:sqlite:" + old, null, null)
+        .locations("classpath:app/korvel/store/migration")
+        .target(version)
+        .load()
+        .migrate();
+    try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + old);
+        Statement statement = connection.createStatement()) {
+      statement.executeUpdate(client(1, "SOME", "0, 0, 0, 0"));
+      statement.executeUpdate(client(2, "NONE", "1, 0, 0, 0"));
+      statement.executeUpdate(client(3, "LITTLE", "0, 1, 0, 0"));
+      statement.executeUpdate(client(4, "HIGH", "1, 1, 1, 1"));
+      statement.executeUpdate(client(5, "REGULAR", "0, 0, 1, 1"));
+    }
+    return old;
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"1", "2"})
+  void everyTickBoxIsThereAfterwards(String version) throws SQLException {
+    try (Database upgraded = Database.open(asLeftBy(version))) {
+      List<Client> clients = new ClientRepository(upgraded).find("", false);
+      Map<UUID, Intake> intakes = new IntakeRepository(upgraded).current();
+      assertThat(clients).hasSize(5).allMatch(client -> client.version() == 2);
+      assertThat(clients).extracting(client -> client.details().note()).containsOnly("note");
+      List<Answers> answers =
+          clients.stream().map(client -> intakes.get(client.id()).answers()).toList();
+      assertThat(answers)
+          .extracting(Answers::activity)
+          .containsExactly(
+              Activity.SOME, Activity.NONE, Activity.LITTLE, Activity.HIGH, Activity.REGULAR);
+      assertThat(answers)
+          .extracting(Answers::conditions)
+          .containsExactly(
+              Set.of(),
+              Set.of(Condition.HEART_CONDITION),
+              Set.of(Condition.HEART_FAILURE),
+              Set.of(Condition.HEART_CONDITION, Condition.HEART_FAILURE),
+              Set.of());
+      List<Medicine> betaBlocker = List.of(Medicine.unnamed(MedicineClass.BETA_BLOCKER));
+      assertThat(answers)
+          .extracting(Answers::medicines)
+          .containsExactly(List.of(), List.of(), List.of(), betaBlocker, betaBlocker);
+      assertThat(answers)
+          .extracting(Answers::guardianConsent)
+          .containsExactly(false, false, false, true, true);
+    }
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"1", "2"})
+  void theFirstVersionIsDatedAndSaysWhatWasAsked(String version) throws SQLException {
+    try (Database upgraded = Database.open(asLeftBy(version))) {
+      assertThat(new IntakeRepository(upgraded).current().values())
+          .allSatisfy(
+              intake -> {
+                assertThat(intake.version()).isEqualTo(1);
+                assertThat(intake.recordedAt()).isEqualTo(Instant.parse("2026-03-01T10:00:00Z"));
+                assertThat(intake.answers().asked()).containsExactly(Topic.ACTIVITY);
+                assertThat(intake.medicinesChangedAt()).isEmpty();
+                assertThat(intake.symptomsReportedAt()).isEmpty();
+              });
+    }
+  }
+}

@@ -1,0 +1,583 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { computed, nextTick, reactive, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { asProblem } from '../api/http'
+import {
+  checkInSheet,
+  judgeCheckIn,
+  keepCheckIn,
+  takeBackCheckIn,
+  type CheckInFound,
+  type Verdict,
+} from '../api/korvel'
+import { useClient } from '../clients/useClient'
+import CountClock from '../pulse/CountClock.vue'
+import ChoiceField from '../shared/ChoiceField.vue'
+import Findings from '../shared/Findings.vue'
+import ProblemNote from '../shared/ProblemNote.vue'
+import TextField from '../shared/TextField.vue'
+import TickField from '../shared/TickField.vue'
+import { typed, useFieldMessages } from '../shared/fields'
+import { useLoad } from '../shared/load'
+import { theStudio } from '../shared/studio'
+import { offerUndo } from '../shared/undo'
+import { day, OUTCOMES, POSTURES, SOURCES } from '../shared/words'
+import UsualPicture from './UsualPicture.vue'
+
+/** May they train today: the pulse now, how they feel, what their context asks, and the answer. */
+const { id, overview, refresh } = useClient()
+const router = useRouter()
+const sheet = useLoad(checkInSheet)
+
+type ToldWord = NonNullable<CheckInFound['told']>[number]
+type SymptomWord = NonNullable<CheckInFound['symptoms']>[number]
+
+const WINDOWS = [
+  { value: 0, name: 'bpm' },
+  { value: 15, name: '15 s' },
+  { value: 30, name: '30 s' },
+  { value: 60, name: '60 s' },
+]
+const RHYTHMS = [
+  { value: 'steady', name: 'Steady' },
+  { value: 'uneven', name: 'Uneven' },
+]
+const UNITS = [
+  { value: 'mmol-l', name: 'mmol/L' },
+  { value: 'mg-dl', name: 'mg/dL' },
+]
+const blank = () => ({
+  window: 0,
+  pulse: '',
+  recount: '',
+  rhythm: 'steady',
+  systolic: '',
+  diastolic: '',
+  glucose: '',
+  glucoseUnit: 'mmol-l',
+  weightKg: '',
+  symptoms: [] as SymptomWord[],
+  told: [] as ToldWord[],
+})
+const entry = reactive(blank())
+const own = reactive({ outcome: 'light-only', reason: '', on: false })
+
+const pulseField = ref<InstanceType<typeof TextField> | null>(null)
+const recountField = ref<InstanceType<typeof TextField> | null>(null)
+async function toPulse() {
+  await nextTick()
+  pulseField.value?.focus()
+}
+
+watch(
+  id,
+  async () => {
+    Object.assign(entry, blank())
+    own.on = false
+    await sheet.load(id.value)
+    entry.glucoseUnit = sheet.data.value?.glucoseInMmol === false ? 'mg-dl' : 'mmol-l'
+    if (!sheet.data.value?.today) await toPulse()
+  },
+  { immediate: true },
+)
+
+const asks = (measure: string) =>
+  sheet.data.value?.ask.some((each) => each === measure) || more.value
+/** Shows every measure, whatever the context asks. */
+const more = ref(false)
+
+const found = computed(() => {
+  const again = entry.recount.trim() !== ''
+  const counted = entry.window > 0 && !again
+  return {
+    pulseBpm: counted ? null : typed(again ? entry.recount : entry.pulse),
+    beats: counted ? typed(entry.pulse) : null,
+    windowSeconds: counted ? entry.window : null,
+    posture: sheet.data.value?.posture ?? 'seated',
+    source: sheet.data.value?.source ?? 'count',
+    settled: true,
+    recounted: again,
+    rhythm: entry.rhythm,
+    systolic: typed(entry.systolic),
+    diastolic: typed(entry.diastolic),
+    glucose: typed(entry.glucose),
+    glucoseUnit: entry.glucose.trim() ? entry.glucoseUnit : null,
+    weightKg: typed(entry.weightKg),
+    symptoms: entry.symptoms,
+    told: entry.told,
+    decided: own.on && own.reason.trim() ? { outcome: own.outcome, reason: own.reason } : null,
+  }
+})
+
+const { messages, general, clear, show } = useFieldMessages()
+const verdict = ref<Verdict | null>(null)
+let latest = 0
+let judging = Promise.resolve()
+async function judge() {
+  const mine = ++latest
+  if (entry.pulse.trim() === '') {
+    verdict.value = null
+    clear()
+    return
+  }
+  try {
+    const answer = await judgeCheckIn(id.value, found.value as never)
+    if (mine !== latest) return
+    verdict.value = answer
+    clear()
+  } catch (thrown) {
+    if (mine !== latest) return
+    verdict.value = null
+    show(asProblem(thrown))
+  }
+}
+watch(found, () => (judging = judge()))
+// A first value that is no longer odd, or another one, needs its own recount.
+watch(
+  () => entry.pulse,
+  () => (entry.recount = ''),
+)
+const recounting = computed(() => verdict.value?.recount || entry.recount.trim() !== '')
+
+const saving = ref(false)
+async function keep() {
+  await judging
+  if (!verdict.value || saving.value) {
+    if (!verdict.value) pulseField.value?.focus()
+    return
+  }
+  if (verdict.value.recount) {
+    await nextTick()
+    recountField.value?.focus()
+    return
+  }
+  saving.value = true
+  const client = id.value
+  try {
+    const kept = await keepCheckIn(client, found.value as never)
+    Object.assign(entry, blank())
+    own.on = false
+    own.reason = ''
+    verdict.value = null
+    await Promise.all([sheet.load(client), refresh()])
+    offerUndo(`Checked in: ${kept.outcomeWords.toLowerCase()}.`, async () => {
+      await takeBackCheckIn(client, kept.id)
+      await Promise.all([sheet.load(client), refresh()])
+    })
+  } catch (thrown) {
+    show(asProblem(thrown))
+  } finally {
+    saving.value = false
+  }
+}
+
+function toggle<T>(all: T[], word: T, on: boolean): T[] {
+  return on ? [...all, word] : all.filter((each) => each !== word)
+}
+const TOLD_ALWAYS: ToldWord[] = ['fever', 'no-sleep', 'hospital', 'changed', 'poor-air', 'heat']
+const toldOptions = computed(() => {
+  const glucose = asks('glucose') ? (['unwell', 'severe-low'] as ToldWord[]) : []
+  const words = [...TOLD_ALWAYS, ...glucose]
+  return (sheet.data.value?.told ?? []).filter((each) => words.includes(each.id))
+})
+const carries = computed(() => sheet.data.value?.carry ?? [])
+const again = ref(false)
+watch(id, () => (again.value = false))
+const today = computed(() => (again.value ? null : (sheet.data.value?.today ?? null)))
+const shownBpm = computed(() => {
+  const value = Number(entry.recount || entry.pulse)
+  if (!verdict.value || !value) return null
+  return entry.window > 0 && !entry.recount ? Math.round((value * 60) / entry.window) : value
+})
+const closed = computed(() => overview.value?.client.archived ?? false)
+const outcomeNow = computed(() => verdict.value && OUTCOMES[verdict.value.outcome])
+const easier = computed(() =>
+  verdict.value?.outcome === 'light-only'
+    ? [{ value: 'go', name: 'Go' }]
+    : [
+        { value: 'light-only', name: 'Light only' },
+        { value: 'go', name: 'Go' },
+      ],
+)
+watch(easier, (all) => {
+  if (!all.some((each) => each.value === own.outcome)) own.outcome = all[0]!.value
+})
+async function onCounted() {
+  await toPulse()
+}
+function startAgain() {
+  again.value = true
+  void toPulse()
+}
+</script>
+
+<template>
+  <ProblemNote v-if="sheet.problem.value" :problem="sheet.problem.value" @retry="sheet.load(id)" />
+  <div v-else-if="sheet.data.value" class="columns">
+    <section v-if="today" class="sheet stack" aria-labelledby="kept-title">
+      <div class="answer" :class="today.outcome">
+        <p class="small">Checked in today</p>
+        <h2 id="kept-title">
+          <span aria-hidden="true">{{ OUTCOMES[today.outcome].mark }}</span>
+          {{ today.outcomeWords }}
+        </h2>
+        <p>
+          <span class="num">{{ today.pulseBpm }}</span> bpm<template v-if="today.usualBpm !== null"
+            >, usual <span class="num">{{ today.usualBpm }}</span></template
+          ><template v-if="today.pressure">, {{ today.pressure }} mmHg</template
+          ><template v-if="today.glucose">, glucose {{ today.glucose }}</template
+          ><template v-if="today.weightKg !== null">, {{ today.weightKg }} kg</template>
+        </p>
+        <p v-if="today.reason">
+          Your decision: “{{ today.reason }}”. By rule:
+          {{ OUTCOMES[today.byRule].name.toLowerCase() }}.
+        </p>
+      </div>
+      <Findings :findings="today.findings" />
+      <div class="ways">
+        <Button
+          v-if="today.outcome !== 'not-today'"
+          label="To the prescription"
+          @click="router.push(`/clients/${id}/prescription`)"
+        />
+        <Button label="Check in again" outlined :disabled="closed" @click="startAgain" />
+        <RouterLink to="/today">Back to today</RouterLink>
+      </div>
+    </section>
+
+    <form
+      v-else
+      id="check-in"
+      class="sheet stack"
+      novalidate
+      aria-label="Check-in"
+      @submit.prevent="keep"
+    >
+      <div class="pulse">
+        <TextField
+          ref="pulseField"
+          v-model="entry.pulse"
+          :label="entry.window ? `Beats in ${entry.window} s` : 'Pulse now'"
+          name="pulse"
+          number
+          :message="messages.pulseBpm ?? messages.beats"
+        />
+        <ChoiceField v-model="entry.window" label="As" :options="WINDOWS" />
+        <ChoiceField v-model="entry.rhythm" label="Rhythm" :options="RHYTHMS" />
+        <p class="quiet small">
+          {{ POSTURES[sheet.data.value.posture] }}, settled,
+          {{ SOURCES[sheet.data.value.source].toLowerCase() }}: as the usual value was taken.
+        </p>
+      </div>
+      <CountClock v-if="entry.window" :seconds="entry.window" @done="onCounted" />
+      <div v-if="recounting" class="recount">
+        <TextField
+          ref="recountField"
+          v-model="entry.recount"
+          label="Counted again, for 60 s"
+          name="recount"
+          number
+          hint="A first odd value decides nothing."
+        />
+      </div>
+
+      <div v-if="asks('blood-pressure') || asks('glucose') || asks('weight')" class="measures">
+        <template v-if="asks('blood-pressure')">
+          <TextField
+            v-model="entry.systolic"
+            label="Pressure, upper"
+            name="systolic"
+            number
+            hint="mmHg, at rest"
+            :message="messages.systolic"
+          />
+          <TextField
+            v-model="entry.diastolic"
+            label="lower"
+            name="diastolic"
+            number
+            hint="mmHg"
+            :message="messages.diastolic"
+          />
+        </template>
+        <template v-if="asks('glucose')">
+          <TextField
+            v-model="entry.glucose"
+            label="Glucose"
+            name="glucose"
+            number
+            :message="messages.glucose"
+          />
+          <ChoiceField v-model="entry.glucoseUnit" label="in" :options="UNITS" />
+        </template>
+        <TextField
+          v-if="asks('weight')"
+          v-model="entry.weightKg"
+          label="Weight"
+          name="weightKg"
+          number
+          hint="kg"
+          :message="messages.weightKg"
+        />
+      </div>
+
+      <fieldset>
+        <legend>How they are</legend>
+        <div class="ticks">
+          <TickField
+            v-for="each in toldOptions"
+            :key="each.id"
+            :model-value="entry.told.includes(each.id)"
+            :label="each.name"
+            :name="each.id"
+            @update:model-value="entry.told = toggle(entry.told, each.id, $event)"
+          />
+          <TickField
+            v-if="carries.length"
+            :model-value="entry.told.includes('carried')"
+            :label="`Has on them: ${carries.join(' and ')}`"
+            name="carried"
+            @update:model-value="entry.told = toggle(entry.told, 'carried', $event)"
+          />
+        </div>
+      </fieldset>
+      <details :open="entry.symptoms.length > 0">
+        <summary>Any sign or symptom, worse than usual?</summary>
+        <div class="ticks">
+          <TickField
+            v-for="each in sheet.data.value.symptoms"
+            :key="each.id"
+            :model-value="entry.symptoms.includes(each.id)"
+            :label="each.name"
+            :name="each.id"
+            @update:model-value="entry.symptoms = toggle(entry.symptoms, each.id, $event)"
+          />
+        </div>
+      </details>
+      <button v-if="!more" type="button" class="link small" @click="more = true">
+        Blood pressure, glucose and weight as well
+      </button>
+      <p v-if="general || messages.override" class="fault" role="alert">
+        {{ general || messages.override }}
+      </p>
+    </form>
+
+    <aside class="stack">
+      <section v-if="!today" class="sheet stack" aria-labelledby="verdict-title" aria-live="polite">
+        <div v-if="verdict && outcomeNow" class="answer" :class="verdict.outcome">
+          <p class="small">
+            {{ verdict.recount ? 'Until it is counted again' : 'May they train today?' }}
+          </p>
+          <h2 id="verdict-title">
+            <span aria-hidden="true">{{ outcomeNow.mark }}</span> {{ verdict.outcomeWords }}
+          </h2>
+          <p v-if="verdict.outcome === 'light-only' && verdict.lightBelowBpm !== null">
+            Stay under <b class="num">{{ verdict.lightBelowBpm }}</b> bpm, and able to sing.
+          </p>
+          <p v-else-if="verdict.outcome === 'light-only'">Easy enough to sing.</p>
+        </div>
+        <h2 v-else id="verdict-title" class="quiet">May they train today?</h2>
+        <UsualPicture
+          v-if="sheet.data.value.usualBpm !== null && theStudio"
+          :sheet="sheet.data.value"
+          :now="shownBpm"
+          :today="theStudio.today"
+        />
+        <p v-else class="quiet small">
+          No usual value yet in this posture and by this source: the absolute lines alone decide.
+        </p>
+        <Findings v-if="verdict" :findings="verdict.findings" />
+        <div v-if="verdict?.mayOverride" class="own">
+          <TickField v-model="own.on" label="I decide otherwise" name="own" />
+          <template v-if="own.on">
+            <ChoiceField v-model="own.outcome" label="Today" :options="easier" />
+            <TextField
+              v-model="own.reason"
+              label="Why"
+              name="reason"
+              hint="Kept with the check-in, 3 to 200 characters."
+              :message="messages.reason"
+            />
+          </template>
+        </div>
+        <div class="ways">
+          <Button
+            type="submit"
+            form="check-in"
+            :label="verdict?.recount ? 'Count again first' : 'Keep'"
+            :loading="saving"
+            :disabled="closed"
+          />
+          <button v-if="again" type="button" class="link" @click="again = false">
+            Leave what is kept
+          </button>
+        </div>
+      </section>
+      <section
+        v-if="sheet.data.value.recent.length"
+        class="sheet stack"
+        aria-labelledby="recent-title"
+      >
+        <h2 id="recent-title">Check-ins before</h2>
+        <ul class="recent">
+          <li v-for="each in sheet.data.value.recent" :key="each.id">
+            <span>{{ day(each.on, theStudio?.today) }}</span>
+            <span class="num">{{ each.pulseBpm }}</span>
+            <span :class="each.outcome">
+              <span aria-hidden="true">{{ OUTCOMES[each.outcome].mark }}</span>
+              {{ each.outcomeWords }}
+            </span>
+          </li>
+        </ul>
+      </section>
+    </aside>
+  </div>
+  <p v-else class="quiet" role="status">Fetching what is usual…</p>
+</template>
+
+<style scoped>
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1.35fr) minmax(320px, 1fr);
+  gap: 16px;
+  align-items: start;
+}
+
+.pulse {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto auto;
+  gap: 12px 18px;
+  align-items: start;
+}
+
+.pulse > p {
+  grid-column: 1 / -1;
+  margin-top: -6px;
+}
+
+.pulse :deep(input[name='pulse']),
+.recount :deep(input) {
+  font-size: 1.5rem;
+  max-width: 9rem;
+}
+
+.recount {
+  border-left: 4px solid var(--ochre);
+  padding-left: 14px;
+}
+
+.measures {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(130px, 1fr));
+  gap: 12px;
+}
+
+fieldset {
+  border: 0;
+  margin: 0;
+  padding: 0;
+}
+
+legend,
+summary {
+  font-weight: 650;
+  font-size: 0.92rem;
+  padding: 0;
+}
+
+summary {
+  cursor: pointer;
+  min-height: var(--touch);
+  display: flex;
+  align-items: center;
+  color: var(--teal-deep);
+}
+
+.ticks {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 0 20px;
+}
+
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 18px;
+  align-items: center;
+}
+
+button.link {
+  justify-self: start;
+  min-height: 36px;
+}
+
+.answer {
+  border-left: 5px solid var(--teal);
+  background: var(--teal-wash);
+  border-radius: 0 var(--radius) var(--radius) 0;
+  padding: 12px 16px;
+}
+
+.answer h2 {
+  font-size: 1.7rem;
+  line-height: 1.2;
+}
+
+.answer.light-only {
+  border-color: var(--ochre);
+  background: var(--ochre-wash);
+}
+
+.answer.not-today {
+  border-color: var(--wine);
+  background: var(--wine-wash);
+}
+
+.own {
+  display: grid;
+  gap: 10px;
+  border-top: 1px solid var(--line);
+  padding-top: 8px;
+}
+
+.recent li {
+  display: grid;
+  grid-template-columns: 5.5rem 3rem 1fr;
+  gap: 10px;
+  padding: 5px 0;
+  border-top: 1px solid var(--line);
+}
+
+.recent li:first-child {
+  border-top: 0;
+}
+
+.recent .not-today {
+  color: var(--wine);
+  font-weight: 650;
+}
+
+.recent .light-only {
+  color: var(--ochre-deep);
+  font-weight: 650;
+}
+
+.fault {
+  color: var(--wine);
+  font-weight: 600;
+}
+
+@media (max-width: 980px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+
+@media (max-width: 560px) {
+  .pulse,
+  .ticks {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

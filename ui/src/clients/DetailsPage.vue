@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { asProblem } from '../api/http'
+import { archiveClient, changeClient, type ClientDetails, type Typed } from '../api/korvel'
+import { offerUndo } from '../shared/undo'
+import ClientForm from './ClientForm.vue'
+import { useClient } from './useClient'
+
+/** Name, note, birth date and sex; and putting the client away. */
+const { id, overview, refresh } = useClient()
+const router = useRouter()
+const saved = ref(false)
+const reading = ref(0)
+
+async function save(details: Typed<ClientDetails>, version: number) {
+  saved.value = false
+  await changeClient(id.value, version, details)
+  await refresh()
+  saved.value = true
+}
+
+async function reread() {
+  await refresh()
+  reading.value++
+}
+
+const fault = ref('')
+async function archive() {
+  fault.value = ''
+  const { name, version } = overview.value!.client
+  try {
+    const away = await archiveClient(id.value, version, true)
+    offerUndo(`${name} is archived.`, async () => {
+      await archiveClient(away.id, away.version, false)
+      await router.push(`/clients/${away.id}/details`)
+    })
+    await router.push('/clients')
+  } catch (thrown) {
+    fault.value = asProblem(thrown).message
+    await refresh()
+  }
+}
+</script>
+
+<template>
+  <div v-if="overview" class="columns">
+    <section class="sheet stack" aria-labelledby="details-title">
+      <h2 id="details-title">Details</h2>
+      <ClientForm
+        :key="`${overview.client.version}.${reading}`"
+        :client="overview.client"
+        :save="save"
+        label="Save details"
+        @reread="reread"
+      >
+        <span v-if="saved" class="quiet" role="status">Saved.</span>
+      </ClientForm>
+    </section>
+    <section v-if="!overview.client.archived" class="sheet stack away">
+      <h2>Put away</h2>
+      <p class="quiet">Puts them away, whole: out of the list, and back at any time.</p>
+      <div>
+        <Button label="Archive this client" outlined severity="secondary" @click="archive" />
+      </div>
+      <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1.7fr) minmax(280px, 1fr);
+  gap: 16px;
+  align-items: start;
+}
+
+.fault {
+  color: var(--wine);
+  font-weight: 600;
+}
+
+@media (max-width: 980px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,455 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { computed, nextTick, onMounted, reactive, ref, watch } from 'vue'
+import { asProblem, type Problem } from '../api/http'
+import { answer, screening, type Questions, type ScreeningRecord } from '../api/korvel'
+import ChoiceField from '../shared/ChoiceField.vue'
+import TextField from '../shared/TextField.vue'
+import TickField from '../shared/TickField.vue'
+import { typed, useFieldMessages } from '../shared/fields'
+import { ACTIVITIES, options } from '../shared/words'
+import { ASKS, DAYS, draftOf, PARTS, summary, type Draft, type Topic } from './intake'
+import LimitRows from './LimitRows.vue'
+import MedicineRows from './MedicineRows.vue'
+
+/** The intake, one question at a time: each is kept as it is answered, and can be gone back to. */
+const props = defineProps<{
+  id: string
+  age: number
+  record: ScreeningRecord
+  questions: Questions
+  closed: boolean
+}>()
+const emit = defineEmits<{ saved: [record: ScreeningRecord] }>()
+
+const draft = reactive<Draft>(draftOf(props.record.answers))
+const version = ref(props.record.version)
+const topics = computed(() => props.questions.topics)
+const asked = computed(() => new Set(props.record.answers.asked))
+
+const firstOpen = () => topics.value.find((topic) => !asked.value.has(topic.id))?.id ?? null
+/** The question that is being put; nothing where all have been answered. */
+const open = ref<Topic | null>(props.closed ? null : firstOpen())
+/** All questions are gone through once more, from the first. */
+const again = ref(false)
+
+const { messages, general, clear, show } = useFieldMessages()
+const saving = ref(false)
+const theirs = ref(false)
+
+function request() {
+  return {
+    ...draft,
+    activity: draft.activity,
+    medicines: draft.medicines.map((each) => ({ ...each, since: each.since || null })),
+    limits: draft.limits.map((each) => ({
+      ...each,
+      value: typed(each.value),
+      until: each.until || null,
+      issuedOn: each.issuedOn || null,
+    })),
+    heightCm: typed(draft.heightCm),
+    weightKg: typed(draft.weightKg),
+    usualRestingBpm: typed(draft.usualRestingBpm),
+  }
+}
+
+/** Other answers came first: theirs are taken over, but for the question in hand. */
+async function takeTheirs(topic: Topic) {
+  const now = await screening(props.id)
+  const taken = draftOf(now.answers)
+  const mine = Object.fromEntries(PARTS[topic].map((part) => [part, draft[part]]))
+  Object.assign(draft, taken, mine)
+  version.value = now.version
+  theirs.value = true
+  emit('saved', now)
+}
+
+const root = ref<HTMLElement | null>(null)
+async function focusOpen(preventScroll = false) {
+  await nextTick()
+  root.value
+    ?.querySelector<HTMLElement>('.open input, .open button:not([disabled])')
+    ?.focus({ preventScroll })
+}
+onMounted(() => open.value && focusOpen(true))
+
+async function save(topic: Topic) {
+  if (saving.value) return
+  saving.value = true
+  clear()
+  try {
+    if (!draft.asked.includes(topic)) draft.asked = [...draft.asked, topic]
+    const kept = await answer(props.id, version.value, request())
+    version.value = kept.version
+    theirs.value = false
+    Object.assign(draft, draftOf(kept.answers))
+    emit('saved', kept)
+    await nextTick()
+    open.value = following(topic)
+    if (open.value) await focusOpen()
+    else root.value?.querySelector<HTMLElement>('.ways button')?.focus()
+  } catch (thrown) {
+    const problem: Problem = asProblem(thrown)
+    if (problem.status === 409) await takeTheirs(topic)
+    show(problem)
+    await nextTick()
+    root.value?.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus()
+  } finally {
+    saving.value = false
+  }
+}
+
+function following(topic: Topic): Topic | null {
+  if (!again.value) return firstOpen()
+  const next = topics.value[topics.value.findIndex((each) => each.id === topic) + 1]
+  if (!next) again.value = false
+  return next?.id ?? null
+}
+
+function put(topic: Topic) {
+  clear()
+  Object.assign(draft, draftOf(props.record.answers))
+  open.value = topic
+  void focusOpen()
+}
+function goThrough() {
+  again.value = true
+  put(topics.value[0]!.id)
+}
+
+// Another client's record, or one read anew from outside.
+watch(
+  () => props.record.version,
+  (now) => {
+    if (now === version.value) return
+    version.value = now
+    Object.assign(draft, draftOf(props.record.answers))
+  },
+)
+
+const groups = computed(() => {
+  const named = new Map<string, Questions['conditions']>()
+  for (const each of props.questions.conditions) {
+    if (each.group === 'body') continue
+    named.set(each.groupName, [...(named.get(each.groupName) ?? []), each])
+  }
+  return [...named]
+})
+const body = computed(() => props.questions.conditions.filter((each) => each.group === 'body'))
+
+function toggle<T>(all: T[], word: T, on: boolean): T[] {
+  return on ? [...all, word] : all.filter((each) => each !== word)
+}
+
+const activityHint = computed(() => {
+  const found = props.questions.activities.find((each) => each.id === draft.activity)
+  return found
+    ? `${ACTIVITIES[found.id]}: ${found.meaning}.`
+    : 'By definition, not by impression: pick one to read it.'
+})
+
+/** Whether nothing was ticked or written in the open question. */
+const nothing = computed(() => {
+  const ofBody = (id: string) => body.value.some((each) => each.id === id)
+  switch (open.value) {
+    case 'symptoms':
+      return !draft.symptoms.length
+    case 'conditions':
+      return !draft.conditions.some((each) => !ofBody(each))
+    case 'medicines':
+      return !draft.medicines.length
+    case 'body':
+      return !draft.conditions.some(ofBody) && !draft.guardianConsent
+    case 'limits':
+      return !draft.limits.length
+    default:
+      return false
+  }
+})
+const label = computed(() => (nothing.value ? 'None of these: next' : 'Save and next'))
+</script>
+
+<template>
+  <div ref="root" class="intake">
+    <ol>
+      <li
+        v-for="topic in topics"
+        :key="topic.id"
+        :class="{ open: open === topic.id, waiting: !asked.has(topic.id) }"
+      >
+        <template v-if="open !== topic.id">
+          <h3>{{ topic.name }}</h3>
+          <p v-if="asked.has(topic.id)">{{ summary(topic.id, record.answers, questions) }}</p>
+          <p v-else class="quiet">
+            not asked yet<template v-if="!topic.decides">; decides nothing</template>
+          </p>
+          <button
+            v-if="!closed"
+            type="button"
+            class="link"
+            :aria-label="`${asked.has(topic.id) ? 'Change' : 'Ask'}: ${topic.name}`"
+            @click="put(topic.id)"
+          >
+            {{ asked.has(topic.id) ? 'Change' : 'Ask' }}
+          </button>
+        </template>
+        <form v-else novalidate :aria-label="topic.name" @submit.prevent="save(topic.id)">
+          <h2>{{ ASKS[topic.id] }}</h2>
+
+          <template v-if="topic.id === 'activity'">
+            <ChoiceField
+              v-model="draft.activity"
+              label="Present activity"
+              :options="options(ACTIVITIES)"
+              :hint="activityHint"
+              :message="messages.activity"
+            />
+            <TickField
+              v-model="draft.slowMile"
+              label="Cannot cover 1.6 km in 12 min: taken one class lower"
+              name="slowMile"
+            />
+          </template>
+
+          <div v-else-if="topic.id === 'symptoms'" class="ticks">
+            <TickField
+              v-for="each in questions.symptoms"
+              :key="each.id"
+              :model-value="draft.symptoms.includes(each.id)"
+              :label="each.name"
+              :name="each.id"
+              @update:model-value="draft.symptoms = toggle(draft.symptoms, each.id, $event)"
+            />
+          </div>
+
+          <div v-else-if="topic.id === 'conditions'" class="groups">
+            <fieldset v-for="[name, all] in groups" :key="name">
+              <legend>{{ name }}</legend>
+              <TickField
+                v-for="each in all"
+                :key="each.id"
+                :model-value="draft.conditions.includes(each.id)"
+                :label="each.name"
+                :name="each.id"
+                @update:model-value="draft.conditions = toggle(draft.conditions, each.id, $event)"
+              />
+            </fieldset>
+          </div>
+
+          <MedicineRows
+            v-else-if="topic.id === 'medicines'"
+            v-model="draft.medicines"
+            :options="questions.medicines"
+            :messages="messages"
+          />
+
+          <template v-else-if="topic.id === 'body'">
+            <div class="ticks">
+              <TickField
+                v-for="each in body"
+                :key="each.id"
+                :model-value="draft.conditions.includes(each.id)"
+                :label="each.name"
+                :name="each.id"
+                @update:model-value="draft.conditions = toggle(draft.conditions, each.id, $event)"
+              />
+              <TickField
+                v-if="age < 18 || draft.guardianConsent"
+                v-model="draft.guardianConsent"
+                label="Under 18: a parent or guardian has agreed"
+                name="guardianConsent"
+              />
+            </div>
+          </template>
+
+          <LimitRows
+            v-else-if="topic.id === 'limits'"
+            v-model="draft.limits"
+            :options="questions.limits"
+            :messages="messages"
+          />
+
+          <template v-else>
+            <ChoiceField
+              v-model="draft.goal"
+              label="Goal"
+              :options="questions.goals.map((goal) => ({ value: goal.id, name: goal.name }))"
+            />
+            <ChoiceField
+              v-model="draft.days"
+              label="Days they can train"
+              :options="options(DAYS)"
+              multiple
+            />
+            <ChoiceField
+              v-model="draft.equipment"
+              label="With"
+              :options="questions.equipment.map(({ id, name }) => ({ value: id, name }))"
+              multiple
+            />
+            <div class="three">
+              <TextField
+                v-model="draft.heightCm"
+                label="Height"
+                name="heightCm"
+                number
+                hint="cm"
+                :message="messages.heightCm"
+              />
+              <TextField
+                v-model="draft.weightKg"
+                label="Weight"
+                name="weightKg"
+                number
+                hint="kg"
+                :message="messages.weightKg"
+              />
+              <TextField
+                v-model="draft.usualRestingBpm"
+                label="Usual at rest"
+                name="usualRestingBpm"
+                number
+                hint="bpm, as they know it"
+                :message="messages.usualRestingBpm"
+              />
+            </div>
+          </template>
+
+          <p v-if="theirs" class="fault" role="alert">
+            Somebody else answered meanwhile. Their other answers are taken over, yours here still
+            stand: look, and save again.
+          </p>
+          <p v-else-if="general" class="fault" role="alert">{{ general }}</p>
+          <div class="buttons">
+            <Button type="submit" :label="label" :loading="saving" />
+            <button v-if="asked.has(topic.id)" type="button" class="link" @click="open = null">
+              Leave it as it was
+            </button>
+          </div>
+        </form>
+      </li>
+    </ol>
+    <div v-if="!open && !closed" class="ways">
+      <Button
+        :label="record.decision.due ? 'Go through it again now' : 'Go through it again'"
+        :outlined="!record.decision.due"
+        @click="goThrough"
+      />
+      <span class="quiet small">Each answer is put once more, to be confirmed or changed.</span>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.intake {
+  display: grid;
+  gap: 12px;
+}
+
+ol > li {
+  border-top: 1px solid var(--line);
+  padding: 6px 0;
+  display: grid;
+  grid-template-columns: 11rem minmax(0, 1fr) auto;
+  gap: 4px 16px;
+  align-items: baseline;
+  min-height: var(--touch);
+}
+
+ol > li:first-child {
+  border-top: 0;
+}
+
+ol > li.open {
+  display: block;
+  background: var(--paper);
+  border: 1.5px solid var(--teal);
+  border-radius: var(--radius);
+  padding: 16px 18px;
+  margin: 6px 0;
+}
+
+ol > li.open + li {
+  border-top: 0;
+}
+
+ol > li > button {
+  min-height: 36px;
+}
+
+form {
+  display: grid;
+  gap: 14px;
+}
+
+h3 {
+  font-weight: 650;
+}
+
+.ticks {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 0 24px;
+}
+
+.groups {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 8px 24px;
+  align-items: start;
+}
+
+.groups fieldset:first-child {
+  grid-row: span 2;
+}
+
+fieldset {
+  border: 0;
+  margin: 0;
+  padding: 0;
+  min-width: 0;
+}
+
+legend {
+  font-weight: 650;
+  font-size: 0.92rem;
+  padding: 0;
+}
+
+.three {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 12px;
+}
+
+.buttons,
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+  align-items: center;
+}
+
+.fault {
+  color: var(--wine);
+  font-weight: 600;
+}
+
+@media (max-width: 640px) {
+  ol > li {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+
+  ol > li > p {
+    grid-column: 1 / -1;
+    grid-row: 2;
+  }
+
+  .ticks,
+  .groups,
+  .three {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,222 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { today, type TodayRow } from '../api/korvel'
+import ProblemNote from '../shared/ProblemNote.vue'
+import { meantForField, singleKeys } from '../shared/keys'
+import { useLoad } from '../shared/load'
+import { undone } from '../shared/undo'
+import { OUTCOMES } from '../shared/words'
+
+/** Who is to be checked in, who must not train, who is due for what: a letter leads to each. */
+const router = useRouter()
+const { data, problem, load } = useLoad(today)
+onMounted(load)
+watch(undone, () => void load())
+
+const LEADS = { 'check-in': 'check-in', screening: 'screening', pulse: 'pulse' }
+const to = (row: TodayRow) => `/clients/${row.clientId}/${LEADS[row.leads]}`
+
+/** Letters that nothing else answers to. */
+const LETTERS = 'abcdefghijklmnopqrstvwxyz'
+interface Group {
+  id: string
+  title: string
+  empty: string
+  rows: (TodayRow & { letter: string })[]
+}
+const groups = computed<Group[]>(() => {
+  if (!data.value) return []
+  let at = 0
+  const lettered = (rows: TodayRow[]) =>
+    rows.map((row) => ({ ...row, letter: LETTERS[at++] ?? '' }))
+  const { pending, checked, mustNot, due } = data.value
+  return [
+    {
+      id: 'pending',
+      title: 'To check in',
+      empty: 'Nobody else has today among their days.',
+      rows: lettered(pending),
+    },
+    { id: 'checked', title: 'Checked in', empty: 'Nobody yet.', rows: lettered(checked) },
+    { id: 'must-not', title: 'Must not train', empty: 'Nobody.', rows: lettered(mustNot) },
+    { id: 'due', title: 'Due', empty: 'Nothing is due.', rows: lettered(due) },
+  ]
+})
+/** Who comes on the left, who needs something first on the right. */
+const columns = computed(() => [groups.value.slice(0, 2), groups.value.slice(2)])
+
+function onKey(event: KeyboardEvent) {
+  if (event.ctrlKey || event.metaKey || event.altKey || !singleKeys.value) return
+  if (meantForField(event.target) || document.querySelector('[role="dialog"]')) return
+  const row = groups.value.flatMap((group) => group.rows).find((each) => each.letter === event.key)
+  if (!row) return
+  event.preventDefault()
+  void router.push(to(row))
+}
+onMounted(() => window.addEventListener('keydown', onKey))
+onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+
+const title = computed(() =>
+  data.value
+    ? new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }).format(
+        new Date(`${data.value.date}T12:00:00`),
+      )
+    : '',
+)
+</script>
+
+<template>
+  <div class="stack">
+    <header>
+      <h1>Today</h1>
+      <p class="quiet">{{ title }}</p>
+    </header>
+    <ProblemNote v-if="problem" :problem="problem" @retry="load" />
+    <section v-else-if="data && data.clients === 0" class="sheet first-day">
+      <h2>The first day</h2>
+      <p>
+        Nobody is here yet. Add your first client: Korvel asks who they are, whether they may
+        exercise, and how hard, and says why.
+      </p>
+      <p><RouterLink to="/clients/new">Add the first client</RouterLink></p>
+    </section>
+    <div v-else-if="data" class="columns">
+      <div v-for="column in columns" :key="column[0]!.id" class="stack">
+        <section
+          v-for="group in column"
+          :key="group.id"
+          class="sheet"
+          :class="group.id"
+          :aria-labelledby="`group-${group.id}`"
+        >
+          <h2 :id="`group-${group.id}`">
+            {{ group.title }} <span class="num quiet">{{ group.rows.length }}</span>
+          </h2>
+          <p v-if="!group.rows.length" class="quiet">{{ group.empty }}</p>
+          <ul v-else>
+            <li v-for="row in group.rows" :key="row.clientId + group.id">
+              <kbd v-if="row.letter" aria-hidden="true">{{ row.letter }}</kbd>
+              <span v-else />
+              <div>
+                <RouterLink
+                  :to="to(row)"
+                  class="name"
+                  :aria-keyshortcuts="row.letter || undefined"
+                  >{{ row.name }}</RouterLink
+                >
+                <span class="num quiet age">{{ row.age }}</span>
+                <p v-if="row.outcome" class="words" :class="row.outcome">
+                  <span aria-hidden="true">{{ OUTCOMES[row.outcome].mark }}</span>
+                  {{ row.because }}
+                </p>
+                <p v-else class="words" :title="row.because">{{ row.words }}</p>
+              </div>
+            </li>
+          </ul>
+        </section>
+      </div>
+    </div>
+    <p v-else class="quiet" role="status">Looking who is due…</p>
+  </div>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  gap: 14px;
+  align-items: baseline;
+}
+
+.columns {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 16px;
+  align-items: start;
+}
+
+.pending {
+  border-top: 4px solid var(--teal);
+}
+
+.must-not {
+  border-top: 4px solid var(--wine);
+}
+
+.due {
+  border-top: 4px solid var(--ochre);
+}
+
+.checked {
+  border-top: 4px solid var(--line);
+}
+
+h2 {
+  margin-bottom: 6px;
+}
+
+li {
+  display: grid;
+  grid-template-columns: 1.9rem minmax(0, 1fr);
+  gap: 10px;
+  align-items: start;
+  padding: 7px 0;
+  min-height: var(--touch);
+  border-top: 1px solid var(--line);
+}
+
+li:first-child {
+  border-top: 0;
+}
+
+kbd {
+  font-family: var(--mono);
+  border: 1px solid var(--line);
+  border-radius: 5px;
+  text-align: center;
+  padding: 2px 0;
+  background: var(--ground-2);
+  margin-top: 2px;
+}
+
+.name {
+  font-weight: 680;
+  color: var(--ink);
+  text-decoration: none;
+  padding: 4px 0;
+}
+
+.name:hover {
+  text-decoration: underline;
+}
+
+.age {
+  margin-left: 10px;
+}
+
+.words {
+  font-size: 0.92rem;
+  color: var(--ink-quiet);
+}
+
+.must-not .words {
+  color: var(--wine);
+}
+
+.words.light-only {
+  color: var(--ochre-deep);
+}
+
+.first-day {
+  display: grid;
+  gap: 10px;
+  max-width: 560px;
+  padding: 28px;
+}
+
+@media (max-width: 980px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
