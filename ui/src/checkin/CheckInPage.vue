@@ -18,6 +18,7 @@ import Findings from '../shared/Findings.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import TextField from '../shared/TextField.vue'
 import TickField from '../shared/TickField.vue'
+import TickList from '../shared/TickList.vue'
 import { typed, useFieldMessages } from '../shared/fields'
 import { useLoad } from '../shared/load'
 import { theStudio } from '../shared/studio'
@@ -172,16 +173,16 @@ async function keep() {
   }
 }
 
-function toggle<T>(all: T[], word: T, on: boolean): T[] {
-  return on ? [...all, word] : all.filter((each) => each !== word)
-}
+const carries = computed(() => sheet.data.value?.carry ?? [])
 const TOLD_ALWAYS: ToldWord[] = ['fever', 'no-sleep', 'hospital', 'changed', 'poor-air', 'heat']
 const toldOptions = computed(() => {
   const glucose = asks('glucose') ? (['unwell', 'severe-low'] as ToldWord[]) : []
   const words = [...TOLD_ALWAYS, ...glucose]
-  return (sheet.data.value?.told ?? []).filter((each) => words.includes(each.id))
+  const asked = (sheet.data.value?.told ?? []).filter((each) => words.includes(each.id))
+  return carries.value.length
+    ? [...asked, { id: 'carried' as ToldWord, name: `Has on them: ${carries.value.join(' and ')}` }]
+    : asked
 })
-const carries = computed(() => sheet.data.value?.carry ?? [])
 const again = ref(false)
 watch(id, () => (again.value = false))
 const today = computed(() => (again.value ? null : (sheet.data.value?.today ?? null)))
@@ -325,34 +326,13 @@ function startAgain() {
       <fieldset>
         <legend>How they are</legend>
         <div class="ticks">
-          <TickField
-            v-for="each in toldOptions"
-            :key="each.id"
-            :model-value="entry.told.includes(each.id)"
-            :label="each.name"
-            :name="each.id"
-            @update:model-value="entry.told = toggle(entry.told, each.id, $event)"
-          />
-          <TickField
-            v-if="carries.length"
-            :model-value="entry.told.includes('carried')"
-            :label="`Has on them: ${carries.join(' and ')}`"
-            name="carried"
-            @update:model-value="entry.told = toggle(entry.told, 'carried', $event)"
-          />
+          <TickList v-model="entry.told" :options="toldOptions" />
         </div>
       </fieldset>
       <details :open="entry.symptoms.length > 0">
         <summary>Any sign or symptom, worse than usual?</summary>
         <div class="ticks">
-          <TickField
-            v-for="each in sheet.data.value.symptoms"
-            :key="each.id"
-            :model-value="entry.symptoms.includes(each.id)"
-            :label="each.name"
-            :name="each.id"
-            @update:model-value="entry.symptoms = toggle(entry.symptoms, each.id, $event)"
-          />
+          <TickList v-model="entry.symptoms" :options="sheet.data.value.symptoms" />
         </div>
       </details>
       <button v-if="!more" type="button" class="link small" @click="more = true">

@@ -61,9 +61,11 @@ function opens(client: ClientRow) {
   return `/clients/${client.id}${step}`
 }
 
-/** The first step of the path that is not done. */
+/** The first step that waits for somebody; one that is blocked waits for the one before it. */
 function next(client: ClientRow) {
-  return client.steps.find((step) => step.state !== 'done')
+  return client.steps.find(
+    (step) => step.state === 'due' || (step.state === 'blocked' && step.step === 'screening'),
+  )
 }
 </script>
 

@@ -20,7 +20,10 @@ const HEADLINES = {
   moderate: 'Moderate',
   vigorous: 'Moderate and vigorous',
 } as const
-const tone = computed(() => TONES[props.decision.allows])
+const tone = computed(() => (props.decision.decided ? TONES[props.decision.allows] : 'some'))
+const headline = computed(() =>
+  props.decision.decided ? HEADLINES[props.decision.allows] : 'Not decided yet',
+)
 /** What holds for the work, a line each; only what differs from everyone's. */
 const lines = computed(() => {
   const { decision } = props
@@ -45,7 +48,7 @@ const lines = computed(() => {
   <section class="stack" aria-labelledby="decision-title">
     <div class="headline" :class="tone">
       <p class="small">May they exercise, and how hard?</p>
-      <h2 id="decision-title">{{ HEADLINES[decision.allows] }}</h2>
+      <h2 id="decision-title">{{ headline }}</h2>
       <p>{{ decision.decision }}</p>
       <p v-if="decision.byTable !== decision.decision" class="small">
         By the table: {{ decision.byTable }}

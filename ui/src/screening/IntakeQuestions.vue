@@ -6,6 +6,7 @@ import { answer, screening, type Questions, type ScreeningRecord } from '../api/
 import ChoiceField from '../shared/ChoiceField.vue'
 import TextField from '../shared/TextField.vue'
 import TickField from '../shared/TickField.vue'
+import TickList from '../shared/TickList.vue'
 import { typed, useFieldMessages } from '../shared/fields'
 import { ACTIVITIES, options } from '../shared/words'
 import { ASKS, DAYS, draftOf, PARTS, summary, type Draft, type Topic } from './intake'
@@ -138,10 +139,6 @@ const groups = computed(() => {
 })
 const body = computed(() => props.questions.conditions.filter((each) => each.group === 'body'))
 
-function toggle<T>(all: T[], word: T, on: boolean): T[] {
-  return on ? [...all, word] : all.filter((each) => each !== word)
-}
-
 const activityHint = computed(() => {
   const found = props.questions.activities.find((each) => each.id === draft.activity)
   return found
@@ -213,27 +210,13 @@ const label = computed(() => (nothing.value ? 'None of these: next' : 'Save and 
           </template>
 
           <div v-else-if="topic.id === 'symptoms'" class="ticks">
-            <TickField
-              v-for="each in questions.symptoms"
-              :key="each.id"
-              :model-value="draft.symptoms.includes(each.id)"
-              :label="each.name"
-              :name="each.id"
-              @update:model-value="draft.symptoms = toggle(draft.symptoms, each.id, $event)"
-            />
+            <TickList v-model="draft.symptoms" :options="questions.symptoms" />
           </div>
 
           <div v-else-if="topic.id === 'conditions'" class="groups">
             <fieldset v-for="[name, all] in groups" :key="name">
               <legend>{{ name }}</legend>
-              <TickField
-                v-for="each in all"
-                :key="each.id"
-                :model-value="draft.conditions.includes(each.id)"
-                :label="each.name"
-                :name="each.id"
-                @update:model-value="draft.conditions = toggle(draft.conditions, each.id, $event)"
-              />
+              <TickList v-model="draft.conditions" :options="all" />
             </fieldset>
           </div>
 
@@ -246,14 +229,7 @@ const label = computed(() => (nothing.value ? 'None of these: next' : 'Save and 
 
           <template v-else-if="topic.id === 'body'">
             <div class="ticks">
-              <TickField
-                v-for="each in body"
-                :key="each.id"
-                :model-value="draft.conditions.includes(each.id)"
-                :label="each.name"
-                :name="each.id"
-                @update:model-value="draft.conditions = toggle(draft.conditions, each.id, $event)"
-              />
+              <TickList v-model="draft.conditions" :options="body" />
               <TickField
                 v-if="age < 18 || draft.guardianConsent"
                 v-model="draft.guardianConsent"

@@ -81,7 +81,7 @@ class TrainOrNotTest {
         .contains("120 bpm", "up to 14 of 20", "15 min, 10 min");
     assertThat(desk.texts(".watch li"))
         .contains(
-            "Heart condition: cleared, capped, supervised",
+            "Heart condition: effort 14 at most, supervised",
             "Rate-lowering medicine: effort and talk first");
     assertThat(desk.texts(".versions summary")).hasSize(1);
   }

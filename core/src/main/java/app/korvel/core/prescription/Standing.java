@@ -3,8 +3,6 @@ package app.korvel.core.prescription;
 import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
-import app.korvel.core.measure.Severity;
-import app.korvel.core.screening.Allows;
 import app.korvel.core.screening.Permission;
 import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Steering;
@@ -63,12 +61,10 @@ public record Standing(State state, List<Finding> findings) {
     if (made.status() == Prescription.Status.DRAFT) {
       return new Standing(State.DRAFT, List.of());
     }
-    List<Finding> suspended = new ArrayList<>();
-    if (screening.permission().allows() == Allows.NOTHING || screening.consentMissing()) {
-      screening.permission().findings().stream()
-          .filter(finding -> finding.severity() == Severity.BLOCK)
-          .forEach(suspended::add);
-    } else if (made.parts().highPercent() > Permission.CEILING_PERCENT
+    List<Finding> suspended = new ArrayList<>(screening.stops());
+    if (suspended.isEmpty()
+        && screening.decided()
+        && made.parts().highPercent() > Permission.CEILING_PERCENT
         && !screening.permission().vigorous()) {
       suspended.add(
           FindingKind.SUSPENDED_INTENSITY.of(

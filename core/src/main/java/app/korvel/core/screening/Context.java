@@ -31,7 +31,7 @@ public enum Context {
       NONE),
   HEART_CONDITION(
       person -> person.health().heartCondition() && !person.health().heartFailure(),
-      "Heart condition: cleared, capped, supervised",
+      "Heart condition: effort 14 at most, supervised",
       "A clinician's limit rules; otherwise 40 to 70 % of reserve once cleared, 60 at the start,"
           + " effort 11 to 14 of 20.",
       NONE.effortUpTo(Threshold.HEART_HIGHEST_EFFORT.whole())

@@ -2,9 +2,9 @@ package app.korvel.core.screening;
 
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Threshold;
-import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.stream.Stream;
 
@@ -73,90 +73,79 @@ public record Effects(
   }
 
   Effects steerBy(Steering led) {
-    return new Effects(
-        led, highestEffort, warmUpMinutes, coolDownMinutes, leaveOut, carry, stopAlso, ask, kinds);
+    return but(copy -> copy.steering = led);
   }
 
   Effects effortUpTo(int highest) {
-    return new Effects(
-        steering, highest, warmUpMinutes, coolDownMinutes, leaveOut, carry, stopAlso, ask, kinds);
+    return but(copy -> copy.highestEffort = highest);
   }
 
   Effects margins(Threshold warmUp, Threshold coolDown) {
-    return new Effects(
-        steering,
-        highestEffort,
-        warmUp.whole(),
-        coolDown.whole(),
-        leaveOut,
-        carry,
-        stopAlso,
-        ask,
-        kinds);
+    return but(
+        copy -> {
+          copy.warmUpMinutes = warmUp.whole();
+          copy.coolDownMinutes = coolDown.whole();
+        });
   }
 
   Effects without(LeaveOut... work) {
-    return new Effects(
-        steering,
-        highestEffort,
-        warmUpMinutes,
-        coolDownMinutes,
-        List.of(work),
-        carry,
-        stopAlso,
-        ask,
-        kinds);
+    return but(copy -> copy.leaveOut = List.of(work));
   }
 
   Effects carrying(String... things) {
-    return new Effects(
-        steering,
-        highestEffort,
-        warmUpMinutes,
-        coolDownMinutes,
-        leaveOut,
-        List.of(things),
-        stopAlso,
-        ask,
-        kinds);
+    return but(copy -> copy.carry = List.of(things));
   }
 
   Effects stoppingFor(String... signs) {
-    return new Effects(
-        steering,
-        highestEffort,
-        warmUpMinutes,
-        coolDownMinutes,
-        leaveOut,
-        carry,
-        Arrays.asList(signs),
-        ask,
-        kinds);
+    return but(copy -> copy.stopAlso = List.of(signs));
   }
 
   Effects asking(Measure... measures) {
-    return new Effects(
-        steering,
-        highestEffort,
-        warmUpMinutes,
-        coolDownMinutes,
-        leaveOut,
-        carry,
-        stopAlso,
-        List.of(measures),
-        kinds);
+    return but(copy -> copy.ask = List.of(measures));
   }
 
   Effects saying(FindingKind... said) {
+    return but(copy -> copy.kinds = List.of(said));
+  }
+
+  /** The same with one thing changed. */
+  private Effects but(Consumer<Copy> change) {
+    Copy copy = new Copy(this);
+    change.accept(copy);
     return new Effects(
-        steering,
-        highestEffort,
-        warmUpMinutes,
-        coolDownMinutes,
-        leaveOut,
-        carry,
-        stopAlso,
-        ask,
-        List.of(said));
+        copy.steering,
+        copy.highestEffort,
+        copy.warmUpMinutes,
+        copy.coolDownMinutes,
+        copy.leaveOut,
+        copy.carry,
+        copy.stopAlso,
+        copy.ask,
+        copy.kinds);
+  }
+
+  /** Effects while they are being changed. */
+  private static final class Copy {
+    private Steering steering;
+    private int highestEffort;
+    private int warmUpMinutes;
+    private int coolDownMinutes;
+    private List<LeaveOut> leaveOut;
+    private List<String> carry;
+    private List<String> stopAlso;
+    private List<Measure> ask;
+    private List<FindingKind> kinds;
+
+    private Copy(Effects from) {
+      steering = from.steering;
+      highestEffort = from.highestEffort;
+      warmUpMinutes = from.warmUpMinutes;
+      coolDownMinutes = from.coolDownMinutes;
+      leaveOut = from.leaveOut;
+      carry = from.carry;
+      stopAlso = from.stopAlso;
+      ask = from.ask;
+      kinds = from.kinds;
+    }
   }
 }

@@ -3,6 +3,7 @@ package app.korvel.core.screening;
 import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.Severity;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.screening.Decision.ClearanceNeeded;
 import java.time.Instant;
@@ -96,14 +97,20 @@ public record Screening(
             && reported.changeAt().filter(at -> at.isAfter(intake.get().recordedAt())).isPresent();
     boolean due = changed || rescreening.map(last -> !date.isBefore(last)).orElse(false);
     List<Finding> findings = new ArrayList<>();
-    Allows allows =
+    List<Topic> missing = answers.missing();
+    Allows byRule =
         allows(decision, answers, clearances, inForce, date, symptomsSentence(answers), findings);
+    Allows allows = missing.isEmpty() ? byRule : byRule.atMost(Allows.LIGHT_TO_MODERATE);
     boolean consentMissing = person.under18() && !answers.guardianConsent();
     if (consentMissing) {
       findings.add(FindingKind.CONSENT_FIRST.of(person.age()));
     }
-    List<Topic> missing = answers.missing();
     if (!missing.isEmpty()) {
+      // That no clearance is needed is not said before all has been asked.
+      findings.removeIf(
+          finding ->
+              finding.code().equals(FindingKind.CLEARANCE_NOT_NEEDED.code())
+                  || finding.code().equals(FindingKind.CLEARANCE_NOT_NEEDED_ACTIVE.code()));
       findings.add(
           FindingKind.SCREENING_UNFINISHED.of(
               missing.stream()
@@ -113,7 +120,7 @@ public record Screening(
     if (allows != Allows.VIGOROUS) {
       findings.add(
           (noRate.isPresent() ? FindingKind.LIGHT_BY_EFFORT : FindingKind.LIGHT_TO_MODERATE)
-              .of(ceilingBecause(decision, inForce)));
+              .of(ceilingBecause(decision, inForce, missing)));
     }
     if (due) {
       findings.add(
@@ -280,7 +287,11 @@ public record Screening(
     return allows;
   }
 
-  private static String ceilingBecause(Decision decision, Optional<Clearance> inForce) {
+  private static String ceilingBecause(
+      Decision decision, Optional<Clearance> inForce, List<Topic> missing) {
+    if (!missing.isEmpty()) {
+      return "Vigorous work is not allowed before all has been asked.";
+    }
     if (inForce.isPresent() && inForce.get().allows() != Allows.VIGOROUS) {
       return "The clearance in force allows " + inForce.get().allows().displayName() + ".";
     }
@@ -289,8 +300,16 @@ public record Screening(
         : decision.sentence();
   }
 
+  /** Whether enough was asked to decide; what stops someone decides by itself. */
+  public boolean decided() {
+    return answers().missing().isEmpty() || !stops().isEmpty();
+  }
+
   /** What the table says, or the clearance that answers it, in a sentence. */
   public String sentence() {
+    if (!decided()) {
+      return "Questions are still open, and nothing is assumed from them.";
+    }
     boolean answered =
         clearance.isPresent()
             && decision.clearanceNeeded() != ClearanceNeeded.NONE
@@ -314,7 +333,7 @@ public record Screening(
     if (clearance.isPresent() && permission.allows() != Allows.NOTHING) {
       return clearanceLapsing()
           ? "Ask for the next clearance now, with the letter."
-          : "Count the resting pulse, then prescribe within what is cleared.";
+          : "Prescribe within what is cleared.";
     }
     return decision.next();
   }
@@ -334,8 +353,20 @@ public record Screening(
   }
 
   /** Whether a guardian's consent is missing. */
-  public boolean consentMissing() {
+  private boolean consentMissing() {
     return has(FindingKind.CONSENT_FIRST);
+  }
+
+  /**
+   * Why they must not train at all, the weightiest first; empty where they may. A question that is
+   * still open stops nobody.
+   */
+  public List<Finding> stops() {
+    return permission.allows() == Allows.NOTHING || consentMissing()
+        ? permission.findings().stream()
+            .filter(finding -> finding.severity() == Severity.BLOCK)
+            .toList()
+        : List.of();
   }
 
   /** The answers that hold; where none were taken, the most careful reading of silence. */

@@ -118,7 +118,8 @@ class StandingTest {
   @Test
   void anUnfinishedScreeningSuspendsNothing() {
     Person person = adult(46, Activity.SOME);
-    Prescription made = issued(screening(person, false), 40, 50);
+    Person active = adult(46, Activity.REGULAR);
+    Prescription made = issued(screening(active, false), 60, 75);
     Screening unasked =
         Screening.of(client(person), Optional.empty(), List.of(), Reported.NOTHING, TODAY, ZONE);
     assertThat(unasked.permission().mayIssue()).isFalse();

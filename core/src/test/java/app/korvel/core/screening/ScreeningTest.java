@@ -199,8 +199,36 @@ class ScreeningTest {
         .contains(
             "Finish the screening first. Not asked yet: present activity; signs or symptoms; known"
                 + " conditions; medicines; pregnancy, falls and joints; written limits.");
+    assertThat(nothing.decided()).isFalse();
+    assertThat(nothing.sentence()).startsWith("Questions are still open");
+    assertThat(codes(nothing)).doesNotContain("clearance-not-needed");
     // A question still open suspends nothing that was issued before.
     assertThat(nothing.permission().allows()).isEqualTo(Allows.LIGHT_TO_MODERATE);
+  }
+
+  @Test
+  void vigorousWorkIsNotAllowedBeforeAllHasBeenAsked() {
+    Person person = adult(40, Activity.HIGH);
+    Answers whole = answers(person, false);
+    Answers begun =
+        new Answers(
+            Set.of(Topic.ACTIVITY),
+            whole.activity(),
+            false,
+            whole.symptoms(),
+            whole.conditions(),
+            whole.medicines(),
+            whole.limits(),
+            false,
+            whole.goal(),
+            whole.days(),
+            whole.equipment(),
+            whole.heightCm(),
+            whole.weightKg(),
+            whole.usualRestingBpm());
+    assertThat(screening(person, begun).permission().vigorous()).isFalse();
+    assertThat(screening(person, whole).permission().vigorous()).isTrue();
+    assertThat(screening(person, whole).decided()).isTrue();
   }
 
   @Test

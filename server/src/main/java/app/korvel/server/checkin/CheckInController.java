@@ -7,7 +7,6 @@ import app.korvel.core.checkin.Known;
 import app.korvel.core.checkin.Verdict;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.Severity;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.pulse.Posture;
@@ -15,7 +14,6 @@ import app.korvel.core.pulse.PulseSource;
 import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Activity;
-import app.korvel.core.screening.Allows;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Screening;
@@ -167,19 +165,7 @@ class CheckInController {
         screening.answers().usualRestingBpm(),
         screening.effects(),
         checkIns.weights(client.id(), clock.today().minusDays(Threshold.WEIGHT_GAIN_DAYS.whole())),
-        stops(screening));
-  }
-
-  /**
-   * Why the screening does not let them train today; a question still open does not stop anyone.
-   */
-  private static Optional<String> stops(Screening screening) {
-    return screening.permission().allows() == Allows.NOTHING || screening.consentMissing()
-        ? screening.permission().findings().stream()
-            .filter(finding -> finding.severity() == Severity.BLOCK)
-            .map(Finding::message)
-            .findFirst()
-        : Optional.empty();
+        screening.stops().stream().map(Finding::message).findFirst());
   }
 
   /** The working value of that posture and source; one from before a change of medicine is none. */

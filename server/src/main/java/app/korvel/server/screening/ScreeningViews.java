@@ -231,6 +231,7 @@ final class ScreeningViews {
    * @param decision what holds, in a sentence
    * @param byTable the row of the table, as a sentence
    * @param next what to do next
+   * @param decided whether enough was asked to decide
    * @param rescreenOn the day on which all is asked again
    * @param due whether that day has come, or something has changed
    */
@@ -238,6 +239,7 @@ final class ScreeningViews {
       String decision,
       String byTable,
       String next,
+      boolean decided,
       Allows allows,
       String allowsWords,
       Decision.ClearanceNeeded clearanceNeeded,
@@ -265,8 +267,9 @@ final class ScreeningViews {
       Effects effects = screening.effects();
       return new DecisionView(
           screening.sentence(),
-          screening.decision().sentence(),
+          screening.decided() ? screening.decision().sentence() : screening.sentence(),
           screening.next(),
+          screening.decided(),
           screening.permission().allows(),
           screening.permission().allows().displayName(),
           screening.decision().clearanceNeeded(),

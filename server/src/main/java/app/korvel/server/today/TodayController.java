@@ -3,14 +3,14 @@ package app.korvel.server.today;
 import app.korvel.core.checkin.Outcome;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
-import app.korvel.core.measure.Severity;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.Standing;
-import app.korvel.core.screening.Allows;
 import app.korvel.core.screening.Client;
+import app.korvel.core.screening.Effects;
 import app.korvel.core.screening.Screening;
 import app.korvel.server.client.ClientRecords;
 import app.korvel.server.studio.StudioClock;
+import app.korvel.server.web.Words;
 import app.korvel.store.CheckInRepository;
 import app.korvel.store.ClientRepository;
 import app.korvel.store.PrescriptionRepository;
@@ -22,6 +22,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -104,7 +106,7 @@ class TodayController {
       Groundwork ground = everyone.groundwork(client);
       Screening screening = ground.screening();
       Optional<SavedCheckIn> kept = Optional.ofNullable(checkedIn.get(client.id()));
-      Optional<Finding> stops = stops(screening);
+      Optional<Finding> stops = screening.stops().stream().findFirst();
       kept.ifPresent(
           saved ->
               (saved.outcome() == Outcome.NOT_TODAY ? mustNot : checked)
@@ -132,22 +134,21 @@ class TodayController {
     return state == Standing.State.ISSUED || state == Standing.State.RATE_SUSPENDED;
   }
 
+  /** What is at hand and what to ask for before a session. */
   private static String pending(Groundwork ground) {
-    return ground
-        .resting()
-        .filter(working -> !working.stale())
-        .map(working -> "usual " + working.bpm())
-        .orElse("no usual value yet");
-  }
-
-  private static Optional<Finding> stops(Screening screening) {
-    boolean stopped =
-        screening.permission().allows() == Allows.NOTHING || screening.consentMissing();
-    return stopped
-        ? screening.permission().findings().stream()
-            .filter(finding -> finding.severity() == Severity.BLOCK)
-            .findFirst()
-        : Optional.empty();
+    Effects effects = ground.screening().effects();
+    String usual =
+        ground
+            .resting()
+            .filter(working -> !working.stale())
+            .map(working -> "usual " + working.bpm())
+            .orElse("no usual value yet");
+    return Stream.of(
+            Stream.of(usual),
+            effects.ask().stream().map(measure -> "measure " + Words.of(measure).replace('-', ' ')),
+            effects.carry().stream().map(thing -> "carries " + thing))
+        .flatMap(words -> words)
+        .collect(Collectors.joining(" · "));
   }
 
   private static TodayRow checked(Client client, Groundwork ground, SavedCheckIn saved) {

@@ -195,10 +195,10 @@ public class Problems extends ResponseEntityExceptionHandler {
     String field = last.getPropertyName();
     Object from = last.from();
     Class<?> record = from instanceof Class<?> type ? type : from == null ? null : from.getClass();
+    String name = fieldName(mismatch.getPath());
     if (field == null || record == null || !record.isRecord()) {
-      String first = mismatch.getPath().get(0).getPropertyName();
       return invalidField(
-          first == null ? "body" : first,
+          name,
           "is not what is accepted here",
           mismatch instanceof MismatchedInputException input
                   && input.getTargetType() != null
@@ -210,7 +210,23 @@ public class Problems extends ResponseEntityExceptionHandler {
         mismatch instanceof InvalidFormatException format
             ? "“" + shortened(format.getValue()) + "” is not accepted"
             : "is not the kind of value accepted";
-    return invalidField(field, said, RequestChecks.accepted(record, field));
+    return invalidField(name, said, RequestChecks.accepted(record, field));
+  }
+
+  /** As {@link RequestChecks} names fields: by their own name, and where in a list. */
+  private static String fieldName(List<JacksonException.Reference> path) {
+    String name = "body";
+    boolean inList = false;
+    for (JacksonException.Reference each : path) {
+      String property = each.getPropertyName();
+      if (property == null) {
+        name += "[" + each.getIndex() + "]";
+      } else {
+        name = inList ? name + "." + property : property;
+      }
+      inList = property == null;
+    }
+    return name;
   }
 
   private static String shortened(Object value) {
