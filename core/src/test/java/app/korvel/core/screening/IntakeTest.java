@@ -123,4 +123,14 @@ class IntakeTest {
     assertThat(told(daysAgo(5).plus(Duration.ofMinutes(2)), Set.of()).symptomsReportedAt())
         .isEmpty();
   }
+
+  @Test
+  void aSymptomStaysReportedWhileTheSameDaysOtherAnswersAreKept() {
+    told(daysAgo(30), Set.of());
+    told(daysAgo(5), Set.of(Symptom.FAINTING));
+    assertThat(
+            told(daysAgo(5).plus(Duration.ofMinutes(2)), Set.of(Symptom.FAINTING))
+                .symptomsReportedAt())
+        .contains(daysAgo(5));
+  }
 }
