@@ -9,6 +9,7 @@ import {
   keepCheckIn,
   takeBackCheckIn,
   type CheckInFound,
+  type CheckInSheet,
   type Verdict,
 } from '../api/korvel'
 import { useClient } from '../clients/useClient'
@@ -23,7 +24,7 @@ import { typed, useFieldMessages } from '../shared/fields'
 import { useLoad } from '../shared/load'
 import { theStudio } from '../shared/studio'
 import { offerUndo } from '../shared/undo'
-import { day, OUTCOMES, POSTURES, SOURCES } from '../shared/words'
+import { day, options, OUTCOMES, POSTURES, SOURCES } from '../shared/words'
 import UsualPicture from './UsualPicture.vue'
 
 /** May they train today: the pulse now, how they feel, what their context asks, and the answer. */
@@ -53,15 +54,19 @@ const blank = () => ({
   pulse: '',
   recount: '',
   rhythm: 'steady',
+  posture: (sheet.data.value?.posture ?? 'seated') as CheckInSheet['posture'],
+  source: (sheet.data.value?.source ?? 'count') as CheckInSheet['source'],
   systolic: '',
   diastolic: '',
   glucose: '',
-  glucoseUnit: 'mmol-l',
+  glucoseUnit: sheet.data.value?.glucoseInMmol === false ? 'mg-dl' : 'mmol-l',
   weightKg: '',
   symptoms: [] as SymptomWord[],
   told: [] as ToldWord[],
 })
 const entry = reactive(blank())
+/** Whether the pulse was taken in another way than the usual value. */
+const otherwise = ref(false)
 const own = reactive({ outcome: 'light-only', reason: '', on: false })
 
 const pulseField = ref<InstanceType<typeof TextField> | null>(null)
@@ -74,13 +79,17 @@ async function toPulse() {
 watch(
   id,
   async () => {
-    Object.assign(entry, blank())
     own.on = false
+    otherwise.value = false
     await sheet.load(id.value)
-    entry.glucoseUnit = sheet.data.value?.glucoseInMmol === false ? 'mg-dl' : 'mmol-l'
+    Object.assign(entry, blank())
     if (!sheet.data.value?.today) await toPulse()
   },
   { immediate: true },
+)
+
+const asUsual = computed(
+  () => entry.posture === sheet.data.value?.posture && entry.source === sheet.data.value?.source,
 )
 
 const asks = (measure: string) =>
@@ -95,8 +104,8 @@ const found = computed(() => {
     pulseBpm: counted ? null : typed(again ? entry.recount : entry.pulse),
     beats: counted ? typed(entry.pulse) : null,
     windowSeconds: counted ? entry.window : null,
-    posture: sheet.data.value?.posture ?? 'seated',
-    source: sheet.data.value?.source ?? 'count',
+    posture: entry.posture,
+    source: entry.source,
     settled: true,
     recounted: again,
     rhythm: entry.rhythm,
@@ -186,11 +195,7 @@ const toldOptions = computed(() => {
 const again = ref(false)
 watch(id, () => (again.value = false))
 const today = computed(() => (again.value ? null : (sheet.data.value?.today ?? null)))
-const shownBpm = computed(() => {
-  const value = Number(entry.recount || entry.pulse)
-  if (!verdict.value || !value) return null
-  return entry.window > 0 && !entry.recount ? Math.round((value * 60) / entry.window) : value
-})
+const shownBpm = computed(() => verdict.value?.pulseBpm ?? null)
 const closed = computed(() => overview.value?.client.archived ?? false)
 const outcomeNow = computed(() => verdict.value && OUTCOMES[verdict.value.outcome])
 const easier = computed(() =>
@@ -266,9 +271,16 @@ function startAgain() {
         />
         <ChoiceField v-model="entry.window" label="As" :options="WINDOWS" />
         <ChoiceField v-model="entry.rhythm" label="Rhythm" :options="RHYTHMS" />
-        <p class="quiet small">
+        <div v-if="otherwise" class="otherwise">
+          <ChoiceField v-model="entry.posture" label="Posture" :options="options(POSTURES)" />
+          <ChoiceField v-model="entry.source" label="Source" :options="options(SOURCES)" />
+        </div>
+        <p v-else class="quiet small">
           {{ POSTURES[sheet.data.value.posture] }}, settled,
           {{ SOURCES[sheet.data.value.source].toLowerCase() }}: as the usual value was taken.
+          <button type="button" class="link small" @click="otherwise = true">
+            Taken otherwise?
+          </button>
         </p>
       </div>
       <CountClock v-if="entry.window" :seconds="entry.window" @done="onCounted" />
@@ -359,11 +371,15 @@ function startAgain() {
         </div>
         <h2 v-else id="verdict-title" class="quiet">May they train today?</h2>
         <UsualPicture
-          v-if="sheet.data.value.usualBpm !== null && theStudio"
+          v-if="sheet.data.value.usualBpm !== null && asUsual && theStudio"
           :sheet="sheet.data.value"
           :now="shownBpm"
           :today="theStudio.today"
         />
+        <p v-else-if="!asUsual && verdict?.usualBpm" class="quiet small">
+          Held against <span class="num">{{ verdict.usualBpm }}</span>, the usual value of that
+          posture and source.
+        </p>
         <p v-else class="quiet small">
           No usual value yet in this posture and by this source: the absolute lines alone decide.
         </p>
@@ -431,9 +447,16 @@ function startAgain() {
   align-items: start;
 }
 
-.pulse > p {
+.pulse > p,
+.otherwise {
   grid-column: 1 / -1;
   margin-top: -6px;
+}
+
+.otherwise {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 18px;
 }
 
 .pulse :deep(input[name='pulse']),

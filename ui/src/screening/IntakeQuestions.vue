@@ -60,7 +60,13 @@ async function takeTheirs(topic: Topic) {
   const now = await screening(props.id)
   const taken = draftOf(now.answers)
   const mine = Object.fromEntries(PARTS[topic].map((part) => [part, draft[part]]))
-  Object.assign(draft, taken, mine)
+  // Two questions share the conditions: of those only the part in hand is mine.
+  const inHand = (id: Draft['conditions'][number]) => ofBody(id) === (topic === 'body')
+  const conditions = [
+    ...draft.conditions.filter(inHand),
+    ...taken.conditions.filter((id) => !inHand(id)),
+  ]
+  Object.assign(draft, taken, mine, PARTS[topic].includes('conditions') ? { conditions } : {})
   version.value = now.version
   theirs.value = true
   emit('saved', now)
@@ -138,6 +144,7 @@ const groups = computed(() => {
   return [...named]
 })
 const body = computed(() => props.questions.conditions.filter((each) => each.group === 'body'))
+const ofBody = (id: string) => body.value.some((each) => each.id === id)
 
 const activityHint = computed(() => {
   const found = props.questions.activities.find((each) => each.id === draft.activity)
@@ -148,7 +155,6 @@ const activityHint = computed(() => {
 
 /** Whether nothing was ticked or written in the open question. */
 const nothing = computed(() => {
-  const ofBody = (id: string) => body.value.some((each) => each.id === id)
   switch (open.value) {
     case 'symptoms':
       return !draft.symptoms.length

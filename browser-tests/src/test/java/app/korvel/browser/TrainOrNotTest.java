@@ -203,6 +203,21 @@ class TrainOrNotTest {
   }
 
   @Test
+  void aPulseTakenOtherwiseIsNotHeldAgainstTheUsualValue() {
+    desk.openClient("Hyun-woo", "check-in");
+    desk.press("Check in again");
+    desk.await(() -> desk.focused().equals("Pulse now"));
+    desk.keys("70");
+    desk.sees("Count again for 60 s before this decides anything.");
+    desk.press("Taken otherwise?");
+    desk.press("Wrist");
+    desk.sees("There is no usual value to hold 70 against.");
+    assertThat(desk.texts("#verdict-title")).containsExactly("● Go");
+    desk.press("Leave what is kept");
+    desk.sees("Checked in today");
+  }
+
+  @Test
   void impossiblePressuresAreRefusedAtTheField() {
     desk.openClient("Jonas", "check-in");
     desk.type("pulse", "64");

@@ -90,6 +90,25 @@ public record Answers(
     return Collections.unmodifiableSet(new LinkedHashSet<>(new TreeSet<>(words)));
   }
 
+  /** Only the first question asked yet. */
+  public static Answers begun(Activity activity) {
+    return new Answers(
+        Set.of(Topic.ACTIVITY),
+        activity,
+        NONE.slowMile,
+        NONE.symptoms,
+        NONE.conditions,
+        NONE.medicines,
+        NONE.limits,
+        NONE.guardianConsent,
+        NONE.goal,
+        NONE.days,
+        NONE.equipment,
+        NONE.heightCm,
+        NONE.weightKg,
+        NONE.usualRestingBpm);
+  }
+
   /**
    * Checks what was entered.
    *

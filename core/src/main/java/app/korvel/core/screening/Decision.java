@@ -91,8 +91,8 @@ public enum Decision {
 
     static final Fits NOT_ACTIVE = NO;
 
-    String words(String fact) {
-      return this == ANY ? "whether or not " + fact : this == YES ? fact : "not " + fact;
+    String words(String yes, String no, String any) {
+      return this == ANY ? any : this == YES ? yes : no;
     }
 
     boolean fits(boolean answer) {
@@ -145,11 +145,14 @@ public enum Decision {
 
   /** Whom the row is for, in words. */
   public String who() {
-    return active.words("regularly active")
+    return active.words("regularly active", "not regularly active", "any activity")
         + ", "
-        + disease.words("known cardiovascular, metabolic or renal disease")
+        + disease.words(
+            "known cardiovascular, metabolic or renal disease",
+            "no known cardiovascular, metabolic or renal disease",
+            "any disease or none")
         + ", "
-        + symptoms.words("signs or symptoms");
+        + symptoms.words("signs or symptoms", "no signs or symptoms", "any symptoms or none");
   }
 
   /** The decision in a sentence. */

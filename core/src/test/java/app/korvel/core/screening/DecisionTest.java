@@ -67,7 +67,9 @@ class DecisionTest {
   void eachRowSaysWhomItIsFor() {
     assertThat(Decision.DISEASE_ACTIVE.who())
         .isEqualTo(
-            "regularly active, known cardiovascular, metabolic or renal disease, not signs or"
+            "regularly active, known cardiovascular, metabolic or renal disease, no signs or"
                 + " symptoms");
+    assertThat(Decision.SYMPTOMS.who())
+        .isEqualTo("any activity, any disease or none, signs or symptoms");
   }
 }

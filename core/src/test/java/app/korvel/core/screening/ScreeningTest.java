@@ -210,22 +210,7 @@ class ScreeningTest {
   void vigorousWorkIsNotAllowedBeforeAllHasBeenAsked() {
     Person person = adult(40, Activity.HIGH);
     Answers whole = answers(person, false);
-    Answers begun =
-        new Answers(
-            Set.of(Topic.ACTIVITY),
-            whole.activity(),
-            false,
-            whole.symptoms(),
-            whole.conditions(),
-            whole.medicines(),
-            whole.limits(),
-            false,
-            whole.goal(),
-            whole.days(),
-            whole.equipment(),
-            whole.heightCm(),
-            whole.weightKg(),
-            whole.usualRestingBpm());
+    Answers begun = Answers.begun(Activity.HIGH);
     assertThat(screening(person, begun).permission().vigorous()).isFalse();
     assertThat(screening(person, whole).permission().vigorous()).isTrue();
     assertThat(screening(person, whole).decided()).isTrue();

@@ -14,6 +14,7 @@ import app.korvel.core.pulse.PulseSource;
 import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Activity;
+import app.korvel.core.screening.Cap;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Screening;
@@ -127,7 +128,7 @@ class CheckInController {
     Client client = records.client(id);
     CheckIn found = request.checkIn();
     Known known = known(client, found);
-    return VerdictView.of(Verdict.of(found, known), known.usualBpm(), lightBelow(client));
+    return VerdictView.of(found, Verdict.of(found, known), known.usualBpm(), lightBelow(client));
   }
 
   @PostMapping("/api/clients/{id}/checkins")
@@ -206,6 +207,9 @@ class CheckInController {
         .filter(bpm -> bpm - ground.resting().get().bpm() >= Reserve.SMALLEST)
         .map(
             bpm ->
-                Reserve.of(ground.resting().get().bpm(), bpm).rateAt(Threshold.WARM_UP_TO.whole()));
+                Math.min(
+                    Reserve.of(ground.resting().get().bpm(), bpm)
+                        .rateAt(Threshold.WARM_UP_TO.whole()),
+                    ground.screening().cap().map(Cap::bpm).orElse(bpm)));
   }
 }

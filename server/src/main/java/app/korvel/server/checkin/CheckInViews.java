@@ -127,16 +127,19 @@ final class CheckInViews {
       String outcomeWords,
       boolean mayOverride,
       boolean recount,
+      int pulseBpm,
       @Nullable Integer usualBpm,
       @Nullable Integer lightBelowBpm,
       List<FindingView> findings) {
 
-    static VerdictView of(Verdict verdict, OptionalInt usual, Optional<Integer> lightBelow) {
+    static VerdictView of(
+        CheckIn found, Verdict verdict, OptionalInt usual, Optional<Integer> lightBelow) {
       return new VerdictView(
           verdict.outcome(),
           verdict.words(),
           verdict.mayOverride(),
           verdict.recount(),
+          found.pulseBpm(),
           usual.isPresent() ? usual.getAsInt() : null,
           lightBelow.orElse(null),
           FindingView.of(verdict.findings()));

@@ -558,22 +558,7 @@ public final class DemoData {
 
   private Answers answers(Crew crew, List<Medicine> medicines) {
     if (UNFINISHED.contains(crew.name)) {
-      Answers none = Answers.NONE;
-      return new Answers(
-          Set.of(Topic.ACTIVITY),
-          crew.activity,
-          false,
-          none.symptoms(),
-          none.conditions(),
-          none.medicines(),
-          none.limits(),
-          false,
-          none.goal(),
-          none.days(),
-          none.equipment(),
-          none.heightCm(),
-          none.weightKg(),
-          none.usualRestingBpm());
+      return Answers.begun(crew.activity);
     }
     List<WrittenLimit> limits =
         Optional.ofNullable(CAPPED.get(crew.name)).stream()
