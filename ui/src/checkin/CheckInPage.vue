@@ -67,6 +67,8 @@ const blank = () => ({
 const entry = reactive(blank())
 /** Whether the pulse was taken in another way than the usual value. */
 const otherwise = ref(false)
+/** Whether another check-in is made although one is kept today. */
+const again = ref(false)
 const own = reactive({ outcome: 'light-only', reason: '', on: false })
 
 const pulseField = ref<InstanceType<typeof TextField> | null>(null)
@@ -80,6 +82,7 @@ watch(
   id,
   async () => {
     own.on = false
+    again.value = false
     otherwise.value = false
     await sheet.load(id.value)
     Object.assign(entry, blank())
@@ -116,7 +119,6 @@ const found = computed(() => {
     weightKg: typed(entry.weightKg),
     symptoms: entry.symptoms,
     told: entry.told,
-    decided: own.on && own.reason.trim() ? { outcome: own.outcome, reason: own.reason } : null,
   }
 })
 
@@ -165,8 +167,12 @@ async function keep() {
   saving.value = true
   const client = id.value
   try {
-    const kept = await keepCheckIn(client, found.value as never)
+    // An own decision without a reason is refused at its field, and nothing is kept.
+    const decided =
+      own.on && verdict.value.mayOverride ? { outcome: own.outcome, reason: own.reason } : null
+    const kept = await keepCheckIn(client, { ...found.value, decided } as never)
     Object.assign(entry, blank())
+    again.value = false
     own.on = false
     own.reason = ''
     verdict.value = null
@@ -192,8 +198,6 @@ const toldOptions = computed(() => {
     ? [...asked, { id: 'carried' as ToldWord, name: `Has on them: ${carries.value.join(' and ')}` }]
     : asked
 })
-const again = ref(false)
-watch(id, () => (again.value = false))
 const today = computed(() => (again.value ? null : (sheet.data.value?.today ?? null)))
 const shownBpm = computed(() => verdict.value?.pulseBpm ?? null)
 const closed = computed(() => overview.value?.client.archived ?? false)

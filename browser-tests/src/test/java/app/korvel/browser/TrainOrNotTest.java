@@ -177,10 +177,21 @@ class TrainOrNotTest {
     desk.keys(String.valueOf(usual + 6));
     desk.sees("Light only: " + (usual + 6) + " is 6 bpm over the usual " + usual + ".");
     desk.press("I decide otherwise");
+    desk.press("Keep");
+    desk.sees("Says nothing. Accepted: 3 to 200 characters.");
     desk.type("reason", "ran for the boat just now");
     desk.press("Keep");
     desk.sees("Your decision: “ran for the boat just now”. By rule: light only.");
     assertThat(desk.texts("#kept-title")).containsExactly("● Go");
+
+    // Checked in again, the later one holds.
+    desk.press("Check in again");
+    desk.await(() -> desk.focused().equals("Pulse now"));
+    desk.keys(String.valueOf(usual + 1));
+    desk.sees((usual + 1) + " is as usual.");
+    desk.keys(Keys.ENTER);
+    desk.await(() -> desk.texts(".answer p").contains(usual + 1 + " bpm, usual " + usual));
+    assertThat(desk.all(".recent li")).hasSize(2);
   }
 
   @Test
