@@ -33,6 +33,34 @@ class CalculatorTest {
   }
 
   @Test
+  void tapsMakeARateAndAFirstWordOnTheRhythm() {
+    Answer steady =
+        server.post(
+            "/api/calculator/taps",
+            "{\"tapMillis\":[0,882.4,1764,2646,3528,4410,5292,6174,6300,7056]}");
+    assertThat(steady.status()).isEqualTo(200);
+    assertThat(steady.json().get("bpm").asInt()).isEqualTo(68);
+    assertThat(steady.json().get("kept").asInt()).isEqualTo(8);
+    assertThat(steady.at("/rhythm")).isEqualTo("steady");
+    assertThat(steady.at("/setAside/0/kind")).isEqualTo("bounce");
+    assertThat(steady.json().at("/setAside/0/tap").asInt()).isEqualTo(9);
+    for (String[] bad :
+        new String[][] {
+          {"[0,800,1600]", "tapMillis"},
+          {"[0,800,1600,2400,3200,4000,4800,\"x\"]", "tapMillis[7]"},
+          {"[0,800,1600,2400,3200,4000,4800,null]", "tapMillis[7]"},
+          {"[0,800,1600,2400,3200,4000,4800,100]", "tapMillis[7]"},
+          {"null", "tapMillis"},
+          {"[" + "0,".repeat(2_000) + "0]", "tapMillis"},
+        }) {
+      Answer refused = server.post("/api/calculator/taps", "{\"tapMillis\":" + bad[0] + "}");
+      assertThat(refused.status()).isEqualTo(400);
+      assertThat(refused.at("/errors/0/field")).isEqualTo(bad[1]);
+      assertThat(refused.at("/errors/0/accepted")).isNotBlank();
+    }
+  }
+
+  @Test
   void pulse() {
     Answer answer = server.post("/api/calculator/pulse", "{\"beats\":17,\"windowSeconds\":15}");
     assertThat(answer.status()).isEqualTo(200);

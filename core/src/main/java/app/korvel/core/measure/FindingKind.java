@@ -276,6 +276,27 @@ public enum FindingKind {
       BLOCK, "Not today: the screening does not allow it.", "%s", Source.ACSM_SCREENING),
 
   // Pulse
+  TAPS_UNEVEN(
+      CAUTION,
+      "Uneven: count a full minute. If that is new for this client, no session and a doctor's look.",
+      "At least 3 intervals, and a fifth of them, are over 20 %% off the median. Taps carry human"
+          + " jitter: this asks for a count and decides nothing.",
+      Source.PRACTICE),
+  TAPS_TOO_SHORT(
+      INFO,
+      "Too few beats to tell the rhythm. Tap on, or count a full minute.",
+      "Under 7 intervals are left.",
+      Source.PRACTICE),
+  TAPS_PAUSED(
+      CAUTION,
+      "%s over 2.5 s: a missed tap, or a pause in the pulse. Count a full minute.",
+      "Which of the two it was, taps cannot tell.",
+      Source.PRACTICE),
+  TAPS_BOUNCED(
+      INFO,
+      "%s under 200 ms: a bounce of the key, and dropped.",
+      "No pulse is that fast.",
+      Source.PRACTICE),
   RESTING_USUAL(
       INFO,
       "%s is usual for rest.",

@@ -7,6 +7,16 @@ import java.util.Locale;
 public enum Threshold {
   SMALLEST_RESERVE("40", "bpm", "A smaller reserve is not steered by.", Source.KORVEL),
 
+  TAP_BOUNCE("200", "ms", "A tap sooner after the one before is a bounce.", Source.PRACTICE),
+  TAP_PAUSE(
+      "2500", "ms", "A longer interval is a missed tap, or a pause in the pulse.", Source.PRACTICE),
+  TAPS_FEWEST("8", "taps", "Fewer make no rate.", Source.PRACTICE),
+  TAPS_MOST("2000", "taps", "More are not judged at once.", Source.KORVEL),
+  TAPS_UNEVEN_BY("20", "% of the median", "An interval further off is uneven.", Source.PRACTICE),
+  TAPS_UNEVEN_COUNT("3", "intervals", "So many uneven ones at least.", Source.PRACTICE),
+  TAPS_UNEVEN_SHARE(
+      "5", "intervals", "One uneven in so many, at least, is an uneven rhythm.", Source.PRACTICE),
+
   RESTING_DUE("56", "days", "An older resting value is due again.", Source.KORVEL),
   RESTING_MEDIAN("3", "readings", "Alike and recent, they make a median.", Source.KORVEL),
   RESTING_QUIET("5", "minutes", "Quiet time before a resting count, at least.", Source.PRACTICE),

@@ -2,6 +2,7 @@ package app.korvel.server.pulse;
 
 import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.pulse.RestingReading;
+import app.korvel.core.pulse.Taps;
 import app.korvel.core.pulse.UsualResting;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Screening;
@@ -14,6 +15,8 @@ import app.korvel.server.pulse.PulseViews.ReadingRequest;
 import app.korvel.server.pulse.PulseViews.ReadingView;
 import app.korvel.server.pulse.PulseViews.RestingRecord;
 import app.korvel.server.pulse.PulseViews.TakenBack;
+import app.korvel.server.pulse.PulseViews.TapsAnswer;
+import app.korvel.server.pulse.PulseViews.TapsRequest;
 import app.korvel.server.pulse.PulseViews.WorkingRestingView;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.NotFoundException;
@@ -56,6 +59,12 @@ class PulseController {
   @PostMapping("/api/calculator/pulse/working")
   WorkingView working(@RequestBody PulseWorkingRequest request) {
     return WorkingView.of(request.of().count().longHand(), request.figures());
+  }
+
+  /** Judges a pulse tapped along; nothing is kept. */
+  @PostMapping("/api/calculator/taps")
+  TapsAnswer taps(@RequestBody TapsRequest request) {
+    return TapsAnswer.of(Taps.of(request.tapMillis()));
   }
 
   @GetMapping("/api/clients/{id}/readings")

@@ -10,6 +10,8 @@ import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.pulse.PulseSource;
 import app.korvel.core.pulse.RestingReading;
+import app.korvel.core.pulse.Rhythm;
+import app.korvel.core.pulse.Taps;
 import app.korvel.core.pulse.UsualResting;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Person;
@@ -36,6 +38,30 @@ final class PulseViews {
   record PulseAnswer(int bpm, int uncertaintyBpm) {}
 
   record PulseWorkingRequest(PulseRequest of, @Nullable List<@Nullable BigDecimal> figures) {}
+
+  /** When each tap was made, in milliseconds from any beginning. */
+  record TapsRequest(List<BigDecimal> tapMillis) {}
+
+  /**
+   * An interval that was not used.
+   *
+   * @param tap the number of the tap that ended it, from 1
+   */
+  record SetAsideView(int tap, BigDecimal millis, Taps.Kind kind) {}
+
+  record TapsAnswer(
+      int bpm, int kept, List<SetAsideView> setAside, Rhythm rhythm, List<FindingView> findings) {
+    static TapsAnswer of(Taps taps) {
+      return new TapsAnswer(
+          taps.bpm(),
+          taps.kept(),
+          taps.setAside().stream()
+              .map(each -> new SetAsideView(each.tap(), each.millis(), each.kind()))
+              .toList(),
+          taps.rhythm(),
+          FindingView.of(taps.findings()));
+    }
+  }
 
   /** What was taken back; undoing that makes it stand again. */
   record TakenBack(UUID id) {}

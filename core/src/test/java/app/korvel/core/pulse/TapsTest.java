@@ -1,0 +1,123 @@
+package app.korvel.core.pulse;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.InvalidValueException;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class TapsTest {
+
+  /** Taps from the intervals between them. */
+  private static List<BigDecimal> after(Integer... intervals) {
+    List<BigDecimal> taps = new ArrayList<>(List.of(BigDecimal.ZERO));
+    for (int interval : intervals) {
+      taps.add(taps.get(taps.size() - 1).add(BigDecimal.valueOf(interval)));
+    }
+    return taps;
+  }
+
+  private static List<BigDecimal> steady(int intervals, int millis) {
+    return after(Collections.nCopies(intervals, millis).toArray(Integer[]::new));
+  }
+
+  private static List<String> codes(Taps taps) {
+    return taps.findings().stream().map(Finding::code).toList();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    // ms apart -> bpm: 60,000 / 882 = 68.03, / 833 = 72.03, / 500 = 120, / 316 = 189.87
+    "882, 68",
+    "833, 72",
+    "500, 120",
+    "316, 190",
+    "2500, 24",
+    "250, 240",
+  })
+  void theRateIsSixtyThousandTimesTheIntervalsOverTheirSum(int millis, int bpm) {
+    Taps taps = Taps.of(steady(9, millis));
+    assertThat(taps.bpm()).isEqualTo(bpm);
+    assertThat(taps.kept()).isEqualTo(9);
+    assertThat(taps.rhythm()).isEqualTo(Rhythm.STEADY);
+    assertThat(taps.findings()).isEmpty();
+  }
+
+  @Test
+  void eightTapsAreEnoughAndSevenAreNot() {
+    assertThat(Taps.of(steady(7, 800)).rhythm()).isEqualTo(Rhythm.STEADY);
+    assertThatThrownBy(() -> Taps.of(steady(6, 800)))
+        .isInstanceOf(InvalidValueException.class)
+        .hasMessageContaining("has 7 taps");
+    assertThat(Taps.of(steady(1_999, 800)).kept()).isEqualTo(1_999);
+    assertThatThrownBy(() -> Taps.of(steady(2_000, 800))).hasMessageContaining("2001 taps");
+  }
+
+  @Test
+  void aTapUnderTwoHundredMillisecondsAfterIsABounceAndTheBeatGoesOn() {
+    // 500 then a bounce 199 ms on, and the next beat 301 ms later: 500 in all.
+    Taps taps = Taps.of(after(500, 500, 199, 301, 500, 500, 500, 500, 500));
+    assertThat(taps.bpm()).isEqualTo(120);
+    assertThat(taps.kept()).isEqualTo(8);
+    assertThat(taps.setAside())
+        .containsExactly(new Taps.SetAside(4, BigDecimal.valueOf(199), Taps.Kind.BOUNCE));
+    assertThat(codes(taps)).containsExactly("taps-bounced");
+    assertThat(Taps.of(after(500, 500, 200, 300, 500, 500, 500, 500, 500)).kept()).isEqualTo(9);
+  }
+
+  @Test
+  void anIntervalOverTwoAndAHalfSecondsIsSetAsideAndAsksForAFullCount() {
+    Taps taps = Taps.of(after(800, 800, 800, 2_501, 800, 800, 800, 800));
+    assertThat(taps.bpm()).isEqualTo(75);
+    assertThat(taps.kept()).isEqualTo(7);
+    assertThat(taps.setAside())
+        .containsExactly(new Taps.SetAside(5, BigDecimal.valueOf(2_501), Taps.Kind.PAUSE));
+    assertThat(codes(taps)).containsExactly("taps-paused");
+    assertThat(Taps.of(after(800, 800, 800, 2_500, 800, 800, 800, 800)).kept()).isEqualTo(8);
+  }
+
+  @Test
+  void unevenIsAFifthOfThemAndThreeAtLeast() {
+    // Median 1,000: over 20 % off is over 200 ms.
+    assertThat(rhythm(15, 3, 1_201)).isEqualTo(Rhythm.UNEVEN);
+    assertThat(rhythm(16, 3, 1_201)).isEqualTo(Rhythm.STEADY);
+    assertThat(rhythm(15, 3, 1_200)).isEqualTo(Rhythm.STEADY);
+    assertThat(rhythm(15, 3, 799)).isEqualTo(Rhythm.UNEVEN);
+    assertThat(rhythm(10, 2, 1_400)).isEqualTo(Rhythm.STEADY);
+    assertThat(rhythm(7, 3, 1_400)).isEqualTo(Rhythm.UNEVEN);
+  }
+
+  private static Rhythm rhythm(int intervals, int uneven, int millis) {
+    List<Integer> all = new ArrayList<>(Collections.nCopies(intervals - uneven, 1_000));
+    all.addAll(Collections.nCopies(uneven, millis));
+    return Taps.of(after(all.toArray(Integer[]::new))).rhythm();
+  }
+
+  @Test
+  void tooFewKeptIntervalsTellNoRhythm() {
+    Taps taps = Taps.of(after(800, 800, 800, 100, 700, 2_600, 800));
+    assertThat(taps.kept()).isEqualTo(5);
+    assertThat(taps.rhythm()).isEqualTo(Rhythm.TOO_SHORT);
+    assertThat(codes(taps)).containsExactly("taps-too-short", "taps-paused", "taps-bounced");
+  }
+
+  @Test
+  void whatIsNoPulseIsRefused() {
+    List<BigDecimal> back = new ArrayList<>(steady(8, 800));
+    back.set(5, BigDecimal.valueOf(100));
+    assertThatThrownBy(() -> Taps.of(back))
+        .isInstanceOfSatisfying(
+            InvalidValueException.class,
+            invalid -> assertThat(invalid.faults().get(0).field()).isEqualTo("tapMillis[5]"));
+    assertThatThrownBy(() -> Taps.of(steady(8, 10))).hasMessageContaining("no two taps");
+    assertThatThrownBy(() -> Taps.of(steady(8, 2_600))).hasMessageContaining("no two taps");
+    assertThatThrownBy(() -> Taps.of(steady(8, 240))).hasMessageContaining("250 bpm");
+  }
+}
