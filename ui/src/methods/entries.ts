@@ -115,6 +115,25 @@ export function groups(methods: Methods): Group[] {
       ),
     },
     {
+      id: 'grades',
+      name: 'What a resting reading is worth',
+      entries: methods.grades.map((row) =>
+        entry(row.id, capital(row.name), row.source, { serves: row.meaning }),
+      ),
+    },
+    {
+      id: 'practice',
+      name: 'Levels of practice',
+      entries: methods.practiceLevels.map((row) =>
+        entry(row.id, row.name, row.source, {
+          figures: `${span([row.lowestBpm, row.highestBpm])} bpm`,
+          serves:
+            `Counted for ${row.windowSeconds} s to begin with.` +
+            (row.asksRhythm ? ' Steady or uneven: the learner says which.' : ''),
+        }),
+      ),
+    },
+    {
       id: 'activities',
       name: 'Present activity',
       entries: methods.activities.map((row) =>

@@ -178,7 +178,7 @@ const worth = computed(() => {
   const why = judged.value.departures.join('; ')
   return why ? `Graded ${GRADES[judged.value.grade]}: ${why}.` : 'Graded good: standard protocol.'
 })
-const usual = computed<Finding[]>(() => (judged.value ? [judged.value.usual] : []))
+const usual = computed<Finding[]>(() => (judged.value?.findings ?? []))
 const working = computed(() => record.data.value?.working ?? null)
 const sameKind = computed(() => {
   const all = record.data.value?.readings ?? []

@@ -1,19 +1,23 @@
 package app.korvel.server;
 
 import app.korvel.server.demo.DemoData;
+import app.korvel.server.practice.Seeds;
 import app.korvel.store.CheckInRepository;
+import app.korvel.store.ClassCountRepository;
 import app.korvel.store.ClearanceRepository;
 import app.korvel.store.ClientRepository;
 import app.korvel.store.Database;
 import app.korvel.store.Ids;
 import app.korvel.store.IntakeRepository;
 import app.korvel.store.MaximumChoiceRepository;
+import app.korvel.store.PracticeRepository;
 import app.korvel.store.PrescriptionRepository;
 import app.korvel.store.ReadingRepository;
 import app.korvel.store.StudioRepository;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.security.SecureRandom;
 import java.time.Clock;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
@@ -71,6 +75,22 @@ class Wiring {
   @Bean
   CheckInRepository checkInRepository(Database database) {
     return new CheckInRepository(database);
+  }
+
+  @Bean
+  ClassCountRepository classCountRepository(Database database) {
+    return new ClassCountRepository(database);
+  }
+
+  @Bean
+  PracticeRepository practiceRepository(Database database) {
+    return new PracticeRepository(database);
+  }
+
+  @Bean
+  Seeds seeds() {
+    SecureRandom chance = new SecureRandom();
+    return () -> chance.nextInt(Integer.MAX_VALUE);
   }
 
   @Bean

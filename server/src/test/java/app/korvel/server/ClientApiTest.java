@@ -39,7 +39,7 @@ class ClientApiTest {
     String client = added("Åsa Prow", 46, "some", "");
     Answer judged = server.post(client + "/readings/judge", COUNT.formatted(32, 30));
     assertThat(judged.json().get("bpm").asInt()).isEqualTo(64);
-    assertThat(judged.at("/usual/code")).isEqualTo("resting-usual");
+    assertThat(judged.at("/findings/0/code")).isEqualTo("resting-usual");
     assertThat(server.get(client + "/readings").json().get("readings")).isEmpty();
 
     assertThat(server.post(client + "/readings", COUNT.formatted(32, 30)).status()).isEqualTo(201);

@@ -122,7 +122,7 @@ class WorkingTest {
         }
       }
     }
-    assertThat(methods.propertyNames()).hasSize(17);
+    assertThat(methods.propertyNames()).hasSize(19);
     assertThat(ids)
         .contains(
             "reserve",

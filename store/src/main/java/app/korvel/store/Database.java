@@ -154,6 +154,12 @@ public final class Database implements AutoCloseable {
     return row.wasNull() ? Optional.empty() : Optional.of(value);
   }
 
+  /** A word of the core that may be missing. */
+  static <E extends Enum<E>> Optional<E> word(ResultSet row, String column, Class<E> type)
+      throws SQLException {
+    return Optional.ofNullable(row.getString(column)).map(name -> Enum.valueOf(type, name));
+  }
+
   private static PreparedStatement prepare(Connection connection, String sql, Object... values)
       throws SQLException {
     PreparedStatement statement = connection.prepareStatement(sql);

@@ -2,10 +2,14 @@ package app.korvel.store;
 
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Disturbance;
+import app.korvel.core.pulse.Felt;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
+import app.korvel.core.pulse.PulseSite;
 import app.korvel.core.pulse.PulseSource;
 import app.korvel.core.pulse.RestingReading;
+import app.korvel.core.pulse.Rhythm;
+import app.korvel.core.pulse.Strength;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -182,25 +186,24 @@ public final class ReadingRepository {
       boolean withdrawn,
       Instant now)
       throws SQLException {
-    Database.change(
-        connection,
-        """
-        insert into resting_reading (id, client_id, supersedes, withdrawn, taken_at, bpm, beats,
-          window_seconds, posture, source, minutes_rested, recorded_at)
-        values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
-        """,
-        reading.id().toString(),
-        clientId.toString(),
-        supersedes.map(UUID::toString),
-        withdrawn,
-        reading.takenAt().toString(),
-        reading.bpm(),
-        reading.count().map(PulseCount::beats),
-        reading.count().map(count -> count.window().seconds()),
-        reading.posture(),
-        reading.source(),
-        reading.minutesRested(),
-        now.toString());
+    Map<String, Object> row = new LinkedHashMap<>();
+    row.put("id", reading.id().toString());
+    row.put("client_id", clientId.toString());
+    row.put("supersedes", supersedes.map(UUID::toString));
+    row.put("withdrawn", withdrawn);
+    row.put("taken_at", reading.takenAt().toString());
+    row.put("bpm", reading.bpm());
+    row.put("beats", reading.count().map(PulseCount::beats));
+    row.put("window_seconds", reading.count().map(count -> count.window().seconds()));
+    row.put("tapped_seconds", reading.tappedSeconds());
+    row.put("posture", reading.posture());
+    row.put("source", reading.source());
+    row.put("minutes_rested", reading.minutesRested());
+    row.put("site", reading.felt().site().map(Enum::name));
+    row.put("rhythm", reading.felt().rhythm().map(Enum::name));
+    row.put("strength", reading.felt().strength().map(Enum::name));
+    row.put("recorded_at", now.toString());
+    Database.insert(connection, "resting_reading", row);
     for (Disturbance disturbance : reading.disturbances()) {
       Database.change(
           connection,
@@ -246,10 +249,15 @@ public final class ReadingRepository {
         Instant.parse(row.getString("taken_at")),
         row.getInt("bpm"),
         beats.map(counted -> PulseCount.of(counted, CountWindow.of(seconds.orElseThrow()))),
+        Database.wholeNumber(row, "tapped_seconds"),
         Posture.valueOf(row.getString("posture")),
         PulseSource.valueOf(row.getString("source")),
         row.getInt("minutes_rested"),
-        disturbances(row.getString("disturbances")));
+        disturbances(row.getString("disturbances")),
+        new Felt(
+            Database.word(row, "site", PulseSite.class),
+            Database.word(row, "rhythm", Rhythm.class),
+            Database.word(row, "strength", Strength.class)));
   }
 
   private static Set<Disturbance> disturbances(String words) {

@@ -35,6 +35,11 @@ public record Known(
     weights = List.copyOf(weights);
   }
 
+  /** Without what their context asks for and has them carry: what a pulse alone is held against. */
+  Known pulseAlone() {
+    return new Known(date, person, usualBpm, toldUsualBpm, Effects.NONE, List.of(), screeningStops);
+  }
+
   /** Nothing but the person, and perhaps a usual value: what a calculator knows. */
   public static Known of(LocalDate date, Person person, OptionalInt usualBpm) {
     return new Known(

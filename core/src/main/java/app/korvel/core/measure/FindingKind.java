@@ -276,6 +276,61 @@ public enum FindingKind {
       BLOCK, "Not today: the screening does not allow it.", "%s", Source.ACSM_SCREENING),
 
   // Pulse
+  BACK_TO_REST(
+      INFO,
+      "%s is back to rest.",
+      "Within 10 bpm or 10 %%, the larger, of %2$s at rest: up to %3$s.",
+      Source.PRACTICE),
+  NOT_BACK_YET(
+      CAUTION,
+      "%s is not back to rest. Keep them walking easily and count again in 5 min.",
+      "Back is up to %3$s: within 10 bpm or 10 %%, the larger, of %2$s at rest.",
+      Source.PRACTICE),
+  NOT_BACK_IN_TEN(
+      CAUTION,
+      "%s is not back to rest after ten minutes: ease the next session.",
+      "Back is up to %3$s: within 10 bpm or 10 %%, the larger, of %2$s at rest. Slow to come back"
+          + " tells of work that was too hard, heat, or an illness coming; a doctor if it lasts.",
+      Source.PRACTICE),
+  NO_REST_TO_COME_BACK_TO(
+      CAUTION,
+      "No resting value to hold %s against.",
+      "Count a resting pulse before one of the next sessions.",
+      Source.PRACTICE),
+  READING_UNEVEN(
+      CAUTION,
+      "Uneven. If that is new for this client, no session and a doctor's look.",
+      "Count a full minute and write down how it felt. A hand cannot tell what makes a pulse uneven.",
+      Source.PRACTICE),
+  COUNTED_RIGHT(
+      INFO,
+      "Every beat counted: %s in %s s.",
+      "So many fell between the start and the end.",
+      Source.ARITHMETIC),
+  COUNTED_ONE_OFF(
+      INFO,
+      "One beat %s: as good as a hand gets.",
+      "%2$s fell between the start and the end. A beat on either edge can be taken in or left out.",
+      Source.ARITHMETIC),
+  COUNTED_OFF(
+      CAUTION,
+      "%s beats too %s.",
+      "%3$s fell between the start and the end. Too few: a lighter or firmer touch, and count every"
+          + " beat aloud. Too many: the first beat after the start is one, not zero and one.",
+      Source.PRACTICE),
+  WINDOW_EXPLAINS(
+      INFO,
+      "The window alone explains %s bpm.",
+      "A faultless count of %2$s in %3$s s makes %4$s bpm, and the pulse went at %5$s. A longer"
+          + " window is surer.",
+      Source.ARITHMETIC),
+  RHYTHM_HEARD(INFO, "And the rhythm: %s it was.", "Told apart by feel alone.", Source.PRACTICE),
+  RHYTHM_MISSED(
+      CAUTION,
+      "The rhythm was %s.",
+      "Even beats may still swing a little with the breath; uneven ones come as if by chance. Uneven"
+          + " in a client: a full minute, and a doctor's look if it is new.",
+      Source.PRACTICE),
   TAPS_UNEVEN(
       CAUTION,
       "Uneven: count a full minute. If that is new for this client, no session and a doctor's look.",

@@ -36,6 +36,10 @@ public enum Limit {
   STANDARD_ERROR(0, 40, "bpm"),
   /** Minutes at rest before a resting count. */
   MINUTES_RESTED(0, 60, "minutes"),
+  /** How long a pulse was tapped along. */
+  TAPPED(0, 5000, "seconds"),
+  /** Minutes since a session ended. */
+  MINUTES_AFTER(0, 60, "minutes"),
   /** Intensity of the work of a prescription, as percent of reserve; 90 and over is for testing. */
   INTENSITY(20, 90, "% of reserve"),
   /** Minutes of work in one session, without warm-up and cool-down. */

@@ -17,6 +17,16 @@ public enum Threshold {
   TAPS_UNEVEN_SHARE(
       "5", "intervals", "One uneven in so many, at least, is an uneven rhythm.", Source.PRACTICE),
 
+  BACK_TO_REST_BPM("10", "bpm", "So far over rest counts as back to it.", Source.PRACTICE),
+  BACK_TO_REST_PERCENT("10", "% of resting", "Or so far, where that is more.", Source.PRACTICE),
+  BACK_TO_REST_AGAIN("5", "minutes", "Not back: counted again after so long.", Source.PRACTICE),
+  BACK_TO_REST_WITHIN(
+      "10", "minutes", "Not back so long after a session: the next one is eased.", Source.PRACTICE),
+
+  PRACTICE_BEAT("1", "beat", "A practice count this close is right.", Source.KORVEL),
+  PRACTICE_RUN("3", "tries", "So many right ones in a row pass a level.", Source.KORVEL),
+  PRACTICE_TREND("5", "tries", "Compared with as many before them.", Source.KORVEL),
+
   RESTING_DUE("56", "days", "An older resting value is due again.", Source.KORVEL),
   RESTING_MEDIAN("3", "readings", "Alike and recent, they make a median.", Source.KORVEL),
   RESTING_QUIET("5", "minutes", "Quiet time before a resting count, at least.", Source.PRACTICE),

@@ -20,23 +20,29 @@ import java.util.UUID;
  * @param takenAt when
  * @param bpm {@link Limit#RESTING}
  * @param count the count behind it, for {@link PulseSource#COUNT}
+ * @param tappedSeconds how long was tapped along, for {@link PulseSource#TAP}
  * @param posture how the client was placed
  * @param source where the rate came from
  * @param minutesRested quiet minutes beforehand, {@link Limit#MINUTES_RESTED}
  * @param disturbances what may have disturbed it
+ * @param felt what the hand noticed besides the rate
  */
 public record RestingReading(
     UUID id,
     Instant takenAt,
     int bpm,
     Optional<PulseCount> count,
+    Optional<Integer> tappedSeconds,
     Posture posture,
     PulseSource source,
     int minutesRested,
-    Set<Disturbance> disturbances) {
+    Set<Disturbance> disturbances,
+    Felt felt) {
 
   /** Quiet minutes that the standard protocol asks for, at least. */
   public static final int STANDARD_MINUTES = Threshold.RESTING_QUIET.whole();
+
+  private static final int FULL_MINUTE = 60;
 
   /** The shortest count that can be graded good, in seconds. */
   public static final int STANDARD_SECONDS = Threshold.RESTING_COUNT.whole();
@@ -52,9 +58,15 @@ public record RestingReading(
     Objects.requireNonNull(count);
     Objects.requireNonNull(posture);
     Objects.requireNonNull(source);
+    Objects.requireNonNull(felt);
     if (count.isPresent() != (source == PulseSource.COUNT)) {
       throw new IllegalArgumentException("a count belongs to the source COUNT, and to no other");
     }
+    if (tappedSeconds.isPresent() != (source == PulseSource.TAP)) {
+      throw new IllegalArgumentException(
+          "tapped seconds belong to the source TAP, and to no other");
+    }
+    tappedSeconds.ifPresent(seconds -> Limit.TAPPED.check("tappedSeconds", seconds));
     disturbances =
         Set.copyOf(
             disturbances.isEmpty()
@@ -90,13 +102,41 @@ public record RestingReading(
         takenAt,
         count.bpm(),
         Optional.of(count),
+        Optional.empty(),
         posture,
         PulseSource.COUNT,
         minutesRested,
-        disturbances);
+        disturbances,
+        Felt.NOTHING);
   }
 
-  /** Read off a device: strap, wrist, overnight or taps. */
+  /**
+   * A reading tapped along.
+   *
+   * @param seconds how long was tapped, {@link Limit#TAPPED}
+   */
+  public static RestingReading tapped(
+      UUID id,
+      Instant takenAt,
+      int bpm,
+      int seconds,
+      Posture posture,
+      int minutesRested,
+      Set<Disturbance> disturbances) {
+    return new RestingReading(
+        id,
+        takenAt,
+        bpm,
+        Optional.empty(),
+        Optional.of(seconds),
+        posture,
+        PulseSource.TAP,
+        minutesRested,
+        disturbances,
+        Felt.NOTHING);
+  }
+
+  /** Read off a device: strap, wrist or overnight. */
   public static RestingReading sampled(
       UUID id,
       Instant takenAt,
@@ -106,18 +146,45 @@ public record RestingReading(
       int minutesRested,
       Set<Disturbance> disturbances) {
     return new RestingReading(
-        id, takenAt, bpm, Optional.empty(), posture, source, minutesRested, disturbances);
+        id,
+        takenAt,
+        bpm,
+        Optional.empty(),
+        Optional.empty(),
+        posture,
+        source,
+        minutesRested,
+        disturbances,
+        Felt.NOTHING);
+  }
+
+  /** The same reading, with what the hand noticed. */
+  public RestingReading withFelt(Felt noticed) {
+    return with(id, takenAt, noticed);
   }
 
   /** The same reading under another id: what a correction or its undoing puts in its place. */
   public RestingReading withId(UUID other) {
-    return new RestingReading(
-        other, takenAt, bpm, count, posture, source, minutesRested, disturbances);
+    return with(other, takenAt, felt);
   }
 
   /** The same reading, taken at another moment. */
   public RestingReading withTakenAt(Instant moment) {
-    return new RestingReading(id, moment, bpm, count, posture, source, minutesRested, disturbances);
+    return with(id, moment, felt);
+  }
+
+  private RestingReading with(UUID otherId, Instant otherMoment, Felt otherFelt) {
+    return new RestingReading(
+        otherId,
+        otherMoment,
+        bpm,
+        count,
+        tappedSeconds,
+        posture,
+        source,
+        minutesRested,
+        disturbances,
+        otherFelt);
   }
 
   /**
@@ -135,7 +202,14 @@ public record RestingReading(
           "rested " + minutesRested + " min, not the " + STANDARD_MINUTES + " it takes to settle");
     }
     if (windowSeconds() < STANDARD_SECONDS) {
-      departures.add("counted for " + windowSeconds() + " s, under " + STANDARD_SECONDS);
+      departures.add(
+          (tappedSeconds.isPresent() ? "tapped for " : "counted for ")
+              + windowSeconds()
+              + " s, under "
+              + STANDARD_SECONDS);
+    }
+    if (felt.uneven() && windowSeconds() < FULL_MINUTE) {
+      departures.add("uneven, and not counted for a full minute");
     }
     disturbances.stream()
         .sorted()
@@ -145,8 +219,8 @@ public record RestingReading(
   }
 
   /**
-   * Good with no departure from the standard protocol, fair with one, poor with more or from a 6 or
-   * 10 s count.
+   * Good with no departure from the standard protocol, fair with one, poor with more or from a
+   * count of 10 s or less.
    */
   public Grade grade() {
     if (windowSeconds() <= Threshold.RESTING_POOR_COUNT.whole()) {
@@ -169,8 +243,8 @@ public record RestingReading(
         .orElse(source.errorBpm());
   }
 
-  /** The length of the count; a device sample counts as a full minute. */
+  /** The length of the count or of the tapping; a device sample counts as a full minute. */
   private int windowSeconds() {
-    return count.map(made -> made.window().seconds()).orElse(60);
+    return count.map(made -> made.window().seconds()).or(() -> tappedSeconds).orElse(FULL_MINUTE);
   }
 }

@@ -10,6 +10,7 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * A pulse tapped along, a tap for every beat: its rate, and a first word on its rhythm.
@@ -19,14 +20,23 @@ import java.util.List;
  *
  * @param bpm the rate
  * @param kept how many intervals it stands on
+ * @param seconds how long those lasted together, rounded down
  * @param setAside what was not used, in the order of the taps
+ * @param uneven the numbers of the taps whose interval is far off the median, from 1
  * @param rhythm how the beats followed each other
  * @param findings what to do about what was set aside or uneven
  */
 public record Taps(
-    int bpm, int kept, List<SetAside> setAside, Rhythm rhythm, List<Finding> findings) {
+    int bpm,
+    int kept,
+    int seconds,
+    List<SetAside> setAside,
+    List<Integer> uneven,
+    Rhythm rhythm,
+    List<Finding> findings) {
 
   private static final BigDecimal MINUTE = BigDecimal.valueOf(60_000);
+  private static final BigDecimal SECOND = BigDecimal.valueOf(1_000);
   private static final BigDecimal BOUNCE = Threshold.TAP_BOUNCE.value();
   private static final BigDecimal PAUSE = Threshold.TAP_PAUSE.value();
   private static final int FEWEST = Threshold.TAPS_FEWEST.whole();
@@ -51,6 +61,7 @@ public record Taps(
 
   public Taps {
     setAside = List.copyOf(setAside);
+    uneven = List.copyOf(uneven);
     findings = List.copyOf(findings);
   }
 
@@ -68,6 +79,7 @@ public record Taps(
           "tapMillis", "has " + millis.size() + " taps", FEWEST + " to " + MOST + " taps");
     }
     List<BigDecimal> intervals = new ArrayList<>();
+    List<Integer> endedBy = new ArrayList<>();
     List<SetAside> setAside = new ArrayList<>();
     BigDecimal last = millis.get(0);
     for (int i = 1; i < millis.size(); i++) {
@@ -85,6 +97,7 @@ public record Taps(
         setAside.add(new SetAside(i + 1, interval, Kind.PAUSE));
       } else {
         intervals.add(interval);
+        endedBy.add(i + 1);
       }
       last = now;
     }
@@ -94,18 +107,24 @@ public record Taps(
           "holds no two taps that could be one beat and the next",
           "taps " + BOUNCE + " to " + PAUSE + " ms apart");
     }
-    int bpm = bpm(intervals);
-    Rhythm rhythm = rhythm(intervals);
-    return new Taps(bpm, intervals.size(), setAside, rhythm, findings(setAside, rhythm));
+    BigDecimal sum = intervals.stream().reduce(BigDecimal.ZERO, BigDecimal::add);
+    int bpm = bpm(intervals.size(), sum);
+    List<Integer> uneven = uneven(intervals).stream().map(endedBy::get).toList();
+    Rhythm rhythm = rhythm(intervals.size(), uneven.size());
+    return new Taps(
+        bpm,
+        intervals.size(),
+        sum.divideToIntegralValue(SECOND).intValueExact(),
+        setAside,
+        uneven,
+        rhythm,
+        findings(setAside, rhythm));
   }
 
-  private static int bpm(List<BigDecimal> intervals) {
-    BigDecimal sum = intervals.stream().reduce(BigDecimal.ZERO, BigDecimal::add);
+  private static int bpm(int intervals, BigDecimal sum) {
     int bpm =
         Rounding.halfUp(
-            MINUTE
-                .multiply(BigDecimal.valueOf(intervals.size()))
-                .divide(sum, MathContext.DECIMAL64));
+            MINUTE.multiply(BigDecimal.valueOf(intervals)).divide(sum, MathContext.DECIMAL64));
     if (!Limit.PULSE.accepts(bpm)) {
       throw InvalidValueException.of(
           "tapMillis", "makes " + bpm + " bpm, which is no pulse", Limit.PULSE.accepted());
@@ -113,19 +132,25 @@ public record Taps(
     return bpm;
   }
 
-  /** Uneven: at least 3 intervals, and a fifth of them, over 20 % off the median. */
-  private static Rhythm rhythm(List<BigDecimal> intervals) {
-    if (intervals.size() < FEWEST - 1) {
-      return Rhythm.TOO_SHORT;
-    }
+  /** Which intervals are over 20 % off the median. */
+  private static List<Integer> uneven(List<BigDecimal> intervals) {
     BigDecimal median = median(intervals);
     BigDecimal off =
         median.multiply(Threshold.TAPS_UNEVEN_BY.value()).divide(BigDecimal.valueOf(100));
-    long uneven =
-        intervals.stream().filter(each -> each.subtract(median).abs().compareTo(off) > 0).count();
+    return IntStream.range(0, intervals.size())
+        .filter(i -> intervals.get(i).subtract(median).abs().compareTo(off) > 0)
+        .boxed()
+        .toList();
+  }
+
+  /** Uneven with at least 3 uneven intervals, and a fifth of them. */
+  private static Rhythm rhythm(int intervals, int uneven) {
+    if (intervals < FEWEST - 1) {
+      return Rhythm.TOO_SHORT;
+    }
     boolean often =
         uneven >= Threshold.TAPS_UNEVEN_COUNT.whole()
-            && uneven * Threshold.TAPS_UNEVEN_SHARE.whole() >= intervals.size();
+            && uneven * Threshold.TAPS_UNEVEN_SHARE.whole() >= intervals;
     return often ? Rhythm.UNEVEN : Rhythm.STEADY;
   }
 

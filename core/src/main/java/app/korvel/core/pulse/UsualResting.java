@@ -3,6 +3,7 @@ package app.korvel.core.pulse;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.screening.Condition;
 import app.korvel.core.screening.Person;
 import java.util.List;
 
@@ -26,6 +27,35 @@ public record UsualResting(int fromAge, int lowest, int highest) {
   }
 
   /**
+   * A span of rates at rest, and what to do about it.
+   *
+   * @param rates which, in words
+   * @param usual whether it is the usual span
+   * @param advice what it may mean and what to do
+   */
+  public record Span(String rates, boolean usual, String advice) {}
+
+  /** What each rate at rest asks for at this age, the highest first. */
+  public List<Span> spans() {
+    int rare = Threshold.RESTING_RARE.whole();
+    return List.of(
+        new Span(
+            "over " + highest,
+            false,
+            "Sit quietly for 5 minutes, count again for 60 s. If it stays: a doctor before"
+                + " training."),
+        new Span(lowest + " to " + highest, true, "Usual."),
+        new Span(
+            rare + " to " + (lowest - 1),
+            false,
+            "Common in the well trained and with rate-lowering medicine; otherwise ask."),
+        new Span(
+            "under " + rare,
+            false,
+            "Rare even in the trained: no training unless known as usual."));
+  }
+
+  /**
    * Whether {@code bpm} is usual for rest for this person, and what to do if not.
    *
    * @param settled whether the rate was taken after sitting or lying still for 5 minutes
@@ -34,6 +64,14 @@ public record UsualResting(int fromAge, int lowest, int highest) {
     UsualResting usual = at(person.age());
     return kindOf(bpm, person, settled)
         .of(bpm, person.age() + " years", usual.lowest, usual.highest);
+  }
+
+  /** The same for a reading, and what an uneven rhythm asks for. */
+  public static List<Finding> judge(RestingReading reading, Person person) {
+    Finding rate = judge(reading.bpm(), person, reading.settled());
+    return reading.felt().uneven() && !person.has(Condition.IRREGULAR_RHYTHM)
+        ? List.of(FindingKind.READING_UNEVEN.of(), rate)
+        : List.of(rate);
   }
 
   /** What {@link #judge} finds, without its words. */

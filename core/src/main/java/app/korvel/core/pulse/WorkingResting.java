@@ -32,6 +32,7 @@ import java.util.stream.Collectors;
  * @param standardErrorBpm σ of the value: spread from day to day and the error of the counting
  * @param basis the readings it stands on, latest first
  * @param due whether it is to be measured again
+ * @param dueOn the first day on which it is due, if nothing is measured until then
  * @param stale whether it was taken before a change of medicine, and no rate may be built on it
  * @param findings how it was chosen, and whether it is due
  */
@@ -40,6 +41,7 @@ public record WorkingResting(
     BigDecimal standardErrorBpm,
     List<RestingReading> basis,
     boolean due,
+    LocalDate dueOn,
     boolean stale,
     List<Finding> findings) {
 
@@ -91,7 +93,7 @@ public record WorkingResting(
   private WorkingResting staleSince(LocalDate changedOn) {
     List<Finding> said = new ArrayList<>(findings);
     said.add(FindingKind.RESTING_STALE.of(Days.of(changedOn)));
-    return new WorkingResting(bpm, standardErrorBpm, basis, due, true, said);
+    return new WorkingResting(bpm, standardErrorBpm, basis, due, dueOn, true, said);
   }
 
   private static Optional<WorkingResting> ofAll(
@@ -111,8 +113,10 @@ public record WorkingResting(
             .filter(reading -> daysOld(reading, today, zone) <= DUE_AFTER_DAYS)
             .toList();
     Optional<List<RestingReading>> three = latestThreeAlike(fresh);
+    LocalDate dueOn =
+        LocalDate.ofInstant(latestFirst.get(0).takenAt(), zone).plusDays(DUE_AFTER_DAYS + 1L);
     if (three.isPresent()) {
-      return Optional.of(median(three.get()));
+      return Optional.of(median(three.get(), dueOn));
     }
     List<RestingReading> candidates = fresh.isEmpty() ? latestFirst : fresh;
     Optional<RestingReading> good =
@@ -131,6 +135,7 @@ public record WorkingResting(
             sigma(Threshold.DAY_TO_DAY, chosen.errorBpm()),
             List.of(chosen),
             fresh.isEmpty(),
+            dueOn,
             false,
             findings));
   }
@@ -154,7 +159,7 @@ public record WorkingResting(
     return basis.stream().allMatch(RestingReading::settled);
   }
 
-  private static WorkingResting median(List<RestingReading> three) {
+  private static WorkingResting median(List<RestingReading> three, LocalDate dueOn) {
     RestingReading middle =
         three.stream().sorted(Comparator.comparingInt(RestingReading::bpm)).toList().get(1);
     return new WorkingResting(
@@ -162,6 +167,7 @@ public record WorkingResting(
         sigma(Threshold.DAY_TO_DAY_MEDIAN, countingError(three)),
         three,
         false,
+        dueOn,
         false,
         List.of(FindingKind.WORKING_MEDIAN.of(middle.bpm(), circumstances(middle))));
   }

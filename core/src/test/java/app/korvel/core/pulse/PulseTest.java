@@ -1,13 +1,17 @@
 package app.korvel.core.pulse;
 
 import static app.korvel.core.support.People.adult;
+import static app.korvel.core.support.People.having;
 import static app.korvel.core.support.People.with;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.screening.Activity;
+import app.korvel.core.screening.Condition;
+import app.korvel.core.screening.Person;
 import java.time.Instant;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -78,6 +82,65 @@ class PulseTest {
                     new UUID(0, 1), NOW, 61, Posture.SEATED, PulseSource.STRAP, 5, Set.of())
                 .grade())
         .isEqualTo(Grade.GOOD);
+  }
+
+  private static RestingReading tapped(int seconds, int rested) {
+    return RestingReading.tapped(
+        new UUID(0, 1), NOW, 64, seconds, Posture.SEATED, rested, Set.of());
+  }
+
+  private static RestingReading uneven(RestingReading reading) {
+    return reading.withFelt(
+        new Felt(Optional.empty(), Optional.of(Rhythm.UNEVEN), Optional.empty()));
+  }
+
+  @Test
+  void tappingIsWorthAsMuchAsACountOfThatLength() {
+    assertThat(tapped(30, 5).grade()).isEqualTo(Grade.GOOD);
+    assertThat(tapped(29, 5).grade()).isEqualTo(Grade.FAIR);
+    assertThat(tapped(29, 5).departures()).containsExactly("tapped for 29 s, under 30");
+    assertThat(tapped(11, 5).grade()).isEqualTo(Grade.FAIR);
+    assertThat(tapped(10, 5).grade()).isEqualTo(Grade.POOR);
+    assertThat(tapped(40, 0).grade()).isEqualTo(Grade.FAIR);
+    assertThatThrownBy(() -> tapped(5_001, 5)).isInstanceOf(InvalidValueException.class);
+  }
+
+  @Test
+  void anUnevenPulseAsksForAFullMinute() {
+    assertThat(uneven(reading(64, 60, Posture.SEATED, 5)).grade()).isEqualTo(Grade.GOOD);
+    RestingReading half = uneven(reading(32, 30, Posture.SEATED, 5));
+    assertThat(half.grade()).isEqualTo(Grade.FAIR);
+    assertThat(half.departures()).containsExactly("uneven, and not counted for a full minute");
+    assertThat(uneven(tapped(59, 5)).grade()).isEqualTo(Grade.FAIR);
+    assertThat(uneven(tapped(60, 5)).grade()).isEqualTo(Grade.GOOD);
+  }
+
+  @Test
+  void theNeckIsNotFeltWhereItMustNotBe() {
+    for (Condition neck : new Condition[] {Condition.CAROTID_DISEASE, Condition.NECK_FAINTING}) {
+      Person person = having(45, Activity.SOME, neck);
+      assertThat(PulseSite.openTo(person)).containsExactly(PulseSite.RADIAL, PulseSite.CHEST);
+      assertThatThrownBy(() -> PulseSite.CAROTID.check(person))
+          .isInstanceOfSatisfying(
+              InvalidValueException.class,
+              invalid -> {
+                assertThat(invalid.faults().get(0).field()).isEqualTo("site");
+                assertThat(invalid.faults().get(0).accepted())
+                    .isEqualTo("Wrist; Chest, by stethoscope");
+              });
+      PulseSite.RADIAL.check(person);
+    }
+    assertThat(PulseSite.openTo(adult(45, Activity.SOME))).hasSize(3);
+  }
+
+  @Test
+  void everyRateAtRestHasItsAdvice() {
+    assertThat(UsualResting.at(45).spans())
+        .extracting(UsualResting.Span::rates)
+        .containsExactly("over 100", "60 to 100", "40 to 59", "under 40");
+    assertThat(UsualResting.at(11).spans())
+        .extracting(UsualResting.Span::rates)
+        .containsExactly("over 120", "70 to 120", "40 to 69", "under 40");
   }
 
   @Test

@@ -94,6 +94,22 @@ class TapsTest {
     assertThat(rhythm(7, 3, 1_400)).isEqualTo(Rhythm.UNEVEN);
   }
 
+  @Test
+  void theUnevenOnesAreNamedByTheTapThatEndsThem() {
+    // A bounce between leaves the numbers of the taps as they were made.
+    Taps taps = Taps.of(after(1_000, 1_000, 100, 900, 1_300, 1_000, 1_000, 700, 1_000, 1_000));
+    assertThat(taps.uneven()).containsExactly(6, 9);
+    assertThat(taps.rhythm()).isEqualTo(Rhythm.STEADY);
+    assertThat(Taps.of(steady(9, 800)).uneven()).isEmpty();
+  }
+
+  @Test
+  void howLongWasTappedCountsWhatIsKept() {
+    assertThat(Taps.of(steady(30, 1_000)).seconds()).isEqualTo(30);
+    assertThat(Taps.of(steady(30, 999)).seconds()).isEqualTo(29);
+    assertThat(Taps.of(after(800, 800, 800, 9_000, 800, 800, 800, 800)).seconds()).isEqualTo(5);
+  }
+
   private static Rhythm rhythm(int intervals, int uneven, int millis) {
     List<Integer> all = new ArrayList<>(Collections.nCopies(intervals - uneven, 1_000));
     all.addAll(Collections.nCopies(uneven, millis));

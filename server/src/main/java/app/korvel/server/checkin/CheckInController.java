@@ -6,13 +6,11 @@ import app.korvel.core.checkin.Glucose;
 import app.korvel.core.checkin.Known;
 import app.korvel.core.checkin.Verdict;
 import app.korvel.core.maximum.Mode;
-import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseSource;
 import app.korvel.core.pulse.RestingReading;
-import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Cap;
 import app.korvel.core.screening.Client;
@@ -58,6 +56,7 @@ class CheckInController {
   private static final int RECENT = 8;
   private static final int PAST = 12;
 
+  private final CheckInDesk desk;
   private final CheckInRepository checkIns;
   private final ReadingRepository readings;
   private final ClientRecords records;
@@ -65,11 +64,13 @@ class CheckInController {
   private final Ids ids;
 
   CheckInController(
+      CheckInDesk desk,
       CheckInRepository checkIns,
       ReadingRepository readings,
       ClientRecords records,
       StudioClock clock,
       Ids ids) {
+    this.desk = desk;
     this.checkIns = checkIns;
     this.readings = readings;
     this.records = records;
@@ -95,7 +96,7 @@ class CheckInController {
     Posture posture = like.map(RestingReading::posture).orElse(Posture.SEATED);
     PulseSource source = like.map(RestingReading::source).orElse(PulseSource.COUNT);
     List<SavedCheckIn> recent = checkIns.of(id, RECENT);
-    OptionalInt usual = usual(taken, posture, source, screening);
+    OptionalInt usual = records.usual(taken, posture, source, screening);
     return new CheckInSheet(
         recent.stream()
             .filter(saved -> saved.on().equals(clock.today()))
@@ -127,24 +128,20 @@ class CheckInController {
   VerdictView preview(@PathVariable UUID id, @RequestBody CheckInRequest request) {
     Client client = records.client(id);
     CheckIn found = request.checkIn();
-    Known known = known(client, found);
+    Known known = desk.known(client, found);
     return VerdictView.of(found, Verdict.of(found, known), known.usualBpm(), lightBelow(client));
   }
 
   @PostMapping("/api/clients/{id}/checkins")
   @ResponseStatus(HttpStatus.CREATED)
   CheckInView keep(@PathVariable UUID id, @RequestBody CheckInRequest request) {
-    CheckIn found = request.checkIn();
-    Known known = known(records.open(id), found);
-    Verdict verdict = Verdict.of(found, known);
-    Optional<Verdict.OwnDecision> decided =
-        Optional.ofNullable(request.decided())
-            .map(own -> verdict.decide(own.outcome(), own.reason()));
-    SavedCheckIn saved =
-        new SavedCheckIn(
-            ids.next(), clock.today(), clock.now(), found, known.usualBpm(), verdict, decided);
-    checkIns.add(id, saved);
-    return CheckInView.of(saved);
+    return CheckInView.of(
+        desk.keep(
+            records.open(id),
+            request.checkIn(),
+            verdict ->
+                Optional.ofNullable(request.decided())
+                    .map(own -> verdict.decide(own.outcome(), own.reason()))));
   }
 
   /** Takes back a check-in that was kept by mistake. */
@@ -155,33 +152,6 @@ class CheckInController {
     if (!checkIns.withdraw(ids.next(), id, checkIn, clock.now())) {
       throw new NotFoundException("This client has no check-in " + checkIn + ".");
     }
-  }
-
-  private Known known(Client client, CheckIn found) {
-    Screening screening = records.screening(client);
-    return new Known(
-        clock.today(),
-        screening.person(),
-        usual(readings.of(client.id()), found.posture(), found.source(), screening),
-        screening.answers().usualRestingBpm(),
-        screening.effects(),
-        checkIns.weights(client.id(), clock.today().minusDays(Threshold.WEIGHT_GAIN_DAYS.whole())),
-        screening.stops().stream().map(Finding::message).findFirst());
-  }
-
-  /** The working value of that posture and source; one from before a change of medicine is none. */
-  private OptionalInt usual(
-      List<RestingReading> taken, Posture posture, PulseSource source, Screening screening) {
-    return records
-        .resting(
-            taken.stream()
-                .filter(reading -> reading.posture() == posture && reading.source() == source)
-                .toList(),
-            screening)
-        .filter(working -> !working.stale())
-        .map(WorkingResting::bpm)
-        .map(OptionalInt::of)
-        .orElse(OptionalInt.empty());
   }
 
   private List<PastPulse> past(List<RestingReading> taken, Posture posture, PulseSource source) {

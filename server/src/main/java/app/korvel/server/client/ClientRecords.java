@@ -5,6 +5,8 @@ import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.pulse.Posture;
+import app.korvel.core.pulse.PulseSource;
 import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Clearance;
@@ -24,6 +26,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -102,6 +105,23 @@ public class ClientRecords {
     return WorkingResting.of(readings, medicinesChangedAt, clock.today(), clock.zone());
   }
 
+  /**
+   * What a pulse of that posture and source is held against: their working value; one from before a
+   * change of medicine is none.
+   */
+  public OptionalInt usual(
+      List<RestingReading> taken, Posture posture, PulseSource source, Screening screening) {
+    return resting(
+            taken.stream()
+                .filter(reading -> reading.posture() == posture && reading.source() == source)
+                .toList(),
+            screening)
+        .filter(working -> !working.stale())
+        .map(WorkingResting::bpm)
+        .map(OptionalInt::of)
+        .orElse(OptionalInt.empty());
+  }
+
   /** The resting value of that client. */
   public Optional<WorkingResting> resting(Client client) {
     return resting(
@@ -126,20 +146,29 @@ public class ClientRecords {
     private final Map<UUID, List<RestingReading>> readingsOf = readings.byClient();
     private final Map<UUID, Choice> choiceOf = choices.current();
 
+    /** What a client's screening comes to today. */
+    public Screening screening(Client client) {
+      UUID id = client.id();
+      return ClientRecords.this.screening(
+          client,
+          Optional.ofNullable(intakeOf.get(id)),
+          clearancesOf.getOrDefault(id, List.of()),
+          reportedOf.getOrDefault(id, Reported.NOTHING));
+    }
+
+    /** A client's readings, latest first. */
+    public List<RestingReading> readings(Client client) {
+      return readingsOf.getOrDefault(client.id(), List.of());
+    }
+
     /** Everything a prescription stands on, on foot. */
     public Groundwork groundwork(Client client) {
-      UUID id = client.id();
-      Screening screening =
-          screening(
-              client,
-              Optional.ofNullable(intakeOf.get(id)),
-              clearancesOf.getOrDefault(id, List.of()),
-              reportedOf.getOrDefault(id, Reported.NOTHING));
+      Screening screening = screening(client);
       return Groundwork.of(
           screening,
-          resting(readingsOf.getOrDefault(id, List.of()), screening),
+          resting(readings(client), screening),
           Mode.RUN,
-          Optional.ofNullable(choiceOf.get(id)));
+          Optional.ofNullable(choiceOf.get(client.id())));
     }
   }
 

@@ -23,11 +23,15 @@ import app.korvel.core.prescription.Prescription;
 import app.korvel.core.prescription.Start;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Disturbance;
+import app.korvel.core.pulse.Felt;
 import app.korvel.core.pulse.Posture;
+import app.korvel.core.pulse.PracticeLevel;
 import app.korvel.core.pulse.PulseCount;
+import app.korvel.core.pulse.PulseSite;
 import app.korvel.core.pulse.PulseSource;
 import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.Rhythm;
+import app.korvel.core.pulse.Strength;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Allows;
@@ -45,22 +49,30 @@ import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Sex;
 import app.korvel.core.screening.Topic;
 import app.korvel.core.screening.WrittenLimit;
+import app.korvel.sensor.PracticePulse;
 import app.korvel.store.CheckInRepository;
+import app.korvel.store.ClassCountRepository;
 import app.korvel.store.ClearanceRepository;
 import app.korvel.store.ClientRepository;
 import app.korvel.store.Database;
 import app.korvel.store.Ids;
 import app.korvel.store.IntakeRepository;
 import app.korvel.store.MaximumChoiceRepository;
+import app.korvel.store.PracticeRepository;
+import app.korvel.store.PracticeRepository.SavedTry;
 import app.korvel.store.PrescriptionRepository;
 import app.korvel.store.ReadingRepository;
 import app.korvel.store.SavedCheckIn;
+import app.korvel.store.SavedClassCount;
+import app.korvel.store.SavedClassCount.Entry;
+import app.korvel.store.SavedClassCount.Moment;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -87,6 +99,8 @@ public final class DemoData {
   private final ClearanceRepository clearances;
   private final CheckInRepository checkIns;
   private final ReadingRepository readings;
+  private final ClassCountRepository classes;
+  private final PracticeRepository tries;
   private final MaximumChoiceRepository choices;
   private final PrescriptionRepository prescriptions;
   private final ZoneId zone;
@@ -100,6 +114,8 @@ public final class DemoData {
     this.clearances = new ClearanceRepository(database);
     this.checkIns = new CheckInRepository(database);
     this.readings = new ReadingRepository(database);
+    this.classes = new ClassCountRepository(database);
+    this.tries = new PracticeRepository(database);
     this.choices = new MaximumChoiceRepository(database);
     this.prescriptions = new PrescriptionRepository(database);
     this.zone = zone;
@@ -310,7 +326,7 @@ public final class DemoData {
               57,
               MALE,
               LITTLE,
-              Told.of(Condition.HEART_CONDITION),
+              Told.of(Condition.HEART_CONDITION, Condition.CAROTID_DISEASE),
               70,
               67,
               11,
@@ -468,6 +484,23 @@ public final class DemoData {
 
   private record Checked(int offBy, Set<CheckIn.Told> told) {}
 
+  /** Who was in yesterday's class. */
+  private static final List<String> IN_CLASS =
+      List.of(
+          "Agnethe Moravik",
+          "Ines Okafor-Lund",
+          "Hyun-woo Castell",
+          "Keola Brandt-Mori",
+          "Yara Fonotele",
+          "Tindra Vossberg",
+          "Jonas Pellworth",
+          "Ewan Petrosk",
+          "Amaru Sjodal",
+          "Sefa Brandvik");
+
+  /** Whose watch counted through the night. */
+  private static final String BY_NIGHT = "Hyun-woo Castell";
+
   /** Who has left, and is put away. */
   private static final Crew LEFT =
       crew(
@@ -485,10 +518,50 @@ public final class DemoData {
   /** Writes everything. */
   public void write() {
     Random random = new Random(20);
+    Map<String, Client> crew = new HashMap<>();
     for (Crew each : CREW) {
-      write(each, random);
+      crew.put(each.name, write(each, random));
     }
     clients.archive(write(LEFT, random).id(), 1, true, now);
+    countTogether(IN_CLASS.stream().map(crew::get).toList());
+    practise();
+  }
+
+  /** The class of yesterday evening, every one counted. */
+  private void countTogether(List<Client> present) {
+    Instant at = today.minusDays(1).atTime(LocalTime.of(18, 30)).atZone(zone).toInstant();
+    SavedClassCount saved =
+        new SavedClassCount(
+            ids.next(),
+            Moment.BEFORE,
+            CountWindow.S15,
+            Posture.SEATED,
+            true,
+            at,
+            Optional.empty(),
+            Optional.empty(),
+            present.stream().map(Client::id).toList());
+    classes.add(saved);
+    Instant entered = at;
+    for (Client client : present) {
+      int usual = WorkingResting.of(readings.of(client.id()), today, zone).orElseThrow().bpm();
+      PulseCount count = PulseCount.of((usual + 2) / 4, CountWindow.S15);
+      entered = entered.plusSeconds(3);
+      classes.enter(ids.next(), saved.id(), new Entry(client.id(), false, count, entered));
+    }
+  }
+
+  /** A learner who gets better at it: how many beats each try was off, by level. */
+  private void practise() {
+    int[] off = {4, -3, 1, 2, 0, -1, 0, 3, -2, 1, 0, 1, -4, -2};
+    for (int i = 0; i < off.length; i++) {
+      PracticeLevel level = PracticeLevel.values()[i < 7 ? 0 : i < 12 ? 1 : 2];
+      PracticePulse given = PracticePulse.of(level, level.window(), i);
+      int played = given.judge(PulseCount.of(30, CountWindow.S30), Optional.empty()).beatsPlayed();
+      PulseCount count = PulseCount.of(played + off[i], level.window());
+      Instant at = daysAgo(3 + (off.length - i) / 3).plusSeconds(70L * i);
+      tries.add(new SavedTry(ids.next(), at, level, i, given.judge(count, Optional.empty())));
+    }
   }
 
   private Client write(Crew crew, Random random) {
@@ -508,6 +581,9 @@ public final class DemoData {
       if (asTaken < taken.size()) {
         mistypeAndPutRight(client, taken.get(asTaken), MISTYPED.get(crew.name));
       }
+    }
+    if (BY_NIGHT.equals(crew.name)) {
+      readings.addAll(client.id(), nights(crew, random), now);
     }
     Optional<Choice> choice =
         Optional.ofNullable(PICKED.get(crew.name))
@@ -675,12 +751,38 @@ public final class DemoData {
     CountWindow window = random.nextInt(4) == 0 ? CountWindow.S30 : CountWindow.S60;
     int beats = window == CountWindow.S30 ? (bpm + 1) / 2 : bpm;
     return RestingReading.counted(
-        ids.next(),
-        takenAt,
-        PulseCount.of(beats, window),
-        Posture.SEATED,
-        5 + random.nextInt(6),
-        coffee ? Set.of(Disturbance.CAFFEINE) : Set.of());
+            ids.next(),
+            takenAt,
+            PulseCount.of(beats, window),
+            Posture.SEATED,
+            5 + random.nextInt(6),
+            coffee ? Set.of(Disturbance.CAFFEINE) : Set.of())
+        .withFelt(
+            new Felt(
+                Optional.of(PulseSite.RADIAL),
+                Optional.of(
+                    crew.told.conditions.contains(Condition.IRREGULAR_RHYTHM)
+                        ? Rhythm.UNEVEN
+                        : Rhythm.STEADY),
+                Optional.of(Strength.NORMAL)));
+  }
+
+  /** A watch worn through some nights of last spring: well under the seated counts. */
+  private List<RestingReading> nights(Crew crew, Random random) {
+    List<RestingReading> all = new ArrayList<>();
+    for (int daysAgo = 230; daysAgo > 80; daysAgo -= 12) {
+      Instant at = today.minusDays(daysAgo).atTime(LocalTime.of(5, 40)).atZone(zone).toInstant();
+      all.add(
+          RestingReading.sampled(
+              ids.next(),
+              at,
+              crew.restingNow - 7 + random.nextInt(4),
+              Posture.LYING,
+              PulseSource.OVERNIGHT,
+              0,
+              Set.of()));
+    }
+    return all;
   }
 
   private void prescribe(

@@ -10,6 +10,8 @@ import app.korvel.core.measure.Source;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.prescription.WorkType;
 import app.korvel.core.pulse.CountWindow;
+import app.korvel.core.pulse.Grade;
+import app.korvel.core.pulse.PracticeLevel;
 import app.korvel.core.pulse.UsualResting;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Allows;
@@ -53,6 +55,8 @@ class MethodsController {
         Arrays.stream(Goal.values()).map(GoalRow::of).toList(),
         Arrays.stream(WorkType.values()).map(WorkTypeRow::of).toList(),
         UsualResting.ALL.stream().map(UsualRow::of).toList(),
+        Arrays.stream(Grade.values()).map(GradeRow::of).toList(),
+        Arrays.stream(PracticeLevel.values()).map(PracticeRow::of).toList(),
         Arrays.stream(Threshold.values()).map(ThresholdRow::of).toList(),
         Arrays.stream(Limit.values()).map(LimitRow::of).toList(),
         Arrays.stream(FindingKind.values()).map(FindingRow::of).toList());
@@ -73,6 +77,8 @@ class MethodsController {
       List<GoalRow> goals,
       List<WorkTypeRow> workTypes,
       List<UsualRow> usualResting,
+      List<GradeRow> grades,
+      List<PracticeRow> practiceLevels,
       List<ThresholdRow> thresholds,
       List<LimitRow> limits,
       List<FindingRow> findings) {}
@@ -187,6 +193,33 @@ class MethodsController {
     static UsualRow of(UsualResting usual) {
       return new UsualRow(
           usual.fromAge(), usual.lowest(), usual.highest(), Source.PRACTICE.citation());
+    }
+  }
+
+  record GradeRow(String id, String name, String meaning, String source) {
+    static GradeRow of(Grade grade) {
+      return new GradeRow(
+          "grade-" + Words.of(grade), Words.of(grade), grade.meaning(), Source.PRACTICE.citation());
+    }
+  }
+
+  record PracticeRow(
+      String id,
+      String name,
+      int lowestBpm,
+      int highestBpm,
+      boolean asksRhythm,
+      int windowSeconds,
+      String source) {
+    static PracticeRow of(PracticeLevel level) {
+      return new PracticeRow(
+          "practice-" + Words.of(level),
+          level.number() + " " + level.displayName(),
+          level.lowestBpm(),
+          level.highestBpm(),
+          level.asksRhythm(),
+          level.window().seconds(),
+          Source.KORVEL.citation());
     }
   }
 

@@ -1,6 +1,8 @@
 package app.korvel.server.pulse;
 
+import app.korvel.core.measure.Threshold;
 import app.korvel.core.pulse.PulseCount;
+import app.korvel.core.pulse.PulseSite;
 import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.Taps;
 import app.korvel.core.pulse.UsualResting;
@@ -14,6 +16,8 @@ import app.korvel.server.pulse.PulseViews.PulseWorkingRequest;
 import app.korvel.server.pulse.PulseViews.ReadingRequest;
 import app.korvel.server.pulse.PulseViews.ReadingView;
 import app.korvel.server.pulse.PulseViews.RestingRecord;
+import app.korvel.server.pulse.PulseViews.SiteOption;
+import app.korvel.server.pulse.PulseViews.SpanAtRest;
 import app.korvel.server.pulse.PulseViews.TakenBack;
 import app.korvel.server.pulse.PulseViews.TapsAnswer;
 import app.korvel.server.pulse.PulseViews.TapsRequest;
@@ -82,21 +86,26 @@ class PulseController {
             .toList(),
         records.resting(found, screening).map(WorkingRestingView::of).orElse(null),
         usual.lowest(),
-        usual.highest());
+        usual.highest(),
+        usual.spans().stream().map(SpanAtRest::of).toList(),
+        PulseSite.openTo(person).stream().map(SiteOption::of).toList(),
+        RestingReading.STANDARD_MINUTES,
+        Threshold.TAPS_FEWEST.whole(),
+        Threshold.TAPS_MOST.whole());
   }
 
   /** Judges a reading without keeping it. */
   @PostMapping("/api/clients/{id}/readings/judge")
   ReadingView judge(@PathVariable UUID id, @RequestBody ReadingRequest request) {
     Person person = records.screening(records.client(id)).person();
-    return ReadingView.of(request.reading(ids.next(), clock.now()), person);
+    return ReadingView.of(request.reading(ids.next(), clock.now(), person), person);
   }
 
   @PostMapping("/api/clients/{id}/readings")
   @ResponseStatus(HttpStatus.CREATED)
   ReadingView keep(@PathVariable UUID id, @RequestBody ReadingRequest request) {
     Person person = records.screening(records.open(id)).person();
-    RestingReading reading = request.reading(ids.next(), clock.now());
+    RestingReading reading = request.reading(ids.next(), clock.now(), person);
     readings.add(id, reading, clock.now());
     return ReadingView.of(reading, person);
   }
@@ -107,7 +116,7 @@ class PulseController {
       @PathVariable UUID id, @PathVariable UUID reading, @RequestBody ReadingRequest request) {
     Person person = records.screening(records.open(id)).person();
     return readings
-        .correct(id, reading, request.reading(ids.next(), clock.now()), clock.now())
+        .correct(id, reading, request.reading(ids.next(), clock.now(), person), clock.now())
         .map(standing -> ReadingView.of(standing, person))
         .orElseThrow(() -> unknown(reading));
   }

@@ -5,12 +5,15 @@ import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Rounding;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Disturbance;
+import app.korvel.core.pulse.Felt;
 import app.korvel.core.pulse.Grade;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
+import app.korvel.core.pulse.PulseSite;
 import app.korvel.core.pulse.PulseSource;
 import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.Rhythm;
+import app.korvel.core.pulse.Strength;
 import app.korvel.core.pulse.Taps;
 import app.korvel.core.pulse.UsualResting;
 import app.korvel.core.pulse.WorkingResting;
@@ -20,7 +23,9 @@ import app.korvel.server.web.FindingView;
 import app.korvel.server.web.Within;
 import java.math.BigDecimal;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -49,15 +54,29 @@ final class PulseViews {
    */
   record SetAsideView(int tap, BigDecimal millis, Taps.Kind kind) {}
 
+  /**
+   * What taps come to.
+   *
+   * @param seconds how long the kept intervals lasted together
+   * @param uneven the numbers of the taps whose interval is far off the median, from 1
+   */
   record TapsAnswer(
-      int bpm, int kept, List<SetAsideView> setAside, Rhythm rhythm, List<FindingView> findings) {
+      int bpm,
+      int kept,
+      int seconds,
+      List<SetAsideView> setAside,
+      List<Integer> uneven,
+      Rhythm rhythm,
+      List<FindingView> findings) {
     static TapsAnswer of(Taps taps) {
       return new TapsAnswer(
           taps.bpm(),
           taps.kept(),
+          taps.seconds(),
           taps.setAside().stream()
               .map(each -> new SetAsideView(each.tap(), each.millis(), each.kind()))
               .toList(),
+          taps.uneven(),
           taps.rhythm(),
           FindingView.of(taps.findings()));
     }
@@ -66,30 +85,83 @@ final class PulseViews {
   /** What was taken back; undoing that makes it stand again. */
   record TakenBack(UUID id) {}
 
-  /** A reading to keep: beats and window for a count, bpm for any other source. */
+  /**
+   * A reading to keep: beats and window for a count, taps for one that was tapped along (or what
+   * they came to), bpm for any other source.
+   */
   record ReadingRequest(
       PulseSource source,
       @Nullable Integer beats,
       @Nullable Integer windowSeconds,
+      @Nullable List<BigDecimal> tapMillis,
+      @Nullable @Within(Limit.TAPPED) Integer tappedSeconds,
       @Nullable @Within(Limit.RESTING) Integer bpm,
       Posture posture,
       @Within(Limit.MINUTES_RESTED) Integer minutesRested,
-      List<Disturbance> disturbances) {
+      List<Disturbance> disturbances,
+      @Nullable PulseSite site,
+      @Nullable Rhythm rhythm,
+      @Nullable Strength strength) {
 
-    RestingReading reading(UUID id, Instant now) {
-      if (source == PulseSource.COUNT) {
-        if (bpm != null) {
-          throw InvalidValueException.of("bpm", "is worked out from the count", "beats instead");
+    /**
+     * The reading.
+     *
+     * @param person whose it is: not every site is for everyone
+     */
+    RestingReading reading(UUID id, Instant now, Person person) {
+      boolean counted = source == PulseSource.COUNT;
+      boolean tapped = source == PulseSource.TAP;
+      unlessOf(counted, "beats", beats != null || windowSeconds != null, "a count");
+      unlessOf(tapped, "tapMillis", tapMillis != null || tappedSeconds != null, "tapping along");
+      unlessOf(counted || tapped, "site", site != null, "a pulse that is felt or heard");
+      if (site != null) {
+        site.check(person);
+      }
+      RestingReading reading =
+          counted ? counted(id, now) : tapped ? tapped(id, now) : read(id, now);
+      return reading.withFelt(
+          new Felt(
+              Optional.ofNullable(site),
+              Optional.ofNullable(rhythm),
+              Optional.ofNullable(strength)));
+    }
+
+    private static void unlessOf(boolean itsSource, String field, boolean given, String source) {
+      if (given && !itsSource) {
+        throw InvalidValueException.of(field, "belongs to " + source, "nothing, with this source");
+      }
+    }
+
+    private RestingReading counted(UUID id, Instant now) {
+      if (bpm != null) {
+        throw InvalidValueException.of("bpm", "is worked out from the count", "beats instead");
+      }
+      PulseCount count =
+          PulseCount.of(
+              needed("beats", beats), CountWindow.of(needed("windowSeconds", windowSeconds)));
+      return RestingReading.counted(
+          id, now, count, posture, minutesRested, Set.copyOf(disturbances));
+    }
+
+    private RestingReading tapped(UUID id, Instant now) {
+      int rate;
+      int seconds;
+      if (tapMillis != null) {
+        if (bpm != null || tappedSeconds != null) {
+          throw InvalidValueException.of("bpm", "is worked out from the taps", "taps alone");
         }
-        PulseCount count =
-            PulseCount.of(
-                needed("beats", beats), CountWindow.of(needed("windowSeconds", windowSeconds)));
-        return RestingReading.counted(
-            id, now, count, posture, minutesRested, Set.copyOf(disturbances));
+        Taps taps = Taps.of(tapMillis);
+        rate = taps.bpm();
+        seconds = taps.seconds();
+      } else {
+        rate = needed("bpm", bpm);
+        seconds = needed("tappedSeconds", tappedSeconds);
       }
-      if (beats != null || windowSeconds != null) {
-        throw InvalidValueException.of("beats", "belong to a count", "bpm, or the source “count”");
-      }
+      return RestingReading.tapped(
+          id, now, rate, seconds, posture, minutesRested, Set.copyOf(disturbances));
+    }
+
+    private RestingReading read(UUID id, Instant now) {
       return RestingReading.sampled(
           id, now, needed("bpm", bpm), posture, source, minutesRested, Set.copyOf(disturbances));
     }
@@ -109,13 +181,17 @@ final class PulseViews {
       @Nullable Integer uncertaintyBpm,
       @Nullable Integer beats,
       @Nullable Integer windowSeconds,
+      @Nullable Integer tappedSeconds,
       Posture posture,
       PulseSource source,
       int minutesRested,
       List<Disturbance> disturbances,
+      @Nullable PulseSite site,
+      @Nullable Rhythm rhythm,
+      @Nullable Strength strength,
       Grade grade,
       List<String> departures,
-      FindingView usual,
+      List<FindingView> findings,
       List<Integer> ratesBefore) {
 
     static ReadingView of(RestingReading reading, Person person) {
@@ -131,13 +207,17 @@ final class PulseViews {
           reading.count().map(PulseCount::uncertaintyBpm).orElse(null),
           reading.count().map(PulseCount::beats).orElse(null),
           reading.count().map(count -> count.window().seconds()).orElse(null),
+          reading.tappedSeconds().orElse(null),
           reading.posture(),
           reading.source(),
           reading.minutesRested(),
           reading.disturbances().stream().sorted().toList(),
+          reading.felt().site().orElse(null),
+          reading.felt().rhythm().orElse(null),
+          reading.felt().strength().orElse(null),
           reading.grade(),
           reading.departures(),
-          FindingView.of(UsualResting.judge(reading.bpm(), person, reading.settled())),
+          FindingView.of(UsualResting.judge(reading, person)),
           ratesBefore);
     }
   }
@@ -147,6 +227,7 @@ final class PulseViews {
       BigDecimal standardErrorBpm,
       List<UUID> basis,
       boolean due,
+      LocalDate dueOn,
       boolean stale,
       List<FindingView> findings,
       List<LineView> longHand) {
@@ -157,15 +238,42 @@ final class PulseViews {
           Rounding.tenths(working.standardErrorBpm()),
           working.basis().stream().map(RestingReading::id).toList(),
           working.due(),
+          working.dueOn(),
           working.stale(),
           FindingView.of(working.findings()),
           LineView.of(working.longHand()));
     }
   }
 
+  /** What rates at rest mean at this age. */
+  record SpanAtRest(String rates, boolean usual, String advice) {
+    static SpanAtRest of(UsualResting.Span span) {
+      return new SpanAtRest(span.rates(), span.usual(), span.advice());
+    }
+  }
+
+  /** Where this client's pulse may be felt. */
+  record SiteOption(PulseSite id, String name) {
+    static SiteOption of(PulseSite site) {
+      return new SiteOption(site, site.displayName());
+    }
+  }
+
+  /**
+   * A client's resting record, and what a new reading starts from.
+   *
+   * @param quietMinutes the standard quiet time before a count
+   * @param fewestTaps how many taps make a rate
+   * @param mostTaps how many are judged at once
+   */
   record RestingRecord(
       List<ReadingView> readings,
       @Nullable WorkingRestingView working,
       int usualLowBpm,
-      int usualHighBpm) {}
+      int usualHighBpm,
+      List<SpanAtRest> spans,
+      List<SiteOption> sites,
+      int quietMinutes,
+      int fewestTaps,
+      int mostTaps) {}
 }

@@ -17,7 +17,16 @@ class WebSettings implements WebMvcConfigurer {
 
   /** The pages of the interface: each is served by its one document. */
   private static final String[] PAGES = {
-    "/", "/today", "/clients", "/clients/**", "/desk", "/desk/**", "/methods"
+    "/",
+    "/today",
+    "/clients",
+    "/clients/**",
+    "/floor",
+    "/floor/**",
+    "/desk",
+    "/desk/**",
+    "/practice",
+    "/methods"
   };
 
   @Override

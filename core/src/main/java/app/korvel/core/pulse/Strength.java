@@ -1,0 +1,9 @@
+package app.korvel.core.pulse;
+
+/** How strongly a pulse is felt. */
+public enum Strength {
+  WEAK,
+  NORMAL,
+  STRONG,
+  BOUNDING
+}

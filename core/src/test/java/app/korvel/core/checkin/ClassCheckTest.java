@@ -1,0 +1,116 @@
+package app.korvel.core.checkin;
+
+import static app.korvel.core.support.People.TODAY;
+import static app.korvel.core.support.People.adult;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.korvel.core.checkin.ClassCheck.Call;
+import app.korvel.core.measure.Finding;
+import app.korvel.core.pulse.CountWindow;
+import app.korvel.core.pulse.Posture;
+import app.korvel.core.pulse.PulseCount;
+import app.korvel.core.screening.Activity;
+import app.korvel.core.screening.Effects;
+import app.korvel.core.screening.Measure;
+import app.korvel.core.screening.Person;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class ClassCheckTest {
+  private static final Person WELL = adult(45, Activity.SOME);
+
+  private static Call call(int beats, int seconds, boolean again, Known known) {
+    return ClassCheck.of(
+            PulseCount.of(beats, CountWindow.of(seconds)), Posture.SEATED, true, again, known)
+        .call();
+  }
+
+  private static Known usual(int bpm) {
+    return Known.of(TODAY, WELL, OptionalInt.of(bpm));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    // 17 in 15 s are 68: as usual up to 4 off, an odd first value from 5
+    "64, 17, 15, false, AS_USUAL",
+    "63, 17, 15, false, COUNT_AGAIN",
+    "72, 17, 15, false, AS_USUAL",
+    "73, 17, 15, false, COUNT_AGAIN",
+    // counted again for a minute, it decides
+    "63, 68, 60, true, LIGHT_ONLY",
+    "59, 68, 60, true, LIGHT_ONLY",
+    "58, 68, 60, true, NOT_TODAY",
+    "66, 68, 60, true, AS_USUAL",
+    // over 100, settled: first counted again, then not today whatever is usual
+    "98, 26, 15, false, COUNT_AGAIN",
+    "98, 102, 60, true, NOT_TODAY",
+  })
+  void aCountIsHeldAgainstTheUsualByTheRulesOfTheCheckIn(
+      int usual, int beats, int seconds, boolean again, Call call) {
+    assertThat(call(beats, seconds, again, usual(usual))).isEqualTo(call);
+  }
+
+  @Test
+  void withoutAUsualValueTheAbsoluteLinesAloneDecide() {
+    Known nothing = Known.of(TODAY, WELL, OptionalInt.empty());
+    assertThat(call(17, 15, false, nothing)).isEqualTo(Call.IN_RANGE);
+    assertThat(call(26, 15, false, nothing)).isEqualTo(Call.COUNT_AGAIN);
+    assertThat(call(9, 15, false, nothing)).isEqualTo(Call.COUNT_AGAIN);
+    assertThat(call(104, 60, true, nothing)).isEqualTo(Call.NOT_TODAY);
+  }
+
+  @Test
+  void whomTheScreeningStopsIsNotCountedAgain() {
+    Known stopped =
+        new Known(
+            TODAY,
+            WELL,
+            OptionalInt.of(50),
+            OptionalInt.empty(),
+            Effects.NONE,
+            List.of(),
+            Optional.of("A doctor's clearance comes first."));
+    assertThat(call(17, 15, false, stopped)).isEqualTo(Call.NOT_TODAY);
+  }
+
+  @Test
+  void whatTheContextAsksForIsLeftToTheCheckIn() {
+    Effects asking =
+        new Effects(
+            Effects.NONE.steering(),
+            20,
+            5,
+            5,
+            List.of(),
+            List.of("sugar"),
+            List.of(),
+            List.of(Measure.GLUCOSE),
+            List.of());
+    Known known =
+        new Known(
+            TODAY,
+            WELL,
+            OptionalInt.of(68),
+            OptionalInt.empty(),
+            asking,
+            List.of(),
+            Optional.empty());
+    ClassCheck check =
+        ClassCheck.of(PulseCount.of(17, CountWindow.S15), Posture.SEATED, true, false, known);
+    assertThat(check.call()).isEqualTo(Call.AS_USUAL);
+    assertThat(check.verdict().findings())
+        .extracting(Finding::code)
+        .containsExactly("pulse-as-usual", "nothing-against");
+  }
+
+  @Test
+  void thoseToTalkToComeFirst() {
+    assertThat(List.of(Call.values()).stream().filter(Call::talk))
+        .containsExactly(Call.NOT_TODAY, Call.COUNT_AGAIN, Call.LIGHT_ONLY);
+    assertThat(Call.AS_USUAL).isGreaterThan(Call.LIGHT_ONLY);
+  }
+}

@@ -1,0 +1,406 @@
+package app.korvel.server.floor;
+
+import app.korvel.core.checkin.CheckIn;
+import app.korvel.core.checkin.ClassCheck;
+import app.korvel.core.checkin.Known;
+import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.Threshold;
+import app.korvel.core.pulse.BackToRest;
+import app.korvel.core.pulse.CountWindow;
+import app.korvel.core.pulse.Posture;
+import app.korvel.core.pulse.PulseCount;
+import app.korvel.core.pulse.PulseSource;
+import app.korvel.core.pulse.RestingReading;
+import app.korvel.core.pulse.WorkingResting;
+import app.korvel.core.screening.Client;
+import app.korvel.core.screening.Measure;
+import app.korvel.core.screening.Screening;
+import app.korvel.server.checkin.CheckInDesk;
+import app.korvel.server.client.ClientRecords;
+import app.korvel.server.floor.ClassCountViews.Attendee;
+import app.korvel.server.floor.ClassCountViews.BeatsRequest;
+import app.korvel.server.floor.ClassCountViews.CallView;
+import app.korvel.server.floor.ClassCountViews.ClassRequest;
+import app.korvel.server.floor.ClassCountViews.ClassStart;
+import app.korvel.server.floor.ClassCountViews.ClassView;
+import app.korvel.server.floor.ClassCountViews.CountedView;
+import app.korvel.server.floor.ClassCountViews.LastClass;
+import app.korvel.server.floor.ClassCountViews.MadeCheckIn;
+import app.korvel.server.floor.ClassCountViews.MadeCheckIns;
+import app.korvel.server.floor.ClassCountViews.PersonRow;
+import app.korvel.server.studio.StudioClock;
+import app.korvel.server.web.FindingView;
+import app.korvel.server.web.NotFoundException;
+import app.korvel.server.web.Words;
+import app.korvel.store.CheckInRepository;
+import app.korvel.store.ClassCountRepository;
+import app.korvel.store.ClientRepository;
+import app.korvel.store.Ids;
+import app.korvel.store.ReadingRepository;
+import app.korvel.store.SavedCheckIn;
+import app.korvel.store.SavedClassCount;
+import app.korvel.store.SavedClassCount.Entry;
+import app.korvel.store.SavedClassCount.Moment;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** A class counts together: one clock for the room, then each person's number. */
+@RestController
+class ClassCountController {
+  private static final int LARGEST_CLASS = 200;
+  private static final CountWindow RECOUNT = CountWindow.S60;
+
+  private final ClassCountRepository classes;
+  private final ClientRepository clients;
+  private final ReadingRepository readings;
+  private final CheckInRepository checkIns;
+  private final CheckInDesk desk;
+  private final ClientRecords records;
+  private final StudioClock clock;
+  private final Ids ids;
+
+  ClassCountController(
+      ClassCountRepository classes,
+      ClientRepository clients,
+      ReadingRepository readings,
+      CheckInRepository checkIns,
+      CheckInDesk desk,
+      ClientRecords records,
+      StudioClock clock,
+      Ids ids) {
+    this.classes = classes;
+    this.clients = clients;
+    this.readings = readings;
+    this.checkIns = checkIns;
+    this.desk = desk;
+    this.records = records;
+    this.clock = clock;
+    this.ids = ids;
+  }
+
+  @GetMapping("/api/class-counts/start")
+  ClassStart start() {
+    List<Client> all = clients.find("", false);
+    Set<UUID> present = all.stream().map(Client::id).collect(Collectors.toSet());
+    return new ClassStart(
+        all.stream()
+            .map(
+                client ->
+                    new Attendee(client.id(), client.details().name(), client.details().note()))
+            .toList(),
+        classes
+            .latest()
+            .map(
+                last ->
+                    new LastClass(
+                        last.id(),
+                        last.moment(),
+                        last.startedAt(),
+                        last.members().stream().filter(present::contains).toList()))
+            .orElse(null));
+  }
+
+  @PostMapping("/api/class-counts")
+  @ResponseStatus(HttpStatus.CREATED)
+  ClassView begin(@RequestBody ClassRequest request) {
+    SavedClassCount saved =
+        new SavedClassCount(
+            ids.next(),
+            request.moment(),
+            CountWindow.of(request.windowSeconds()),
+            request.posture() == null ? Posture.SEATED : request.posture(),
+            request.settled() == null || request.settled(),
+            clock.now(),
+            stoppedAt(request),
+            Optional.ofNullable(request.follows()),
+            people(request));
+    classes.add(saved);
+    return view(saved);
+  }
+
+  private List<UUID> people(ClassRequest request) {
+    List<UUID> people = request.people();
+    if (people.isEmpty() || people.size() > LARGEST_CLASS) {
+      throw InvalidValueException.of(
+          "people",
+          people.isEmpty() ? "names nobody" : "names " + people.size() + " people",
+          "1 to " + LARGEST_CLASS + " people");
+    }
+    if (new HashSet<>(people).size() < people.size()) {
+      throw InvalidValueException.of("people", "names someone twice", "each person once");
+    }
+    people.forEach(records::open);
+    return people;
+  }
+
+  /** When the work ended: told, or as the round before has it. */
+  private Optional<Instant> stoppedAt(ClassRequest request) {
+    if (request.moment() == Moment.BEFORE) {
+      if (request.follows() != null || request.minutesAfter() != null) {
+        throw InvalidValueException.of(
+            request.follows() == null ? "minutesAfter" : "follows",
+            "belongs to a count after the session",
+            "nothing before it");
+      }
+      return Optional.empty();
+    }
+    if (request.follows() != null) {
+      return Optional.of(
+          classes
+              .get(request.follows())
+              .flatMap(SavedClassCount::stoppedAt)
+              .orElseThrow(
+                  () ->
+                      InvalidValueException.of(
+                          "follows", "is no count after a session", "the round before")));
+    }
+    int minutes = request.minutesAfter() == null ? 0 : request.minutesAfter();
+    return Optional.of(clock.now().minus(Duration.ofMinutes(minutes)));
+  }
+
+  @GetMapping("/api/class-counts/{id}")
+  ClassView get(@PathVariable UUID id) {
+    return view(known(id));
+  }
+
+  /** Enters what was counted with the room, or mends it. */
+  @PutMapping("/api/class-counts/{id}/people/{person}/count")
+  PersonRow enter(
+      @PathVariable UUID id, @PathVariable UUID person, @RequestBody BeatsRequest request) {
+    return enter(id, person, false, known -> request.count(known.window()));
+  }
+
+  /** Enters the second count of a first odd value. */
+  @PutMapping("/api/class-counts/{id}/people/{person}/recount")
+  PersonRow recount(
+      @PathVariable UUID id, @PathVariable UUID person, @RequestBody BeatsRequest request) {
+    return enter(id, person, true, known -> request.count(RECOUNT));
+  }
+
+  private PersonRow enter(
+      UUID id, UUID person, boolean again, Function<SavedClassCount, PulseCount> count) {
+    SavedClassCount saved = known(id);
+    Client client = member(saved, person);
+    classes.enter(ids.next(), id, new Entry(person, again, count.apply(saved), clock.now()));
+    return row(saved, client);
+  }
+
+  /** Takes back what was counted with the room. */
+  @DeleteMapping("/api/class-counts/{id}/people/{person}/count")
+  PersonRow clear(@PathVariable UUID id, @PathVariable UUID person) {
+    return clear(id, person, false);
+  }
+
+  /** Takes back the second count. */
+  @DeleteMapping("/api/class-counts/{id}/people/{person}/recount")
+  PersonRow clearRecount(@PathVariable UUID id, @PathVariable UUID person) {
+    return clear(id, person, true);
+  }
+
+  private PersonRow clear(UUID id, UUID person, boolean again) {
+    SavedClassCount saved = known(id);
+    Client client = member(saved, person);
+    classes.withdraw(ids.next(), id, person, again, clock.now());
+    return row(saved, client);
+  }
+
+  /**
+   * Keeps a check-in for everyone whose pulse speaks against nothing and whose context asks for
+   * nothing more. That they are well was asked of the room.
+   */
+  @PostMapping("/api/class-counts/{id}/checkins")
+  @ResponseStatus(HttpStatus.CREATED)
+  MadeCheckIns checkIn(@PathVariable UUID id) {
+    SavedClassCount saved = known(id);
+    if (saved.moment() != Moment.BEFORE) {
+      throw InvalidValueException.of(
+          "id", "is a count after the session", "a count before the session");
+    }
+    Map<UUID, SavedCheckIn> today = checkIns.on(clock.today());
+    List<MadeCheckIn> made = new ArrayList<>();
+    for (PersonRow row : view(saved).people()) {
+      boolean nothingAgainst =
+          row.call() != null && !row.call().talk() && row.alsoAsked().isEmpty();
+      if (nothingAgainst && !today.containsKey(row.id())) {
+        CountedView counted = row.again() == null ? row.first() : row.again();
+        SavedCheckIn kept =
+            desk.keep(
+                records.open(row.id()),
+                pulseAlone(saved, counted.bpm(), row.again() != null),
+                verdict -> Optional.empty());
+        made.add(new MadeCheckIn(row.id(), kept.id()));
+      }
+    }
+    return new MadeCheckIns(made);
+  }
+
+  private static CheckIn pulseAlone(SavedClassCount saved, int bpm, boolean recounted) {
+    return new CheckIn(
+        bpm,
+        saved.posture(),
+        PulseSource.COUNT,
+        saved.settled(),
+        recounted,
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Set.of(),
+        Set.of());
+  }
+
+  private SavedClassCount known(UUID id) {
+    return classes
+        .get(id)
+        .orElseThrow(() -> new NotFoundException("No class count has the id " + id + "."));
+  }
+
+  private Client member(SavedClassCount saved, UUID person) {
+    if (!saved.members().contains(person)) {
+      throw new NotFoundException("This class count has nobody of the id " + person + ".");
+    }
+    return records.client(person);
+  }
+
+  private ClassView view(SavedClassCount saved) {
+    ClientRecords.Everyone everyone = records.everyone();
+    Counted counted = new Counted(saved, classes.entries(saved.id()));
+    List<PersonRow> rows =
+        saved.members().stream()
+            .map(records::client)
+            .map(
+                client ->
+                    counted.row(client, everyone.screening(client), everyone.readings(client)))
+            .toList();
+    return ClassView.of(saved, Threshold.BACK_TO_REST_AGAIN.whole(), RECOUNT.seconds(), rows);
+  }
+
+  private PersonRow row(SavedClassCount saved, Client client) {
+    return new Counted(saved, classes.entries(saved.id()))
+        .row(client, records.screening(client), readings.of(client.id()));
+  }
+
+  /** A class and what was counted of it. */
+  private final class Counted {
+    private final SavedClassCount saved;
+    private final List<Entry> entries;
+
+    Counted(SavedClassCount saved, List<Entry> entries) {
+      this.saved = saved;
+      this.entries = entries;
+    }
+
+    PersonRow row(Client client, Screening screening, List<RestingReading> taken) {
+      Optional<PulseCount> first = count(client, false);
+      Optional<PulseCount> again = count(client, true);
+      OptionalInt usual = usual(taken, screening);
+      return new PersonRow(
+          client.id(),
+          client.details().name(),
+          client.details().note(),
+          usual.isPresent() ? usual.getAsInt() : null,
+          first.map(CountedView::of).orElse(null),
+          again.map(CountedView::of).orElse(null),
+          again
+              .or(() -> first)
+              .map(
+                  count ->
+                      saved.moment() == Moment.BEFORE
+                          ? before(count, again.isPresent(), usual, screening)
+                          : after(count, usual))
+              .orElse(null),
+          saved.moment() == Moment.BEFORE ? alsoAsked(screening) : List.of());
+    }
+
+    private Optional<PulseCount> count(Client client, boolean again) {
+      return entries.stream()
+          .filter(entry -> entry.clientId().equals(client.id()) && entry.again() == again)
+          .map(Entry::count)
+          .findFirst();
+    }
+
+    /** Before a session what was taken alike; after it the resting value, however it was taken. */
+    private OptionalInt usual(List<RestingReading> taken, Screening screening) {
+      return saved.moment() == Moment.BEFORE
+          ? records.usual(taken, saved.posture(), PulseSource.COUNT, screening)
+          : records
+              .resting(taken, screening)
+              .map(WorkingResting::bpm)
+              .map(OptionalInt::of)
+              .orElse(OptionalInt.empty());
+    }
+
+    private CallView before(
+        PulseCount count, boolean recounted, OptionalInt usual, Screening screening) {
+      ClassCheck check =
+          ClassCheck.of(
+              count,
+              saved.posture(),
+              saved.settled(),
+              recounted,
+              new Known(
+                  clock.today(),
+                  screening.person(),
+                  usual,
+                  screening.answers().usualRestingBpm(),
+                  screening.effects(),
+                  List.of(),
+                  screening.stops().stream().map(Finding::message).findFirst()));
+      return new CallView(
+          Words.of(check.call()),
+          check.call().displayName(),
+          check.call().ordinal(),
+          check.call().talk(),
+          FindingView.of(check.verdict().findings()));
+    }
+
+    private CallView after(PulseCount count, OptionalInt resting) {
+      BackToRest back = BackToRest.of(count.bpm(), resting, minutesSince());
+      return new CallView(
+          Words.of(back.state()),
+          back.state().displayName(),
+          back.state().ordinal(),
+          back.state() != BackToRest.State.BACK,
+          FindingView.of(List.of(back.finding())));
+    }
+
+    /** From the end of the work to the first number entered, which was counted just before. */
+    private long minutesSince() {
+      Instant countedAt =
+          entries.stream().map(Entry::at).min(Comparator.naturalOrder()).orElse(clock.now());
+      return Math.max(0, Duration.between(saved.stoppedAt().orElseThrow(), countedAt).toMinutes());
+    }
+
+    private List<String> alsoAsked(Screening screening) {
+      return Stream.concat(
+              screening.effects().ask().stream()
+                  .map(Measure::name)
+                  .map(name -> name.toLowerCase(Locale.ROOT).replace('_', ' ')),
+              screening.effects().carry().stream().map(thing -> "has " + thing))
+          .toList();
+    }
+  }
+}

@@ -1,0 +1,124 @@
+package app.korvel.server.floor;
+
+import app.korvel.core.measure.Limit;
+import app.korvel.core.pulse.CountWindow;
+import app.korvel.core.pulse.Posture;
+import app.korvel.core.pulse.PulseCount;
+import app.korvel.server.web.FindingView;
+import app.korvel.server.web.Within;
+import app.korvel.store.SavedClassCount;
+import app.korvel.store.SavedClassCount.Moment;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** Classes counted together, as they are received and sent. */
+final class ClassCountViews {
+  private ClassCountViews() {}
+
+  /** Someone who may be in the class. */
+  record Attendee(UUID id, String name, String note) {}
+
+  /** A class put together before. */
+  record LastClass(UUID id, Moment moment, Instant startedAt, List<UUID> members) {}
+
+  /** What putting a class together starts from: everyone, and the last class. */
+  record ClassStart(List<Attendee> people, @Nullable LastClass last) {}
+
+  /**
+   * A class to count.
+   *
+   * @param posture seated where it is left out
+   * @param settled whether the class has been still for 5 minutes; yes where it is left out
+   * @param minutesAfter minutes since the work ended, for a first count after it
+   * @param follows the round before, for a further count after the same session
+   */
+  record ClassRequest(
+      Moment moment,
+      Integer windowSeconds,
+      @Nullable Posture posture,
+      @Nullable Boolean settled,
+      List<UUID> people,
+      @Nullable @Within(Limit.MINUTES_AFTER) Integer minutesAfter,
+      @Nullable UUID follows) {}
+
+  record BeatsRequest(Integer beats, @Nullable Integer windowSeconds) {
+    PulseCount count(CountWindow window) {
+      return PulseCount.of(beats, windowSeconds == null ? window : CountWindow.of(windowSeconds));
+    }
+  }
+
+  record CountedView(int beats, int windowSeconds, int bpm, int uncertaintyBpm) {
+    static CountedView of(PulseCount count) {
+      return new CountedView(
+          count.beats(), count.window().seconds(), count.bpm(), count.uncertaintyBpm());
+    }
+  }
+
+  /**
+   * What one person's count comes to.
+   *
+   * @param rank 0 for those to talk to first
+   * @param talk whether to talk to them
+   */
+  record CallView(String id, String words, int rank, boolean talk, List<FindingView> findings) {}
+
+  /**
+   * One person of the class.
+   *
+   * @param usualBpm what the count is held against; null where there is nothing
+   * @param first what was counted with the room
+   * @param again the second count, of a first odd value
+   * @param call null until something is counted
+   * @param alsoAsked what else their context asks for before they start
+   */
+  record PersonRow(
+      UUID id,
+      String name,
+      String note,
+      @Nullable Integer usualBpm,
+      @Nullable CountedView first,
+      @Nullable CountedView again,
+      @Nullable CallView call,
+      List<String> alsoAsked) {}
+
+  /**
+   * A class count as it stands.
+   *
+   * @param againInMinutes how long until those who are not back are counted again
+   * @param recountSeconds how long a first odd value is counted again
+   */
+  record ClassView(
+      UUID id,
+      Moment moment,
+      int windowSeconds,
+      Posture posture,
+      boolean settled,
+      Instant startedAt,
+      @Nullable Instant stoppedAt,
+      @Nullable UUID follows,
+      int againInMinutes,
+      int recountSeconds,
+      List<PersonRow> people) {
+    static ClassView of(SavedClassCount saved, int again, int recount, List<PersonRow> people) {
+      return new ClassView(
+          saved.id(),
+          saved.moment(),
+          saved.window().seconds(),
+          saved.posture(),
+          saved.settled(),
+          saved.startedAt(),
+          saved.stoppedAt().orElse(null),
+          saved.follows().orElse(null),
+          again,
+          recount,
+          people);
+    }
+  }
+
+  /** A check-in made from a class count. */
+  record MadeCheckIn(UUID clientId, UUID checkInId) {}
+
+  record MadeCheckIns(List<MadeCheckIn> made) {}
+}
