@@ -249,8 +249,21 @@ main {
     padding: 6px;
   }
 
+  .brand {
+    padding: 4px 2px;
+  }
+
+  nav {
+    gap: 0;
+    min-width: 0;
+    overflow-x: auto;
+    scrollbar-width: none;
+  }
+
   nav a {
-    padding: 8px 10px;
+    padding: 8px 5.5px;
+    font-size: 0.84rem;
+    letter-spacing: -0.01em;
   }
 }
 

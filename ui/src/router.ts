@@ -80,6 +80,27 @@ export const router = createRouter({
       props: true,
       meta: { title: 'For the doctor', place: 'clients' },
     },
+    {
+      path: '/floor',
+      component: () => import('./floor/FloorPage.vue'),
+      meta: { title: 'Floor', place: 'floor', keys: 'floor' },
+    },
+    {
+      path: '/floor/classes/:id',
+      component: () => import('./floor/ClassCountPage.vue'),
+      props: true,
+      meta: { title: 'Class count', place: 'floor', keys: 'class' },
+    },
+    {
+      path: '/floor/clock',
+      component: () => import('./floor/RoomClockPage.vue'),
+      meta: { title: 'Clock for the room', keys: 'roomClock', bare: true },
+    },
+    {
+      path: '/practice',
+      component: () => import('./practice/PracticePage.vue'),
+      meta: { title: 'Practice', place: 'practice', keys: 'practice' },
+    },
     { path: '/desk', redirect: '/desk/pulse' },
     {
       path: '/desk/bands/wall',

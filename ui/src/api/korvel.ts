@@ -12,6 +12,14 @@ export type JobStep = Schemas['StepView']
 export type RestingRecord = Schemas['RestingRecord']
 export type Reading = Schemas['ReadingView']
 export type ReadingRequest = Schemas['ReadingRequest']
+export type Taps = Schemas['TapsAnswer']
+export type ClassStart = Schemas['ClassStart']
+export type ClassCount = Schemas['ClassView']
+export type ClassPerson = Schemas['PersonRow']
+export type Practice = Schemas['PracticeView']
+export type PracticeLevel = Schemas['PracticeLevelView']
+export type GivenPulse = Schemas['GivenPulse']
+export type PracticeTry = Schemas['TryView']
 export type Maximum = Schemas['MaximumView']
 export type Estimate = Schemas['EstimateView']
 export type Zones = Schemas['ZonesView']
@@ -100,6 +108,30 @@ export const prescriptions = (id: string) =>
 export const card = (id: string, version: string) =>
   get<Card>(`${client(id)}/prescriptions/${encodeURIComponent(version)}/card`)
 
+export const classStart = () => get<ClassStart>('/class-counts/start')
+export const beginClass = (room: Typed<Schemas['ClassRequest']>) =>
+  post<ClassCount>('/class-counts', room)
+const room = (id: string) => `/class-counts/${encodeURIComponent(id)}`
+export const classCount = (id: string) => get<ClassCount>(room(id))
+/** Enters a number for a person, or takes it back where none is given. */
+export const enterCount = (
+  id: string,
+  person: string,
+  which: 'count' | 'recount',
+  beats: number | string | null,
+) => {
+  const path = `${room(id)}/people/${person}/${which}`
+  return beats === null ? del<ClassPerson>(path) : put<ClassPerson>(path, { beats })
+}
+export const checkInClass = (id: string) =>
+  post<Schemas['MadeCheckIns']>(`${room(id)}/checkins`, {})
+
+export const practice = () => get<Practice>('/practice')
+export const givePulse = (level: PracticeLevel['id'], windowSeconds: number) =>
+  post<GivenPulse>('/practice/pulses', { level, windowSeconds })
+export const keepTry = (tried: Typed<Schemas['TryRequest']>) =>
+  post<PracticeTry>('/practice/tries', tried)
+
 export const today = () => get<Today>('/today')
 
 export const questions = () => get<Questions>('/screening/questions')
@@ -124,6 +156,7 @@ type Figures = (number | string | null)[] | null
 const calculate = <T>(tool: string, sum: unknown) => post<T>(`/calculator/${tool}`, sum)
 const workOut = (tool: string, body: object) => post<Working>(`/calculator/${tool}/working`, body)
 
+export const tapsOf = (tapMillis: number[]) => calculate<Taps>('taps', { tapMillis })
 export const pulseOf = (sum: Typed<PulseSum>) => calculate<Schemas['PulseAnswer']>('pulse', sum)
 export const maximumOf = (sum: Typed<MaximumSum>) => calculate<Maximum>('maximum', sum)
 export const targetOf = (sum: Typed<TargetSum>) => calculate<Schemas['TargetAnswer']>('target', sum)

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref } from 'vue'
-import { pulseOf, pulseWorking } from '../api/korvel'
+import { computed, nextTick, onMounted, ref, shallowRef } from 'vue'
+import { pulseOf, pulseWorking, type Taps } from '../api/korvel'
 import CountClock from '../pulse/CountClock.vue'
+import TapPad from '../pulse/TapPad.vue'
 import ChoiceField from '../shared/ChoiceField.vue'
 import LongHand from '../shared/LongHand.vue'
 import MethodLink from '../shared/MethodLink.vue'
@@ -12,7 +13,20 @@ import { useAddress, useSum } from './desk'
 import DeskSheet from './DeskSheet.vue'
 
 /** From beats to a rate, and how sure that is. */
-const form = useAddress({ beats: '17' }, { seconds: '15' })
+const form = useAddress({ beats: '17' }, { seconds: '15', by: 'count' })
+const BY = [
+  { value: 'count', name: 'Counted' },
+  { value: 'tap', name: 'Tapped' },
+]
+const tapping = computed(() => form.by === 'tap')
+const taps = ref<number[]>([])
+const tapped = shallowRef<Taps | null>(null)
+const limit = (id: string) => theMethods.value?.thresholds.find((row) => row.id === id)?.value
+const fewest = computed(() => limit('taps-fewest'))
+const most = computed(() => limit('taps-most'))
+function fullMinute() {
+  Object.assign(form, { by: 'count', seconds: '60', beats: '' })
+}
 onMounted(loadMethods)
 const request = computed(() => ({
   beats: typed(form.beats),
@@ -31,29 +45,49 @@ async function onDone() {
 <template>
   <DeskSheet label="A count" :behind="behind" :general="general" :refused="refused">
     <template #form>
-      <ChoiceField
-        v-model="form.seconds"
-        label="Counted for"
-        :options="WINDOWS"
-        :message="messages.windowSeconds"
+      <ChoiceField v-model="form.by" label="How" :options="BY" />
+      <TapPad
+        v-if="tapping && fewest && most"
+        v-model="taps"
+        :fewest="fewest"
+        :most="most"
+        @judged="tapped = $event"
+        @full-minute="fullMinute"
       />
-      <TextField
-        ref="field"
-        v-model="form.beats"
-        label="Beats"
-        name="beats"
-        number
-        :message="messages.beats"
-      />
-      <CountClock
-        v-if="WINDOWS.some((each) => each.value === form.seconds)"
-        :seconds="Number(form.seconds)"
-        @done="onDone"
-        @started="form.beats = ''"
-      />
+      <template v-else>
+        <ChoiceField
+          v-model="form.seconds"
+          label="Counted for"
+          :options="WINDOWS"
+          :message="messages.windowSeconds"
+        />
+        <TextField
+          ref="field"
+          v-model="form.beats"
+          label="Beats"
+          name="beats"
+          number
+          :message="messages.beats"
+        />
+        <CountClock
+          v-if="WINDOWS.some((each) => each.value === form.seconds)"
+          :seconds="Number(form.seconds)"
+          @done="onDone"
+          @started="form.beats = ''"
+        />
+      </template>
     </template>
     <template #answer>
-      <p v-if="answer" class="big">
+      <p v-if="tapping" class="big">
+        <template v-if="tapped">
+          <b class="num">{{ tapped.bpm }}</b> bpm
+          <MethodLink to="tapped" class="quiet"
+            >{{ tapped.kept }} intervals, {{ tapped.seconds }} s</MethodLink
+          >
+        </template>
+        <span v-else class="quiet">Tap along, and the rate stands here.</span>
+      </p>
+      <p v-else-if="answer" class="big">
         <b class="num">{{ answer.bpm }}</b> bpm
         <MethodLink to="count" class="num quiet">± {{ answer.uncertaintyBpm }}</MethodLink>
       </p>
@@ -86,6 +120,7 @@ async function onDone() {
       </table>
     </template>
     <LongHand
+      v-if="!tapping"
       title="The count, long hand"
       :of="request"
       :ask="(figures) => pulseWorking(request, figures)"

@@ -1,17 +1,23 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Reading } from '../api/korvel'
-import { day } from '../shared/words'
+import { day, SOURCES } from '../shared/words'
 
-/** The last year of readings of one posture and source, as dots; those the value stands on are full. */
+/** A year of readings, by day and rate; those the working value stands on are full. */
 const props = defineProps<{
   readings: Reading[]
   basis: string[]
+  /** The usual range at this age, bpm. */
+  usual: readonly [number, number]
   today: string
+  /** Whether sources are mixed: then each has a shape of its own. */
+  mixed?: boolean
 }>()
-const WIDTH = 420
-const LEFT = 44
-const HEIGHT = 130
+const WIDTH = 520
+const LEFT = 40
+const TOP = 10
+const HEIGHT = 236
+const FOOT = 26
 const YEAR = 365 * 864e5
 
 const now = computed(() => new Date(props.today + 'T23:59:59').getTime())
@@ -20,7 +26,7 @@ const span = computed(() => {
   return [Math.min(...all) - 6, Math.max(...all) + 6] as const
 })
 const y = (bpm: number) =>
-  8 + (1 - (bpm - span.value[0]) / (span.value[1] - span.value[0])) * (HEIGHT - 38)
+  TOP + (1 - (bpm - span.value[0]) / (span.value[1] - span.value[0])) * (HEIGHT - FOOT - TOP)
 const dots = computed(() =>
   props.readings
     .map((reading) => ({
@@ -38,31 +44,66 @@ const lines = computed(() => {
   const first = Math.ceil(low / step) * step
   return Array.from({ length: Math.floor((high - first) / step) + 1 }, (_, i) => first + i * step)
 })
+const usualBox = computed(() => {
+  const top = Math.max(TOP, y(props.usual[1]))
+  const bottom = Math.min(HEIGHT - FOOT, y(props.usual[0]))
+  return bottom > top ? { y: top, height: bottom - top } : null
+})
+
+const SHAPES: Record<Reading['source'], string> = {
+  count: 'M-4.5 0a4.5 4.5 0 1 0 9 0a4.5 4.5 0 1 0 -9 0z',
+  tap: 'M0 -5.5L5.5 0L0 5.5L-5.5 0z',
+  strap: 'M-4 -4H4V4H-4z',
+  wrist: 'M0 -5.5L5 4H-5z',
+  overnight: 'M0 5.5L5 -4H-5z',
+}
+const shape = (source: Reading['source']) => SHAPES[props.mixed ? source : 'count']
+const sources = computed(() => [...new Set(dots.value.map((dot) => dot.source))])
 </script>
 
 <template>
-  <svg
-    :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
-    role="img"
-    :aria-label="`Resting readings over a year, ${readings.length} of them`"
-  >
-    <g v-for="line in lines" :key="line">
-      <line :x1="LEFT" :x2="WIDTH - 6" :y1="y(line)" :y2="y(line)" class="grid" />
-      <text :x="LEFT - 8" :y="y(line) + 5" text-anchor="end">{{ line }}</text>
-    </g>
-    <circle
-      v-for="dot in dots"
-      :key="dot.id"
-      :cx="dot.x"
-      :cy="dot.y"
-      :r="dot.full ? 5 : 3.6"
-      :class="{ full: dot.full, poor: dot.grade === 'poor' }"
+  <figure>
+    <svg
+      :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+      role="img"
+      :aria-label="`Resting readings over a year, ${dots.length} of them`"
     >
-      <title>{{ dot.bpm }} bpm, {{ day(dot.takenAt) }}</title>
-    </circle>
-    <text :x="LEFT" :y="HEIGHT - 4">a year ago</text>
-    <text :x="WIDTH - 6" :y="HEIGHT - 4" text-anchor="end">today</text>
-  </svg>
+      <rect
+        v-if="usualBox"
+        class="usual"
+        :x="LEFT"
+        :width="WIDTH - LEFT - 6"
+        :y="usualBox.y"
+        :height="usualBox.height"
+      />
+      <g v-for="line in lines" :key="line">
+        <line :x1="LEFT" :x2="WIDTH - 6" :y1="y(line)" :y2="y(line)" class="grid" />
+        <text :x="LEFT - 8" :y="y(line) + 5" text-anchor="end">{{ line }}</text>
+      </g>
+      <path
+        v-for="dot in dots"
+        :key="dot.id"
+        :d="shape(dot.source)"
+        :transform="`translate(${dot.x} ${dot.y})`"
+        :class="{ full: dot.full, poor: dot.grade === 'poor' }"
+      >
+        <title>{{ dot.bpm }} bpm, {{ day(dot.takenAt) }}</title>
+      </path>
+      <text :x="LEFT" :y="HEIGHT - 6">a year ago</text>
+      <text :x="WIDTH - 6" :y="HEIGHT - 6" text-anchor="end">today</text>
+    </svg>
+    <figcaption class="quiet small">
+      <span v-if="usualBox"><i class="box" /> usual at this age</span>
+      <template v-if="mixed">
+        <span v-for="source in sources" :key="source">
+          <svg viewBox="-7 -7 14 14" class="key" aria-hidden="true">
+            <path :d="SHAPES[source]" />
+          </svg>
+          {{ SOURCES[source].toLowerCase() }}
+        </span>
+      </template>
+    </figcaption>
+  </figure>
 </template>
 
 <style scoped>
@@ -71,28 +112,58 @@ svg {
   display: block;
 }
 
+.usual {
+  fill: var(--teal-wash);
+  opacity: 0.55;
+}
+
 .grid {
   stroke: var(--line);
 }
 
 text {
   font-family: var(--mono);
-  font-size: 15px;
+  font-size: 14px;
   fill: var(--ink-quiet);
 }
 
-circle {
+path {
   fill: var(--band-2);
   stroke: var(--ink-quiet);
   stroke-width: 1;
 }
 
-circle.full {
+path.full {
   fill: var(--teal);
   stroke: var(--teal-deep);
+  stroke-width: 2.4;
 }
 
-circle.poor {
+path.poor {
   fill: none;
+}
+
+figcaption {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+}
+
+figcaption span {
+  display: inline-flex;
+  gap: 6px;
+  align-items: center;
+}
+
+.box {
+  width: 18px;
+  height: 12px;
+  background: var(--teal-wash);
+  border: 1px solid var(--line);
+}
+
+.key {
+  width: 14px;
+  height: 14px;
 }
 </style>

@@ -9,6 +9,8 @@ defineProps<{
   hint?: string
   message?: string | undefined
   multiple?: boolean
+  /** Whether what was chosen can be pressed away again. */
+  clearable?: boolean
 }>()
 const chosen = defineModel<T>({ required: true })
 </script>
@@ -23,7 +25,7 @@ const chosen = defineModel<T>({ required: true })
       option-label="name"
       option-value="value"
       :multiple="multiple"
-      :allow-empty="multiple ?? false"
+      :allow-empty="multiple || clearable"
       :aria-label="label"
       :aria-describedby="field.describedBy"
     />

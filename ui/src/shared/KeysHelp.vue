@@ -26,6 +26,7 @@ const RULER: [string, string][] = [
 ]
 const SUM: [string, string][] = [['Enter', 'in “Check my sum”: check the figures']]
 const CLOCK: [string, string][] = [['Space or Enter', 'on the clock: start or stop the count']]
+const TAPS: [string, string][] = [['Space', 'when tapping: once a beat']]
 const BY_PAGE: Record<string, [string, string][]> = {
   clients: [
     ['↓ ↑', 'from the search to a client and on'],
@@ -43,11 +44,32 @@ const BY_PAGE: Record<string, [string, string][]> = {
     ['Space', 'on what was told: tick it'],
     ...CLOCK,
   ],
-  pulse: [...CLOCK, ['0–9 Enter', 'after the count: enter the beats and keep'], ...STEPS],
+  pulse: [
+    ...CLOCK,
+    ...TAPS,
+    ['0–9 Enter', 'after the count: enter the beats and keep'],
+    ['Enter', 'on the taps: keep what they come to'],
+    ...STEPS,
+  ],
+  floor: [
+    ['Enter', 'in the search: add the one found, or take them out'],
+    ['Tab', 'to “Begin”'],
+  ],
+  class: [
+    ['0–9 Enter', 'a number: kept, and on to the next person'],
+    ['↑ ↓', 'to the person before, the person after'],
+    ['Enter', 'on an empty field: leave it out and go on'],
+    ...CLOCK,
+  ],
+  roomClock: [
+    ['Space', 'start or stop'],
+    ['Esc', 'back to the floor'],
+  ],
+  practice: [...CLOCK, ['0–9 Enter', 'what you counted'], ['Enter', 'after it: the next pulse']],
   maximum: [...STEPS, ['Enter', 'with a reason written: use the equation'], ...RULER],
   bands: [...RULER, ...STEPS],
   prescription: [...RULER, ...STEPS, ['Enter', 'in a field: save']],
-  desk: [...STEPS, ...RULER, ...CLOCK, ...SUM],
+  desk: [...STEPS, ...RULER, ...CLOCK, ...TAPS, ...SUM],
   wall: [['Esc', 'back to the desk'], ...RULER],
   methods: [['Esc', 'in the search: show everything again']],
 }

@@ -2,6 +2,8 @@
 export interface Clock {
   /** Milliseconds from some fixed point. */
   now(): number
+  /** Milliseconds since 1970: goes on while the page is away. */
+  wall(): number
   /** Calls back about every so many milliseconds until the returned function is called. */
   every(milliseconds: number, callback: () => void): () => void
 }
@@ -12,6 +14,7 @@ declare global {
 
 const real: Clock = {
   now: () => performance.now(),
+  wall: () => Date.now(),
   every(milliseconds, callback) {
     const timer = setInterval(callback, milliseconds)
     return () => clearInterval(timer)

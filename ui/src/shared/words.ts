@@ -44,6 +44,19 @@ export const SOURCES = {
   tap: 'Tapped',
 } as const
 
+export const RHYTHMS = {
+  steady: 'Steady',
+  uneven: 'Uneven',
+  'too-short': 'Too short to tell',
+} as const
+
+export const STRENGTHS = {
+  weak: 'Weak',
+  normal: 'Normal',
+  strong: 'Strong',
+  bounding: 'Bounding',
+} as const
+
 /** What a target may be counted in: its name, the unit of its figures, its entry among the methods. */
 export const BASES = {
   reserve: { name: 'Reserve', unit: '% of reserve', method: 'rate-of-reserve' },

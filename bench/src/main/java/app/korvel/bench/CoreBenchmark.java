@@ -2,6 +2,8 @@ package app.korvel.bench;
 
 import app.korvel.core.maximum.MaximumEstimates;
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.Threshold;
+import app.korvel.core.pulse.Taps;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Sex;
@@ -13,7 +15,10 @@ import app.korvel.core.zone.Target;
 import app.korvel.core.zone.Uncertainty;
 import app.korvel.core.zone.Zones;
 import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.OptionalInt;
+import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -54,6 +59,25 @@ public class CoreBenchmark {
     for (Scheme scheme : Schemes.ALL) {
       hole.consume(Zones.of(scheme, span(), Uncertainty.USUAL));
     }
+  }
+
+  /** As many taps as are judged at once, jittering as a hand does. */
+  private static final List<BigDecimal> TAPS = taps(Threshold.TAPS_MOST.whole());
+
+  private static List<BigDecimal> taps(int howMany) {
+    Random hand = new Random(4);
+    List<BigDecimal> taps = new ArrayList<>();
+    double at = 0;
+    for (int i = 0; i < howMany; i++) {
+      taps.add(BigDecimal.valueOf(Math.round(at * 10)).movePointLeft(1));
+      at += 830 + 40 * hand.nextGaussian();
+    }
+    return taps;
+  }
+
+  @Benchmark
+  public Taps twoThousandTaps() {
+    return Taps.of(TAPS);
   }
 
   @Benchmark

@@ -16,6 +16,7 @@ import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebElement;
+import org.openqa.selenium.WindowType;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.WebDriverWait;
@@ -34,12 +35,14 @@ final class Desk {
         const timers = new Set()
         return {
           now: () => now,
+          wall: () => Date.now() + Number(sessionStorage.passed ?? 0),
           every(milliseconds, callback) {
             timers.add(callback)
             return () => timers.delete(callback)
           },
           advance(milliseconds) {
             now += milliseconds
+            sessionStorage.passed = Number(sessionStorage.passed ?? 0) + milliseconds
             ;[...timers].forEach((callback) => callback())
           },
         }
@@ -55,7 +58,7 @@ final class Desk {
   private Desk() {
     demo = KorvelServer.start("--server.port=0", "--korvel.demo=true");
     driver = HeadlessBrowser.start();
-    driver.executeCdpCommand("Page.addScriptToEvaluateOnNewDocument", Map.of("source", CLOCK));
+    replaceClock();
     Runtime.getRuntime().addShutdownHook(new Thread(this::close));
   }
 
@@ -66,6 +69,20 @@ final class Desk {
     }
     desk.size(1280, 800);
     return desk;
+  }
+
+  private void replaceClock() {
+    driver.executeCdpCommand("Page.addScriptToEvaluateOnNewDocument", Map.of("source", CLOCK));
+  }
+
+  /** Opens a page of the demo in a tab of its own, and goes there; returns the tab left behind. */
+  String openBeside(String path) {
+    String here = driver.getWindowHandle();
+    driver.switchTo().newWindow(WindowType.TAB);
+    replaceClock();
+    size(1280, 800);
+    open(path);
+    return here;
   }
 
   private void close() {
@@ -207,6 +224,14 @@ final class Desk {
   /** Lets the interface's clock go on. */
   void letPass(Duration time) {
     driver.executeScript("window.korvelClock.advance(arguments[0])", time.toMillis());
+  }
+
+  /** Lets a count be counted in, and its window pass. */
+  void letCount(int seconds) {
+    sees("get ready");
+    letPass(Duration.ofSeconds(3));
+    sees("count the beats");
+    letPass(Duration.ofSeconds(seconds));
   }
 
   /** How many sheets of A4 the page makes when it is printed. */

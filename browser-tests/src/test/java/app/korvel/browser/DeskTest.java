@@ -2,7 +2,6 @@ package app.korvel.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.Duration;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -129,7 +128,7 @@ class DeskTest {
     desk.sees("68");
     desk.press("10 s");
     desk.press("Start");
-    desk.letPass(Duration.ofSeconds(10));
+    desk.letCount(10);
     desk.await(() -> desk.focused().equals("Beats"));
     desk.keys("12");
     desk.await(() -> desk.one(".big").getText().replace('\n', ' ').contains("72 bpm ± 6"));

@@ -2,7 +2,6 @@ package app.korvel.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.Duration;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
@@ -30,11 +29,10 @@ class KeyboardTest {
 
     desk.tabTo("Pulse");
     desk.keys(Keys.ENTER);
-    desk.sees("Count a resting pulse");
+    desk.sees("Take a resting pulse");
     desk.tabTo("Start");
     desk.keys(Keys.SPACE);
-    desk.sees("count the beats");
-    desk.letPass(Duration.ofSeconds(30));
+    desk.letCount(30);
     desk.await(() -> desk.focused().equals("Beats in 30 s"));
     desk.keys("31", Keys.ENTER);
     desk.sees("62 bpm is kept.");
@@ -57,7 +55,7 @@ class KeyboardTest {
     desk.open("/clients");
     desk.sees("Yara Fonotele");
     desk.one("h1").click();
-    desk.keys("3");
+    desk.keys("4");
     desk.sees("The count, long hand");
     desk.keys("]");
     desk.sees("208 − 0.7 × age, long hand");
@@ -95,7 +93,7 @@ class KeyboardTest {
   @Test
   void alongTheStepsAndThePlacesByOneKey() {
     desk.openClient("Yara", "pulse");
-    desk.sees("Count a resting pulse");
+    desk.sees("Take a resting pulse");
     desk.one("h1").click();
     desk.keys("]");
     desk.sees("is the default.");
@@ -103,11 +101,11 @@ class KeyboardTest {
     desk.sees("what each band is");
     desk.keys("[");
     desk.sees("is the default.");
-    desk.keys("3");
+    desk.keys("4");
     desk.sees("The count, long hand");
     desk.keys("]");
     desk.sees("208 − 0.7 × age, long hand");
-    desk.keys("4");
+    desk.keys("6");
     desk.sees("Equations for the maximum");
     // In a field a key is only a letter.
     desk.one("input[type=search]").sendKeys("1?u");

@@ -90,10 +90,12 @@ class SliceTest {
     desk.one(".path a[href$='/pulse']").click();
 
     // Count with the clock on screen.
-    desk.sees("Count a resting pulse");
+    desk.sees("Take a resting pulse");
     desk.sees("None yet.");
     desk.press("15 s");
     desk.press("Start");
+    desk.sees("get ready");
+    desk.letPass(Duration.ofSeconds(3));
     desk.sees("count the beats");
     desk.letPass(Duration.ofMillis(14_900));
     assertThat(desk.one(".face").getText()).startsWith("1\n");

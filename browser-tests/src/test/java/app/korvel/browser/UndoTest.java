@@ -171,7 +171,7 @@ class UndoTest {
     desk.sees("This record has been corrected or taken back since. Nothing was written");
     assertThat(desk.one("input[name=beats]").getDomProperty("value")).isEqualTo("71");
     desk.press("Leave it as it is");
-    desk.sees("Count a resting pulse");
+    desk.sees("Take a resting pulse");
   }
 
   /** Somebody else saves the same client in between. */

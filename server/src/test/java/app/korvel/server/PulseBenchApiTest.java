@@ -209,6 +209,8 @@ class PulseBenchApiTest {
     assertThat(made.json().get("made")).hasSize(2);
     assertThat(made.at("/made/0/clientId")).isEqualTo(id(usual));
     assertThat(server.get(usual + "/checkins").at("/today/outcome")).isEqualTo("go");
+    assertThat(server.get(room).json().at("/people/0/checkedIn").asBoolean()).isTrue();
+    assertThat(server.get(room).json().at("/people/2/checkedIn").asBoolean()).isFalse();
     assertThat(server.get(asked + "/checkins").json().get("today").isNull()).isTrue();
     assertThat(server.post(room + "/checkins", "").json().get("made")).isEmpty();
 

@@ -17,6 +17,19 @@ public enum Formula {
       "one beat either way: ± 60 ÷ seconds",
       "Any pulse that is counted.",
       Source.ARITHMETIC),
+  TAPPED(
+      "Rate from taps",
+      "bpm = 60,000 × kept intervals ÷ their sum in ms",
+      "about 1 bpm; a hand jitters",
+      "A pulse tapped along, once a beat. Under 200 ms after the tap before is a bounce, over 2,500"
+          + " ms a missed tap or a pause; neither is kept.",
+      Source.PRACTICE),
+  BACK_TO_REST(
+      "Back to rest",
+      "up to resting + the larger of 10 bpm and 10 % of resting",
+      "",
+      "After a session. Not back within ten minutes: the next one is eased.",
+      Source.PRACTICE),
   WORKING_RESTING(
       "Working resting value",
       "the median of the latest three readings of one posture and source, graded fair or better,"

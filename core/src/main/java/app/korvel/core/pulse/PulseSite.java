@@ -14,7 +14,7 @@ public enum PulseSite {
   /** Beside the windpipe, on one side only, lightly. */
   CAROTID("Neck"),
   /** With a stethoscope. */
-  CHEST("Chest, by stethoscope");
+  CHEST("Stethoscope");
 
   private final String displayName;
 

@@ -125,8 +125,7 @@ class PulseTest {
               InvalidValueException.class,
               invalid -> {
                 assertThat(invalid.faults().get(0).field()).isEqualTo("site");
-                assertThat(invalid.faults().get(0).accepted())
-                    .isEqualTo("Wrist; Chest, by stethoscope");
+                assertThat(invalid.faults().get(0).accepted()).isEqualTo("Wrist; Stethoscope");
               });
       PulseSite.RADIAL.check(person);
     }

@@ -49,7 +49,6 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -239,12 +238,11 @@ class ClassCountController {
       throw InvalidValueException.of(
           "id", "is a count after the session", "a count before the session");
     }
-    Map<UUID, SavedCheckIn> today = checkIns.on(clock.today());
     List<MadeCheckIn> made = new ArrayList<>();
     for (PersonRow row : view(saved).people()) {
       boolean nothingAgainst =
           row.call() != null && !row.call().talk() && row.alsoAsked().isEmpty();
-      if (nothingAgainst && !today.containsKey(row.id())) {
+      if (nothingAgainst && !row.checkedIn()) {
         CountedView counted = row.again() == null ? row.first() : row.again();
         SavedCheckIn kept =
             desk.keep(
@@ -287,7 +285,7 @@ class ClassCountController {
 
   private ClassView view(SavedClassCount saved) {
     ClientRecords.Everyone everyone = records.everyone();
-    Counted counted = new Counted(saved, classes.entries(saved.id()));
+    Counted counted = counted(saved);
     List<PersonRow> rows =
         saved.members().stream()
             .map(records::client)
@@ -299,18 +297,23 @@ class ClassCountController {
   }
 
   private PersonRow row(SavedClassCount saved, Client client) {
-    return new Counted(saved, classes.entries(saved.id()))
-        .row(client, records.screening(client), readings.of(client.id()));
+    return counted(saved).row(client, records.screening(client), readings.of(client.id()));
+  }
+
+  private Counted counted(SavedClassCount saved) {
+    return new Counted(saved, classes.entries(saved.id()), checkIns.on(clock.today()).keySet());
   }
 
   /** A class and what was counted of it. */
   private final class Counted {
     private final SavedClassCount saved;
     private final List<Entry> entries;
+    private final Set<UUID> checkedIn;
 
-    Counted(SavedClassCount saved, List<Entry> entries) {
+    Counted(SavedClassCount saved, List<Entry> entries, Set<UUID> checkedIn) {
       this.saved = saved;
       this.entries = entries;
+      this.checkedIn = checkedIn;
     }
 
     PersonRow row(Client client, Screening screening, List<RestingReading> taken) {
@@ -332,7 +335,8 @@ class ClassCountController {
                           ? before(count, again.isPresent(), usual, screening)
                           : after(count, usual))
               .orElse(null),
-          saved.moment() == Moment.BEFORE ? alsoAsked(screening) : List.of());
+          saved.moment() == Moment.BEFORE ? alsoAsked(screening) : List.of(),
+          checkedIn.contains(client.id()));
     }
 
     private Optional<PulseCount> count(Client client, boolean again) {
@@ -348,6 +352,7 @@ class ClassCountController {
           ? records.usual(taken, saved.posture(), PulseSource.COUNT, screening)
           : records
               .resting(taken, screening)
+              .filter(working -> !working.stale())
               .map(WorkingResting::bpm)
               .map(OptionalInt::of)
               .orElse(OptionalInt.empty());

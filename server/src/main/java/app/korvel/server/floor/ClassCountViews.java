@@ -72,6 +72,7 @@ final class ClassCountViews {
    * @param again the second count, of a first odd value
    * @param call null until something is counted
    * @param alsoAsked what else their context asks for before they start
+   * @param checkedIn whether they are checked in today
    */
   record PersonRow(
       UUID id,
@@ -81,7 +82,8 @@ final class ClassCountViews {
       @Nullable CountedView first,
       @Nullable CountedView again,
       @Nullable CallView call,
-      List<String> alsoAsked) {}
+      List<String> alsoAsked,
+      boolean checkedIn) {}
 
   /**
    * A class count as it stands.

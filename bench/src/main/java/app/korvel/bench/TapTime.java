@@ -1,0 +1,50 @@
+package app.korvel.bench;
+
+import java.io.IOException;
+import java.time.Duration;
+import java.util.List;
+import org.openqa.selenium.By;
+import org.openqa.selenium.chrome.ChromeDriver;
+
+/** What a tap on the pulse bench costs on screen: from the key to the end of its script. */
+final class TapTime {
+  private static final int TAPS = 240;
+  private static final Duration APART = Duration.ofMillis(250);
+
+  /** A message to oneself is heard once the tap's handlers and what they drew are done. */
+  private static final String WATCH =
+      """
+      window.tapCosts = []
+      window.addEventListener('keydown', () => {
+        const from = performance.now()
+        const line = new MessageChannel()
+        line.port1.onmessage = () => window.tapCosts.push(performance.now() - from)
+        line.port2.postMessage(0)
+      }, true)
+      """;
+
+  void run() throws IOException {
+    int port = KorvelProcess.freePort();
+    try (KorvelProcess server =
+        KorvelProcess.ready(KorvelProcess.launcher("demo", "--port", "" + port), port)) {
+      ChromeDriver driver = HeadlessBrowser.start();
+      try {
+        driver.get(server.address() + "/desk/pulse?by=tap");
+        driver.manage().timeouts().implicitlyWait(Duration.ofSeconds(20));
+        driver.findElement(By.cssSelector(".pad"));
+        driver.executeScript(WATCH);
+        Tapping.space(driver, TAPS, APART);
+        @SuppressWarnings("unchecked")
+        List<Number> costs = (List<Number>) driver.executeScript("return window.tapCosts");
+        System.out.println(
+            new Sample(
+                    "script of a tap, 240 bpm on the desk",
+                    "ms",
+                    costs.stream().mapToDouble(Number::doubleValue).toArray())
+                .line());
+      } finally {
+        driver.quit();
+      }
+    }
+  }
+}

@@ -1,0 +1,325 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { computed, onBeforeUnmount, onMounted, reactive, ref } from 'vue'
+import { asProblem } from '../api/http'
+import type { ClassPerson } from '../api/korvel'
+import Findings from '../shared/Findings.vue'
+import { typed } from '../shared/fields'
+import { CALL_MARKS } from './calls'
+
+/** What a class count came to: the few to talk to first, then the rest. */
+const props = defineProps<{
+  people: ClassPerson[]
+  before: boolean
+  recountSeconds: number
+  recount: (person: string, beats: number | string | null) => Promise<void>
+  busy: boolean
+  /** What the room's check-in came to. */
+  checkedIn: string
+}>()
+const emit = defineEmits<{ numbers: []; checkIn: []; again: [people: string[]] }>()
+
+const byRank = (all: ClassPerson[]) =>
+  [...all].sort((a, b) => (a.call?.rank ?? 0) - (b.call?.rank ?? 0))
+const talk = computed(() => byRank(props.people.filter((each) => each.call?.talk)))
+const fine = computed(() => props.people.filter((each) => each.call && !each.call.talk))
+const uncounted = computed(() => props.people.filter((each) => !each.call))
+const ready = computed(() =>
+  fine.value.filter((each) => each.alsoAsked.length === 0 && !each.checkedIn),
+)
+const notBack = computed(() =>
+  props.before
+    ? []
+    : talk.value.filter((each) => each.call!.id === 'again' || each.call!.id === 'ease-next'),
+)
+
+/** Second counts as they are typed. */
+const typing = reactive<Record<string, string>>({})
+const messages = reactive<Record<string, string>>({})
+async function keep(person: ClassPerson) {
+  const text = (typing[person.id] ?? '').trim()
+  if (!text) return
+  try {
+    await props.recount(person.id, typed(text))
+    messages[person.id] = ''
+    typing[person.id] = ''
+  } catch (thrown) {
+    const problem = asProblem(thrown)
+    messages[person.id] = problem.errors[0]
+      ? `Accepted: ${problem.errors[0].accepted}`
+      : problem.message
+  }
+}
+
+const heading = ref<HTMLElement | null>(null)
+defineExpose({ focus: () => heading.value?.focus() })
+
+function onKey(event: KeyboardEvent) {
+  if (event.key === 'Escape' && !document.querySelector('[role="dialog"]')) emit('numbers')
+}
+onMounted(() => window.addEventListener('keydown', onKey))
+onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+
+const title = computed(() =>
+  talk.value.length === 0
+    ? props.before
+      ? 'Nobody to talk to first'
+      : 'Everyone is back to rest'
+    : props.before
+      ? `Talk to ${talk.value.length === 1 ? 'this one' : `these ${talk.value.length}`} first`
+      : `${talk.value.length} to look at`,
+)
+const names = (all: ClassPerson[]) => all.map((each) => each.name.split(' ')[0]).join(', ')
+</script>
+
+<template>
+  <section class="sheet stack" aria-labelledby="result-title">
+    <div class="top">
+      <h2 id="result-title" ref="heading" tabindex="-1">{{ title }}</h2>
+      <button type="button" class="link" @click="emit('numbers')">
+        Back to the numbers <kbd>Esc</kbd>
+      </button>
+    </div>
+    <ul v-if="talk.length" class="talk">
+      <li v-for="person in talk" :key="person.id" :class="person.call!.id">
+        <div class="who">
+          <span class="mark" aria-hidden="true">{{ CALL_MARKS[person.call!.id] }}</span>
+          <div>
+            <RouterLink :to="`/clients/${person.id}/${before ? 'check-in' : 'pulse'}`">{{
+              person.name
+            }}</RouterLink>
+            <span class="visually-hidden">{{ person.call!.words }}</span>
+          </div>
+          <p class="num bpm">
+            {{ (person.again ?? person.first)!.bpm }}
+            <span class="quiet small">{{
+              person.usualBpm === null
+                ? 'no usual'
+                : `${before ? 'usual' : 'rest'} ${person.usualBpm}`
+            }}</span>
+          </p>
+        </div>
+        <div v-if="person.call!.id === 'count-again' || person.again" class="recount">
+          <label :for="`again-${person.id}`">Counted for {{ recountSeconds }} s</label>
+          <input
+            :id="`again-${person.id}`"
+            v-model="typing[person.id]"
+            class="num"
+            inputmode="numeric"
+            autocomplete="off"
+            :placeholder="person.again ? String(person.again.beats) : ''"
+            @keydown.enter.prevent="keep(person)"
+            @blur="keep(person)"
+          />
+          <span v-if="messages[person.id]" class="message" role="alert">{{
+            messages[person.id]
+          }}</span>
+        </div>
+        <Findings :findings="person.call!.findings" />
+      </li>
+    </ul>
+    <div v-if="notBack.length" class="next">
+      <p>
+        Count {{ notBack.length === 1 ? names(notBack) : `these ${notBack.length}` }} again in 5
+        minutes. The rest may go.
+      </p>
+      <Button
+        :label="notBack.length === 1 ? 'Count again' : `Count these ${notBack.length} again`"
+        :loading="busy"
+        @click="
+          emit(
+            'again',
+            notBack.map((each) => each.id),
+          )
+        "
+      />
+    </div>
+    <div v-if="fine.length">
+      <h3>{{ before ? 'Nothing against it' : 'Back to rest' }} · {{ fine.length }}</h3>
+      <ul class="fine">
+        <li v-for="person in fine" :key="person.id">
+          <span class="mark" aria-hidden="true">{{ CALL_MARKS[person.call!.id] }}</span>
+          <span class="name">{{ person.name }}</span>
+          <span class="num">{{ (person.again ?? person.first)!.bpm }}</span>
+          <span v-if="person.checkedIn" class="in small">checked in</span>
+          <RouterLink
+            v-else-if="person.alsoAsked.length"
+            :to="`/clients/${person.id}/check-in`"
+            class="asks"
+            >{{ person.alsoAsked.join(', ') }}?</RouterLink
+          >
+          <span v-else class="quiet small">{{
+            person.usualBpm === null ? 'no usual value' : `usual ${person.usualBpm}`
+          }}</span>
+        </li>
+      </ul>
+    </div>
+    <p v-if="checkedIn" class="done" role="status">{{ checkedIn }}</p>
+    <div v-if="before && ready.length" class="next">
+      <p>
+        Ask the room: anyone ill or without sleep, anything new, worse than usual, or a change of
+        medicine? Whoever says yes gets a check-in of their own.
+      </p>
+      <Button
+        :label="`All well: check in ${ready.length === 1 ? 'one' : `these ${ready.length}`}`"
+        :loading="busy"
+        @click="emit('checkIn')"
+      />
+    </div>
+    <p v-if="uncounted.length" class="quiet">
+      Not counted: {{ uncounted.map((each) => each.name).join(', ') }}.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.top {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 4px 18px;
+  align-items: baseline;
+}
+
+h2:focus {
+  outline: none;
+}
+
+kbd {
+  font-family: var(--mono);
+  font-size: 0.82rem;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  padding: 0 6px;
+}
+
+.talk {
+  display: grid;
+  gap: 10px;
+}
+
+.talk li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 8px;
+  border-left: 5px solid var(--ochre);
+  background: var(--ochre-wash);
+  border-radius: 0 var(--radius) var(--radius) 0;
+  padding: 10px 14px;
+}
+
+.talk li.not-today,
+.talk li.ease-next {
+  border-color: var(--wine);
+  background: var(--wine-wash);
+}
+
+.who {
+  display: grid;
+  grid-template-columns: 1.4rem minmax(0, 1fr) auto;
+  gap: 10px;
+  align-items: baseline;
+}
+
+.who a {
+  font-weight: 700;
+  font-size: 1.08rem;
+}
+
+.bpm {
+  font-size: 1.5rem;
+  font-weight: 700;
+  text-align: right;
+}
+
+.bpm span {
+  display: block;
+  font-weight: 400;
+}
+
+.recount {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 12px;
+  align-items: center;
+  padding-left: 2.4rem;
+}
+
+.recount label {
+  font-weight: 650;
+  font-size: 0.92rem;
+}
+
+.recount input {
+  width: 5rem;
+  min-height: var(--touch);
+  font-size: 1.15rem;
+  text-align: center;
+  color: var(--ink);
+  background: var(--sheet);
+  border: 1px solid var(--ink-quiet);
+  border-radius: 6px;
+}
+
+.message {
+  color: var(--wine);
+  font-weight: 600;
+  font-size: 0.88rem;
+}
+
+.fine {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+  gap: 0 28px;
+  margin-top: 6px;
+}
+
+.fine li {
+  display: grid;
+  grid-template-columns: 1.2rem minmax(0, 1fr) 2.6rem 8.6rem;
+  gap: 8px;
+  align-items: center;
+  min-height: 38px;
+  border-top: 1px solid var(--line);
+}
+
+.fine .mark {
+  color: var(--teal);
+}
+
+.asks {
+  font-weight: 650;
+  font-size: 0.86rem;
+  color: var(--ochre-deep);
+}
+
+.in {
+  color: var(--teal-deep);
+  font-weight: 650;
+}
+
+.next {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 20px;
+  align-items: center;
+  justify-content: space-between;
+  border-top: 1px solid var(--line);
+  padding-top: 12px;
+}
+
+.next p {
+  flex: 1 1 20rem;
+}
+
+.done {
+  font-weight: 650;
+  color: var(--teal-deep);
+}
+
+@media (max-width: 560px) {
+  .fine {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,616 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import SelectButton from 'primevue/selectbutton'
+import { computed, nextTick, reactive, ref, toRef, watch } from 'vue'
+import { asProblem } from '../api/http'
+import {
+  correctReading,
+  judgeReading,
+  keepReading,
+  takeBackReading,
+  undoReading,
+  type Reading,
+  type RestingRecord,
+} from '../api/korvel'
+import ChoiceField from '../shared/ChoiceField.vue'
+import Findings from '../shared/Findings.vue'
+import MethodLink from '../shared/MethodLink.vue'
+import TextField from '../shared/TextField.vue'
+import { typed, useFieldMessages } from '../shared/fields'
+import { theStudio } from '../shared/studio'
+import { offerUndo } from '../shared/undo'
+import { day, DISTURBANCES, options, POSTURES, RHYTHMS, SOURCES, STRENGTHS } from '../shared/words'
+import CountClock from './CountClock.vue'
+import QuietTime from './QuietTime.vue'
+import TapPad from './TapPad.vue'
+import TechniqueHelp from './TechniqueHelp.vue'
+import { useQuiet } from './quiet'
+
+/** Where a resting pulse is taken: counted, tapped along or read off, judged, and kept. */
+const props = defineProps<{ client: string; record: RestingRecord; closed: boolean }>()
+const emit = defineEmits<{ changed: [] }>()
+
+const WINDOWS = [6, 10, 15, 30, 60].map((value) => ({ value, name: `${value} s` }))
+const QUIET_MINUTES = [props.record.quietMinutes, 10, 15]
+const FULL_MINUTE = 60
+
+const entry = reactive({
+  windowSeconds: 30,
+  number: '',
+  posture: 'seated',
+  source: 'count',
+  minutesRested: String(props.record.quietMinutes),
+  disturbances: [] as string[],
+  site: 'radial',
+  rhythm: '',
+  strength: '',
+})
+const taps = ref<number[]>([])
+const counting = computed(() => entry.source === 'count')
+const tapping = computed(() => entry.source === 'tap')
+const felt = computed(() => counting.value || tapping.value)
+
+/** The reading that is being put right, if any. */
+const correcting = ref<Reading | null>(null)
+/** How the next count is taken: set aside while an old reading fills the form. */
+let circumstances: typeof entry | null = null
+/** A tapped reading is put right by its rate: it is not tapped again. */
+const byRate = computed(() => !counting.value && (!tapping.value || correcting.value !== null))
+const empty = computed(() =>
+  counting.value || byRate.value
+    ? entry.number.trim() === ''
+    : taps.value.length < props.record.fewestTaps,
+)
+
+const request = computed(() => ({
+  source: entry.source,
+  beats: counting.value ? typed(entry.number) : null,
+  windowSeconds: counting.value ? entry.windowSeconds : null,
+  tapMillis: tapping.value && !byRate.value ? taps.value : null,
+  tappedSeconds: tapping.value && byRate.value ? correcting.value!.tappedSeconds : null,
+  bpm: byRate.value ? typed(entry.number) : null,
+  posture: entry.posture,
+  minutesRested: typed(entry.minutesRested),
+  disturbances: entry.disturbances,
+  site: felt.value ? entry.site || null : null,
+  rhythm: entry.rhythm || null,
+  strength: felt.value ? entry.strength || null : null,
+}))
+type Asked = Parameters<typeof judgeReading>[1]
+const asked = () => request.value as unknown as Asked
+
+const { messages, general, clear, show } = useFieldMessages()
+const judged = ref<Reading | null>(null)
+const saving = ref(false)
+const kept = ref('')
+
+let latest = 0
+let waiting: ReturnType<typeof setTimeout> | undefined
+/** Taps are judged once they pause, so that tapping itself is never held up. */
+const TAPS_PAUSE = 500
+watch(request, () => {
+  clearTimeout(waiting)
+  waiting = setTimeout(() => void judge(), tapping.value ? TAPS_PAUSE : 0)
+})
+async function judge() {
+  const mine = ++latest
+  if (empty.value) {
+    judged.value = null
+    clear()
+    return
+  }
+  try {
+    const answer = await judgeReading(props.client, asked())
+    if (mine !== latest) return
+    judged.value = answer
+    clear()
+  } catch (thrown) {
+    if (mine !== latest) return
+    judged.value = null
+    show(asProblem(thrown))
+  }
+}
+
+const clockFace = ref<InstanceType<typeof CountClock> | null>(null)
+const beatsField = ref<InstanceType<typeof TextField> | null>(null)
+async function toNumber() {
+  await nextTick()
+  beatsField.value?.focus()
+}
+
+// The resting protocol: a quiet time, then a full minute's count.
+const quiet = useQuiet(toRef(props, 'client'))
+const resting = ref(quiet.running.value !== null)
+const STANDARD = { source: 'count', posture: 'seated', windowSeconds: FULL_MINUTE }
+function rest(minutes: number) {
+  quiet.start(minutes)
+  resting.value = true
+}
+async function countRested() {
+  const minutesRested = String(Math.min(FULL_MINUTE, quiet.minutes.value))
+  Object.assign(entry, STANDARD, { minutesRested })
+  leaveRest()
+  await nextTick()
+  clockFace.value?.start()
+}
+function leaveRest() {
+  quiet.stop()
+  resting.value = false
+}
+async function fullMinute() {
+  Object.assign(entry, { source: 'count', windowSeconds: FULL_MINUTE, rhythm: 'uneven' })
+  taps.value = []
+  await nextTick()
+  clockFace.value?.start()
+}
+
+/** The bench as it was before a count or a correction. */
+function putAway() {
+  clearTimeout(waiting)
+  latest++
+  correcting.value = null
+  if (circumstances) Object.assign(entry, circumstances)
+  circumstances = null
+  Object.assign(entry, { number: '', disturbances: [], rhythm: '', strength: '' })
+  taps.value = []
+  clockFace.value?.reset()
+  clear()
+  judged.value = null
+}
+watch(
+  () => props.client,
+  () => {
+    putAway()
+    kept.value = ''
+    resting.value = quiet.running.value !== null
+  },
+)
+
+function correct(reading: Reading) {
+  correcting.value = reading
+  circumstances ??= { ...entry }
+  kept.value = ''
+  Object.assign(entry, {
+    source: reading.source,
+    windowSeconds: reading.windowSeconds ?? 30,
+    number: String(reading.beats ?? reading.bpm),
+    posture: reading.posture,
+    minutesRested: String(reading.minutesRested),
+    disturbances: [...reading.disturbances],
+    site: reading.site ?? '',
+    rhythm: reading.rhythm ?? '',
+    strength: reading.strength ?? '',
+  })
+  void toNumber()
+}
+defineExpose({ correct })
+
+/** Does it, and offers to undo it. */
+async function change(done: string, work: () => Promise<string>) {
+  if (saving.value) return
+  saving.value = true
+  const client = props.client
+  try {
+    const undoable = await work()
+    putAway()
+    kept.value = done
+    offerUndo(done, async () => {
+      await undoReading(client, undoable)
+      kept.value = ''
+      emit('changed')
+    })
+  } catch (thrown) {
+    show(asProblem(thrown))
+  } finally {
+    saving.value = false
+    emit('changed')
+  }
+}
+function keepCorrection() {
+  const { id: wrong, bpm } = correcting.value!
+  return change(`The reading of ${bpm} is put right.`, async () => {
+    return (await correctReading(props.client, wrong, asked())).id
+  })
+}
+function takeBack() {
+  const { id: wrong, bpm } = correcting.value!
+  return change(`The reading of ${bpm} is taken back.`, async () => {
+    return (await takeBackReading(props.client, wrong)).id
+  })
+}
+async function keep() {
+  if (correcting.value) return keepCorrection()
+  if (saving.value) return
+  saving.value = true
+  kept.value = ''
+  const client = props.client
+  try {
+    const reading = await keepReading(client, asked())
+    putAway()
+    kept.value = `${reading.bpm} bpm is kept.`
+    offerUndo(kept.value, async () => {
+      await takeBackReading(client, reading.id)
+      kept.value = ''
+      emit('changed')
+    })
+    emit('changed')
+  } catch (thrown) {
+    show(asProblem(thrown))
+    beatsField.value?.focus()
+  } finally {
+    saving.value = false
+  }
+}
+
+const worth = computed(() => {
+  if (!judged.value) return ''
+  const why = judged.value.departures.join('; ')
+  return why
+    ? `Graded ${judged.value.grade}: ${why}.`
+    : `Graded ${judged.value.grade}: standard protocol.`
+})
+const technique = computed(() =>
+  felt.value
+    ? ((entry.site || 'radial') as 'radial' | 'carotid' | 'chest')
+    : (entry.source as 'strap' | 'wrist' | 'overnight'),
+)
+const sites = computed(() =>
+  props.record.sites.map((each) => ({ value: each.id, name: each.name })),
+)
+const title = computed(() =>
+  correcting.value
+    ? `Put right the reading of ${day(correcting.value.takenAt, theStudio.value?.today)}: ${correcting.value.bpm} bpm`
+    : resting.value
+      ? 'Resting protocol'
+      : 'Take a resting pulse',
+)
+</script>
+
+<template>
+  <section class="sheet" aria-labelledby="count-title">
+    <header>
+      <h2 id="count-title">{{ title }}</h2>
+      <p v-if="!correcting && !resting" class="protocol">
+        <span class="quiet small">Rest first, then count:</span>
+        <button
+          v-for="minutes in QUIET_MINUTES"
+          :key="minutes"
+          type="button"
+          class="start-rest num"
+          :aria-label="`Rest ${minutes} minutes, then count a full minute`"
+          @click="rest(minutes)"
+        >
+          {{ minutes }} min
+        </button>
+      </p>
+    </header>
+    <SelectButton
+      v-if="!resting"
+      v-model="entry.source"
+      class="source"
+      :options="options(SOURCES, ['count', 'tap', 'strap', 'wrist', 'overnight'])"
+      option-label="name"
+      option-value="value"
+      :allow-empty="false"
+      aria-label="Source"
+    />
+    <form class="bench" :class="{ correcting }" novalidate @submit.prevent="keep">
+      <div class="left">
+        <QuietTime
+          v-if="resting && quiet.running.value"
+          :seconds="quiet.seconds.value"
+          :wanted="quiet.running.value.minutes"
+          :over="quiet.over.value"
+          @count="countRested"
+          @leave="leaveRest"
+        />
+        <template v-else-if="counting">
+          <SelectButton
+            v-model="entry.windowSeconds"
+            :options="WINDOWS"
+            option-label="name"
+            option-value="value"
+            :allow-empty="false"
+            aria-label="How long to count"
+          />
+          <CountClock
+            v-if="!correcting"
+            ref="clockFace"
+            :seconds="entry.windowSeconds"
+            @done="toNumber"
+            @started="entry.number = ''"
+          />
+        </template>
+        <TapPad
+          v-else-if="tapping && !correcting"
+          v-model="taps"
+          :fewest="record.fewestTaps"
+          :most="record.mostTaps"
+          @enter="keep"
+          @full-minute="fullMinute"
+        />
+        <p v-if="correcting" class="quiet small hint">
+          It keeps the moment it was taken. What it said before stays on record.
+        </p>
+        <p v-else-if="!felt" class="quiet hint">
+          Read the rate once it has stood still for a minute, and enter it.
+        </p>
+      </div>
+
+      <div class="right">
+        <div v-if="resting" class="advice">
+          <p>Seated, both feet on the floor, the back leaning, hands in the lap.</p>
+          <p class="quiet small">
+            Ask meanwhile what may disturb the count, and tick it below. The quiet time goes on if
+            you leave this page.
+          </p>
+        </div>
+        <template v-else>
+          <div v-if="counting || byRate" class="entry">
+            <TextField
+              ref="beatsField"
+              v-model="entry.number"
+              class="beats"
+              :label="counting ? `Beats in ${entry.windowSeconds} s` : 'Beats per minute'"
+              name="beats"
+              number
+              :message="messages.beats ?? messages.bpm"
+            />
+            <Button
+              type="submit"
+              :label="correcting ? 'Put right' : 'Keep'"
+              :loading="saving"
+              :disabled="closed"
+            />
+          </div>
+          <div v-if="correcting" class="ways">
+            <Button label="Take it back" outlined class="take-back" @click="takeBack" />
+            <Button label="Leave it as it is" outlined @click="putAway" />
+          </div>
+          <p v-if="general || messages.tapMillis" class="general" role="alert">
+            {{ general || messages.tapMillis }}
+          </p>
+          <p v-if="!counting && !byRate && messages.bpm" class="general" role="alert">
+            {{ messages.bpm }}
+          </p>
+          <div class="result" aria-live="polite">
+            <template v-if="judged">
+              <p class="bpm">
+                <b class="num">{{ judged.bpm }}</b> bpm
+                <MethodLink v-if="judged.uncertaintyBpm" to="count" class="num quiet"
+                  >± {{ judged.uncertaintyBpm }}</MethodLink
+                >
+              </p>
+              <Findings :findings="judged.findings" />
+              <p class="quiet small">
+                {{ worth }}
+              </p>
+            </template>
+            <p v-else-if="kept" class="kept">{{ kept }}</p>
+            <p v-else class="quiet small">
+              {{
+                tapping
+                  ? 'Tap along, and see here what it makes and whether it is usual.'
+                  : 'Enter the number and see here what it makes, how sure it is, and whether it is usual.'
+              }}
+            </p>
+          </div>
+          <Button
+            v-if="tapping && !byRate"
+            type="submit"
+            label="Keep"
+            class="keep-taps"
+            :loading="saving"
+            :disabled="closed || empty"
+          />
+        </template>
+      </div>
+      <div class="circumstances">
+        <template v-if="!resting">
+          <ChoiceField
+            v-model="entry.posture"
+            label="Posture"
+            :options="options(POSTURES)"
+            :message="messages.posture"
+          />
+          <TextField
+            v-model="entry.minutesRested"
+            class="minutes"
+            label="Quiet minutes"
+            name="minutesRested"
+            number
+            :message="messages.minutesRested"
+          />
+          <ChoiceField
+            v-if="felt"
+            v-model="entry.site"
+            label="Felt at"
+            :options="sites"
+            :message="messages.site"
+            :hint="record.sites.length < 3 ? 'The neck is not for this client.' : ''"
+          />
+          <ChoiceField
+            v-model="entry.rhythm"
+            label="Rhythm"
+            :options="options(RHYTHMS, ['steady', 'uneven'])"
+            clearable
+          />
+          <ChoiceField
+            v-if="felt"
+            v-model="entry.strength"
+            label="Strength"
+            :options="options(STRENGTHS)"
+            clearable
+          />
+        </template>
+        <ChoiceField
+          v-model="entry.disturbances"
+          label="Disturbed by"
+          :options="options(DISTURBANCES)"
+          multiple
+        />
+      </div>
+    </form>
+    <TechniqueHelp :of="technique" :felt="felt" />
+  </section>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 20px;
+  justify-content: space-between;
+  align-items: center;
+  margin-bottom: 8px;
+}
+
+.protocol {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 6px;
+  align-items: center;
+}
+
+.start-rest {
+  font: inherit;
+  font-weight: 650;
+  font-size: 0.88rem;
+  padding: 0 10px;
+  white-space: nowrap;
+  min-height: var(--touch);
+  color: var(--teal-deep);
+  background: var(--sheet);
+  border: 1px solid var(--teal);
+  border-radius: 6px;
+  cursor: pointer;
+}
+
+.source {
+  flex-wrap: wrap;
+  background: var(--ground-2);
+  border-radius: var(--radius);
+}
+
+.bench {
+  display: grid;
+  grid-template-columns: 300px minmax(0, 1fr);
+  gap: 18px 28px;
+  margin: 14px 0 12px;
+  align-items: start;
+}
+
+.left :deep(.p-togglebutton) {
+  white-space: nowrap;
+  padding-inline: 3px;
+}
+
+.left {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 14px;
+  justify-items: center;
+}
+
+.hint {
+  text-align: center;
+  max-width: 26ch;
+}
+
+.right {
+  min-width: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 14px;
+  align-content: start;
+}
+
+.beats {
+  width: 9rem;
+}
+
+.beats :deep(input) {
+  font-size: 2rem;
+  font-weight: 700;
+  width: 9rem;
+}
+
+.bpm b {
+  font-size: 2.6rem;
+  line-height: 1;
+}
+
+.advice {
+  display: grid;
+  gap: 8px;
+  font-size: 1.06rem;
+}
+
+.result {
+  display: grid;
+  gap: 6px;
+  align-content: start;
+  min-height: 104px;
+}
+
+.kept {
+  font-weight: 650;
+  color: var(--teal-deep);
+}
+
+.entry {
+  display: flex;
+  gap: 18px;
+  align-items: start;
+}
+
+.entry button {
+  margin-top: 27px;
+  min-height: 62px;
+  min-width: 7rem;
+}
+
+.keep-taps {
+  justify-self: start;
+  min-width: 10rem;
+}
+
+.circumstances {
+  grid-column: 1 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 24px;
+  border-top: 1px solid var(--line);
+  padding-top: 14px;
+}
+
+.minutes :deep(input) {
+  width: 6.4rem;
+}
+
+.general {
+  color: var(--wine);
+  font-weight: 600;
+}
+
+.take-back {
+  color: var(--wine);
+  border-color: var(--wine);
+}
+
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+}
+
+@media (max-width: 700px) {
+  .bench {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .entry button {
+    flex: 1;
+  }
+}
+</style>
