@@ -55,7 +55,7 @@ class UndoTest {
   void aReadingIsPutRightAndTheOldOneStaysOnRecord() {
     desk.openClient("Lupe", "pulse");
     desk.sees("Working resting value");
-    String first = desk.one(".list .rate").getText().replaceAll("\\D", "");
+    String first = desk.one("tbody .rate span").getText().replaceAll("\\D", "");
     desk.one("button[aria-label^='Put right the " + first + "']").click();
     desk.sees("Put right the reading of");
     desk.type("beats", "0");
@@ -64,12 +64,18 @@ class UndoTest {
     desk.type("beats", "77");
     desk.sees("77 is usual for rest.");
     desk.keys(Keys.ENTER);
-    desk.await(() -> desk.one(".list li").getText().contains("was " + first));
-    assertThat(desk.one(".list .rate").getText()).startsWith("77");
+    desk.await(() -> desk.one("tbody tr s").getText().equals(first));
+    assertThat(desk.one("tbody .rate").getText()).startsWith("77");
     desk.sees("The reading of " + first + " is put right.");
 
     undo();
-    desk.await(() -> desk.one(".list .rate").getText().startsWith(first));
+    desk.await(() -> desk.one("tbody .rate").getText().startsWith(first));
+  }
+
+  /** The source and the circumstances of the bench. */
+  private List<String> pressed() {
+    return desk.texts(
+        ".source button[aria-pressed=true], .circumstances button[aria-pressed=true]");
   }
 
   /** An old reading's circumstances are its own: the next count starts from those of the bench. */
@@ -77,16 +83,13 @@ class UndoTest {
   void whatAnOldReadingSaidIsNotTakenForTheNextCount() {
     desk.openClient("Tomasz", "pulse");
     desk.sees("Working resting value");
-    List<String> before = desk.texts(".circumstances button[aria-pressed=true]");
-    assertThat(before).containsExactly("Seated", "Counted");
+    List<String> before = pressed();
+    assertThat(before).containsExactly("Counted", "Seated", "Wrist");
     for (String way : new String[] {"Leave it as it is", "Put right"}) {
       desk.one("button[aria-label^='Put right']").click();
-      desk.await(
-          () ->
-              desk.texts(".circumstances button[aria-pressed=true]")
-                  .equals(List.of("Lying", "Strap")));
+      desk.await(() -> pressed().equals(List.of("Strap", "Lying")));
       desk.press(way);
-      desk.await(() -> desk.texts(".circumstances button[aria-pressed=true]").equals(before));
+      desk.await(() -> pressed().equals(before));
       assertThat(desk.one("input[name=minutesRested]").getDomProperty("value")).isEqualTo("5");
       assertThat(desk.one("input[name=beats]").getDomProperty("value")).isEmpty();
     }
@@ -96,13 +99,13 @@ class UndoTest {
   void aReadingIsTakenBackAndComesBack() {
     desk.openClient("Noor", "pulse");
     desk.sees("Working resting value");
-    int before = desk.all("svg circle").size();
+    int before = desk.all("figure [role=img] path").size();
     desk.one("button[aria-label^='Put right']").click();
     desk.press("Take it back");
     desk.sees("is taken back.");
-    desk.await(() -> desk.all("svg circle").size() < before);
+    desk.await(() -> desk.all("figure [role=img] path").size() < before);
     desk.press("Undo");
-    desk.await(() -> desk.all("svg circle").size() == before);
+    desk.await(() -> desk.all("figure [role=img] path").size() == before);
   }
 
   @Test

@@ -276,7 +276,7 @@ public enum FindingKind {
       BLOCK, "Not today: the screening does not allow it.", "%s", Source.ACSM_SCREENING),
 
   // Pulse
-  BACK_TO_REST(
+  CAME_BACK_TO_REST(
       INFO,
       "%s is back to rest.",
       "Within 10 bpm or 10 %%, the larger, of %2$s at rest: up to %3$s.",

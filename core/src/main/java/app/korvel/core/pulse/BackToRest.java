@@ -57,7 +57,7 @@ public record BackToRest(State state, Finding finding) {
     int rest = resting.getAsInt();
     int highest = highest(rest);
     if (bpm <= highest) {
-      return new BackToRest(State.BACK, FindingKind.BACK_TO_REST.of(bpm, rest, highest));
+      return new BackToRest(State.BACK, FindingKind.CAME_BACK_TO_REST.of(bpm, rest, highest));
     }
     return minutesSince < Threshold.BACK_TO_REST_WITHIN.whole()
         ? new BackToRest(State.AGAIN, FindingKind.NOT_BACK_YET.of(bpm, rest, highest))

@@ -583,7 +583,7 @@ public final class DemoData {
       }
     }
     if (BY_NIGHT.equals(crew.name)) {
-      readings.addAll(client.id(), nights(crew, random), now);
+      readings.addAll(client.id(), nights(crew), now);
     }
     Optional<Choice> choice =
         Optional.ofNullable(PICKED.get(crew.name))
@@ -768,7 +768,8 @@ public final class DemoData {
   }
 
   /** A watch worn through some nights of last spring: well under the seated counts. */
-  private List<RestingReading> nights(Crew crew, Random random) {
+  private List<RestingReading> nights(Crew crew) {
+    Random random = new Random(7);
     List<RestingReading> all = new ArrayList<>();
     for (int daysAgo = 230; daysAgo > 80; daysAgo -= 12) {
       Instant at = today.minusDays(daysAgo).atTime(LocalTime.of(5, 40)).atZone(zone).toInstant();
