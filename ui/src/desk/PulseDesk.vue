@@ -43,7 +43,12 @@ async function onDone() {
 </script>
 
 <template>
-  <DeskSheet label="A count" :behind="behind" :general="general" :refused="refused">
+  <DeskSheet
+    label="A count"
+    :behind="behind && !tapping"
+    :general="tapping ? '' : general"
+    :refused="tapping ? [] : refused"
+  >
     <template #form>
       <ChoiceField v-model="form.by" label="How" :options="BY" />
       <TapPad

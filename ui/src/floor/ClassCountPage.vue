@@ -18,7 +18,7 @@ import { useLoad } from '../shared/load'
 import { offerUndo } from '../shared/undo'
 import { POSTURES } from '../shared/words'
 import ClassResult from './ClassResult.vue'
-import SinceStop from './SinceStop.vue'
+import RunningTime from './RunningTime.vue'
 import { CALL_MARKS } from './calls'
 import { useRoomLine, type RoomMessage } from './roomClock'
 
@@ -37,6 +37,8 @@ interface Entry {
 const entries = reactive<Record<string, Entry>>({})
 const people = ref<ClassPerson[]>([])
 const showsResult = ref(false)
+/** When the first number was entered. */
+const countedAt = ref<string | null>(null)
 
 watch(
   () => props.id,
@@ -45,6 +47,7 @@ watch(
     people.value = []
     await room.load(id)
     people.value = room.data.value?.people ?? []
+    countedAt.value = room.data.value?.countedAt ?? null
     for (const person of people.value) {
       const beats = person.first ? String(person.first.beats) : ''
       entries[person.id] = { text: beats, kept: beats, message: '', latest: 0 }
@@ -54,6 +57,7 @@ watch(
   { immediate: true },
 )
 
+const notBack = computed(() => people.value.some((each) => each.call?.id === 'again'))
 const before = computed(() => room.data.value?.moment === 'before')
 const counted = computed(() => people.value.filter((each) => each.first).length)
 
@@ -66,6 +70,7 @@ async function commit(id: string) {
   const text = entry.text.trim()
   if (text === entry.kept && !entry.message) return
   const mine = ++entry.latest
+  countedAt.value ??= new Date(clock.wall()).toISOString()
   entry.kept = text
   entry.message = ''
   try {
@@ -277,7 +282,15 @@ const title = computed(() =>
         </ol>
       </section>
       <aside class="sheet stack">
-        <SinceStop v-if="room.data.value.stoppedAt" :from="room.data.value.stoppedAt" />
+        <div v-if="room.data.value.stoppedAt" class="times">
+          <RunningTime :from="room.data.value.stoppedAt" label="since they stopped" />
+          <RunningTime
+            v-if="countedAt && notBack"
+            :from="countedAt"
+            :minutes="room.data.value.againInMinutes"
+            label="until the next count"
+          />
+        </div>
         <CountClock
           :seconds="room.data.value.windowSeconds"
           @started="started"
@@ -300,6 +313,12 @@ const title = computed(() =>
   grid-template-columns: minmax(0, 1fr) 264px;
   gap: 16px;
   align-items: start;
+}
+
+.times {
+  display: flex;
+  justify-content: space-around;
+  gap: 12px;
 }
 
 aside {

@@ -64,6 +64,7 @@ const count = useCount(() => seconds.value, {
   stopped: putAway,
 })
 const { phase, left, elapsed, busy } = count
+const SAYS = { ready: 'seconds', lead: 'get ready', running: 'count', done: 'time' }
 const share = computed(() =>
   phase.value === 'lead' ? (COUNT_IN - left.value) / COUNT_IN : elapsed.value / seconds.value,
 )
@@ -201,12 +202,7 @@ const passed = computed(() => levels.value.filter((each) => each.passed).length)
               <div ref="artery" class="beat"></div>
               <p v-if="!throbOn" class="quiet small">by ear alone</p>
             </div>
-            <ClockFace
-              :phase="phase"
-              :share="share"
-              :shown="left"
-              :says="phase === 'lead' ? 'listen, get ready' : undefined"
-            />
+            <ClockFace :phase="phase" :share="share" :shown="left" :says="SAYS[phase]" />
           </div>
           <p v-if="silent" class="fault" role="alert">
             Sound and throb are both off: switch one of them on.

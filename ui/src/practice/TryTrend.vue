@@ -1,22 +1,29 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { PracticeLevel, PracticeTry } from '../api/korvel'
+import { useNarrow } from '../shared/narrow'
 
 /** The latest tries: how far each was off, and how much of it the window alone explains. */
 const props = defineProps<{ tries: PracticeTry[]; levels: PracticeLevel[] }>()
 
-const WIDTH = 640
 const HEIGHT = 160
 const LEFT = 34
 const FOOT = 24
 const MIDDLE = (HEIGHT - FOOT) / 2
 
+const narrow = useNarrow()
+const width = computed(() => (narrow.value ? 330 : 640))
+/** On a phone the latest ones alone are wide enough to be told apart. */
+const shown = computed(() => props.tries.slice(narrow.value ? -16 : 0))
+
 /** The scale holds the largest error, and 8 bpm at least. */
-const most = computed(() => Math.max(8, ...props.tries.map((each) => Math.abs(each.errorBpm))))
+const most = computed(() => Math.max(8, ...shown.value.map((each) => Math.abs(each.errorBpm))))
 const y = (bpm: number) => MIDDLE - (bpm / most.value) * (MIDDLE - 8)
-const step = computed(() => Math.min(30, (WIDTH - LEFT - 12) / Math.max(1, props.tries.length)))
+const step = computed(() =>
+  Math.min(30, (width.value - LEFT - 12) / Math.max(1, shown.value.length)),
+)
 const dots = computed(() =>
-  props.tries.map((each, at) => ({
+  shown.value.map((each, at) => ({
     ...each,
     x: LEFT + 10 + at * step.value,
     number: props.levels.find((level) => level.id === each.level)?.number ?? 0,
@@ -35,11 +42,11 @@ const signed = (bpm: number) => (bpm > 0 ? `+${bpm}` : bpm < 0 ? `−${-bpm}` : 
 
 <template>
   <figure>
-    <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" :aria-label="`${tries.length} tries`">
+    <svg :viewBox="`0 0 ${width} ${HEIGHT}`" role="img" :aria-label="`${tries.length} tries`">
       <g v-for="mark in marks" :key="mark">
         <line
           :x1="LEFT"
-          :x2="WIDTH - 4"
+          :x2="width - 4"
           :y1="y(mark)"
           :y2="y(mark)"
           :class="{ zero: mark === 0 }"

@@ -107,8 +107,8 @@ const disturbed = (reading: Reading) =>
               <th scope="col">Day</th>
               <th scope="col">bpm</th>
               <th v-if="chosen === ALL" scope="col">Taken</th>
-              <th scope="col">Over</th>
-              <th scope="col">Rested</th>
+              <th scope="col" class="wide">Over</th>
+              <th scope="col" class="wide">Rested</th>
               <th scope="col">Noticed</th>
               <th scope="col">Grade</th>
               <th v-if="!closed" scope="col"><span class="visually-hidden">Change</span></th>
@@ -125,8 +125,8 @@ const disturbed = (reading: Reading) =>
                 >
               </td>
               <td v-if="chosen === ALL">{{ named(reading) }}</td>
-              <td class="num">{{ length(reading) }}</td>
-              <td class="num">{{ reading.minutesRested }} min</td>
+              <td class="num wide">{{ length(reading) }}</td>
+              <td class="num wide">{{ reading.minutesRested }} min</td>
               <td>
                 {{ noticed(reading) }}
                 <span v-if="disturbed(reading)" class="disturbed">{{ disturbed(reading) }}</span>
@@ -270,6 +270,12 @@ i::after {
 
 .foot .link {
   min-height: 36px;
+}
+
+@media (max-width: 560px) {
+  .wide {
+    display: none;
+  }
 }
 
 @media (max-width: 1100px) {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Reading } from '../api/korvel'
+import { useNarrow } from '../shared/narrow'
 import { day, SOURCES } from '../shared/words'
 
 /** A year of readings, by day and rate; those the working value stands on are full. */
@@ -13,12 +14,14 @@ const props = defineProps<{
   /** Whether sources are mixed: then each has a shape of its own. */
   mixed?: boolean
 }>()
-const WIDTH = 520
 const LEFT = 40
 const TOP = 10
 const HEIGHT = 236
 const FOOT = 26
 const YEAR = 365 * 864e5
+
+const narrow = useNarrow()
+const width = computed(() => (narrow.value ? 340 : 520))
 
 const now = computed(() => new Date(props.today + 'T23:59:59').getTime())
 const span = computed(() => {
@@ -32,7 +35,8 @@ const dots = computed(() =>
     .map((reading) => ({
       ...reading,
       x:
-        LEFT + (1 - (now.value - new Date(reading.takenAt).getTime()) / YEAR) * (WIDTH - LEFT - 10),
+        LEFT +
+        (1 - (now.value - new Date(reading.takenAt).getTime()) / YEAR) * (width.value - LEFT - 10),
       y: y(reading.bpm),
       full: props.basis.includes(reading.id),
     }))
@@ -64,7 +68,7 @@ const sources = computed(() => [...new Set(dots.value.map((dot) => dot.source))]
 <template>
   <figure>
     <svg
-      :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+      :viewBox="`0 0 ${width} ${HEIGHT}`"
       role="img"
       :aria-label="`Resting readings over a year, ${dots.length} of them`"
     >
@@ -72,12 +76,12 @@ const sources = computed(() => [...new Set(dots.value.map((dot) => dot.source))]
         v-if="usualBox"
         class="usual"
         :x="LEFT"
-        :width="WIDTH - LEFT - 6"
+        :width="width - LEFT - 6"
         :y="usualBox.y"
         :height="usualBox.height"
       />
       <g v-for="line in lines" :key="line">
-        <line :x1="LEFT" :x2="WIDTH - 6" :y1="y(line)" :y2="y(line)" class="grid" />
+        <line :x1="LEFT" :x2="width - 6" :y1="y(line)" :y2="y(line)" class="grid" />
         <text :x="LEFT - 8" :y="y(line) + 5" text-anchor="end">{{ line }}</text>
       </g>
       <path
@@ -90,7 +94,7 @@ const sources = computed(() => [...new Set(dots.value.map((dot) => dot.source))]
         <title>{{ dot.bpm }} bpm, {{ day(dot.takenAt) }}</title>
       </path>
       <text :x="LEFT" :y="HEIGHT - 6">a year ago</text>
-      <text :x="WIDTH - 6" :y="HEIGHT - 6" text-anchor="end">today</text>
+      <text :x="width - 6" :y="HEIGHT - 6" text-anchor="end">today</text>
     </svg>
     <figcaption class="quiet small">
       <span v-if="usualBox"><i class="box" /> usual at this age</span>

@@ -23,8 +23,9 @@ defineProps<{ of: TechniqueId }>()
     <g v-else-if="of === 'carotid'">
       <path
         class="skin"
-        d="M64 -4c0 50 28 84 58 84s58-34 58-84M90 66c0 32 0 54-3 72-3 16-34 22-72 28M154 66c0 32 0 54 3 72 3 16 34 22 72 28"
+        d="M90 60c0 38 0 60-3 78-3 16-34 22-76 28v12h222v-12c-42-6-73-12-76-28-3-18-3-40-3-78z"
       />
+      <path class="skin" d="M64 -4c0 50 28 84 58 84s58-34 58-84z" />
       <path class="tendon" d="M112 86v66M132 86v66" />
       <path class="tendon" d="M112 96h20M112 108h20M112 120h20M112 132h20M112 144h20" />
       <path class="vessel" d="M101 76c0 26-1 52-4 84" />
@@ -51,7 +52,10 @@ defineProps<{ of: TechniqueId }>()
     </g>
     <g v-else>
       <path
-        class="skin"
+        class="skin bare"
+        d="M36 174l12-80c2-20 22-30 46-34 8-2 10-8 10-22h32c0 14 2 20 10 22 24 4 44 14 46 34l12 80z"
+      />
+      <path
         d="M36 174l12-80c2-20 22-30 46-34 8-2 10-8 10-22M204 174l-12-80c-2-20-22-30-46-34-8-2-10-8-10-22"
       />
       <path class="fold" d="M62 174l4-62M178 174l-4-62" />
@@ -96,6 +100,10 @@ rect {
 
 .skin {
   fill: var(--band-1);
+}
+
+.bare {
+  stroke: none;
 }
 
 .fold,

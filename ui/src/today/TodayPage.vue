@@ -92,6 +92,9 @@ const title = computed(() =>
         >
           <h2 :id="`group-${group.id}`">
             {{ group.title }} <span class="num quiet">{{ group.rows.length }}</span>
+            <RouterLink v-if="group.id === 'pending'" to="/floor" class="together"
+              >Count them together</RouterLink
+            >
           </h2>
           <p v-if="!group.rows.length" class="quiet">{{ group.empty }}</p>
           <ul v-else>
@@ -133,6 +136,12 @@ header {
   grid-template-columns: repeat(2, minmax(0, 1fr));
   gap: 16px;
   align-items: start;
+}
+
+.together {
+  float: right;
+  font-size: 0.88rem;
+  font-weight: 400;
 }
 
 .pending {

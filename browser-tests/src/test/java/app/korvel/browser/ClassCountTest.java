@@ -226,6 +226,9 @@ class ClassCountTest {
     }
     desk.sees("is not back to rest. Keep them walking easily and count again in 5 min.");
     desk.await(() -> desk.texts(".talk .who a").containsAll(List.of(names.get(1), names.get(3))));
+    desk.sees("until the next count");
+    desk.letPass(Duration.ofMinutes(5));
+    desk.await(() -> desk.texts(".running b").contains("now"));
     desk.press("Count these " + desk.all(".talk li.again").size() + " again");
     desk.await(() -> names().size() < CLASS.size() && !names().isEmpty() ? true : null);
     assertThat(names()).contains(names.get(1), names.get(3)).doesNotContain(names.get(2));

@@ -35,7 +35,10 @@ final class Desk {
         const timers = new Set()
         return {
           now: () => now,
-          wall: () => Date.now() + Number(sessionStorage.passed ?? 0),
+          wall() {
+            sessionStorage.began ??= Date.now()
+            return Number(sessionStorage.began) + Number(sessionStorage.passed ?? 0)
+          },
           every(milliseconds, callback) {
             timers.add(callback)
             return () => timers.delete(callback)

@@ -25,7 +25,7 @@ class PracticeTest {
         .executeScript(
             "for (let i = 0; i < arguments[0]; i++) window.korvelClock.advance(20)",
             (3 + seconds) * 50);
-    desk.sees("time: enter the beats");
+    desk.sees("Tell me");
     return Integer.parseInt(desk.one(".artery").getDomAttribute("data-throbs"));
   }
 

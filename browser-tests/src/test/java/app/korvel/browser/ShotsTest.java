@@ -1,11 +1,14 @@
 package app.korvel.browser;
 
+import app.korvel.bench.Tapping;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
 
 /** Writes the pictures of docs/screenshots from the demo data; run by {@code ./korvel shots}. */
@@ -49,6 +52,52 @@ class ShotsTest {
     desk.type("glucose", "5.1");
     desk.sees("Not yet: glucose 5.1 mmol/L is under 5.6 mmol/L.");
     take(desk, "check-in");
+  }
+
+  /** A pulse tapped along, with a bounce and an uneven beat. */
+  @Test
+  void tapping() throws Exception {
+    Desk desk = Desk.get();
+    desk.openClient("Yara", "pulse");
+    desk.press("Tapped");
+    desk.sees("Tap once a beat");
+    Tapping.space(desk.driver(), 14, Duration.ofMillis(930));
+    Tapping.space(desk.driver(), 2, Duration.ofMillis(120));
+    Tapping.space(desk.driver(), 1, Duration.ofMillis(600));
+    Tapping.space(desk.driver(), 8, Duration.ofMillis(930));
+    desk.sees("Graded fair: tapped for");
+    take(desk, "tapping");
+  }
+
+  /** The class of yesterday, counted anew: one to talk to, the rest as usual. */
+  @Test
+  void classCount() throws Exception {
+    Desk desk = Desk.get();
+    desk.open("/floor");
+    desk.press("Begin with 10 people");
+    desk.sees("Beats in 15 s");
+    desk.one("ol.people input").click();
+    for (String label : desk.texts("ol.people label")) {
+      int usual = label.contains("no usual") ? 64 : Integer.parseInt(label.replaceAll(".* ", ""));
+      int beats = (usual + 2) / 4 + (label.startsWith("Keola") ? 4 : 0);
+      desk.keys("" + beats, Keys.ENTER);
+    }
+    desk.sees("Count again for 60 s before this decides anything.");
+    take(desk, "class-count");
+  }
+
+  /** A practice count that was told. */
+  @Test
+  void practice() throws Exception {
+    Desk desk = Desk.get();
+    desk.open("/practice");
+    desk.press("Play a pulse");
+    desk.sees("get ready");
+    desk.letPass(Duration.ofSeconds(18));
+    desk.sees("Tell me");
+    desk.keys("27", Keys.ENTER);
+    desk.sees("The window alone explains");
+    take(desk, "practice");
   }
 
   private static void take(Desk desk, String name) throws Exception {

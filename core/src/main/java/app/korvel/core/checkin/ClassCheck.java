@@ -1,8 +1,13 @@
 package app.korvel.core.checkin;
 
+import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.FindingKind;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.pulse.PulseSource;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 
@@ -11,10 +16,14 @@ import java.util.Set;
  * and nothing else of the check-in.
  *
  * @param count what was counted
- * @param verdict what pulse and screening come to
  * @param call whom to talk to
+ * @param findings the reasons, the weightiest first
  */
-public record ClassCheck(PulseCount count, Verdict verdict, Call call) {
+public record ClassCheck(PulseCount count, Call call, List<Finding> findings) {
+
+  public ClassCheck {
+    findings = List.copyOf(findings);
+  }
 
   /** What the instructor does with one person of the class, the ones to talk to first. */
   public enum Call {
@@ -51,9 +60,15 @@ public record ClassCheck(PulseCount count, Verdict verdict, Call call) {
    * @param recounted whether this is the second count, of 60 s
    * @param known what it is held against; what their context asks and has them carry is left to the
    *     check-in
+   * @param checkedIn what today's check-in came to, if there was one: a stricter word stands
    */
   public static ClassCheck of(
-      PulseCount count, Posture posture, boolean settled, boolean recounted, Known known) {
+      PulseCount count,
+      Posture posture,
+      boolean settled,
+      boolean recounted,
+      Known known,
+      Optional<Outcome> checkedIn) {
     CheckIn pulse =
         new CheckIn(
             count.bpm(),
@@ -68,7 +83,24 @@ public record ClassCheck(PulseCount count, Verdict verdict, Call call) {
             Set.of(),
             Set.of());
     Verdict verdict = Verdict.of(pulse, known.pulseAlone());
-    return new ClassCheck(count, verdict, call(verdict, known));
+    Call call = call(verdict, known);
+    Optional<Call> before = checkedIn.flatMap(ClassCheck::stricter);
+    if (before.filter(stricter -> stricter.compareTo(call) < 0).isEmpty()) {
+      return new ClassCheck(count, call, verdict.findings());
+    }
+    List<Finding> findings = new ArrayList<>();
+    findings.add(
+        FindingKind.CHECKED_IN_STRICTER.of(checkedIn.get().displayName().toLowerCase(Locale.ROOT)));
+    findings.addAll(verdict.findings());
+    return new ClassCheck(count, before.get(), findings);
+  }
+
+  private static Optional<Call> stricter(Outcome outcome) {
+    return switch (outcome) {
+      case NOT_TODAY -> Optional.of(Call.NOT_TODAY);
+      case LIGHT_ONLY -> Optional.of(Call.LIGHT_ONLY);
+      case GO -> Optional.empty();
+    };
   }
 
   private static Call call(Verdict verdict, Known known) {

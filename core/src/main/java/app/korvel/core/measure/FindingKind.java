@@ -174,6 +174,12 @@ public enum FindingKind {
       "Count a resting pulse in the same posture and by the same source on three days; until then"
           + " the absolute lines alone decide.",
       Source.PRACTICE),
+  CHECKED_IN_STRICTER(
+      CAUTION,
+      "Checked in today: %s.",
+      "What a check-in has said of this day stands beside a later count; check in again to change"
+          + " it.",
+      Source.PRACTICE),
   PULSE_RECOUNT(
       BLOCK,
       "Count again for 60 s before this decides anything.",

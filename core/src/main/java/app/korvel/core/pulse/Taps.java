@@ -7,8 +7,9 @@ import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Rounding;
 import app.korvel.core.measure.Threshold;
 import java.math.BigDecimal;
-import java.math.MathContext;
+import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
 
@@ -35,12 +36,17 @@ public record Taps(
     Rhythm rhythm,
     List<Finding> findings) {
 
-  private static final BigDecimal MINUTE = BigDecimal.valueOf(60_000);
-  private static final BigDecimal SECOND = BigDecimal.valueOf(1_000);
-  private static final BigDecimal BOUNCE = Threshold.TAP_BOUNCE.value();
-  private static final BigDecimal PAUSE = Threshold.TAP_PAUSE.value();
+  // Times are read to the microsecond, finer than any hand or browser, so that all the arithmetic
+  // is exact in whole numbers.
+  private static final int MICROS_SCALE = 3;
+  private static final long SECOND = 1_000_000;
+  private static final long MINUTE = 60 * SECOND;
+  private static final long BOUNCE = micros(Threshold.TAP_BOUNCE.value());
+  private static final long PAUSE = micros(Threshold.TAP_PAUSE.value());
   private static final int FEWEST = Threshold.TAPS_FEWEST.whole();
   private static final int MOST = Threshold.TAPS_MOST.whole();
+  private static final int MOST_DIGITS = 14;
+  private static final int PERCENT = 100;
 
   /** Why an interval was not used. */
   public enum Kind {
@@ -68,8 +74,8 @@ public record Taps(
   /**
    * Judges taps.
    *
-   * @param millis when each was made, in milliseconds from any beginning; none before the one
-   *     before it; 8 to 2,000 of them
+   * @param millis when each was made, in milliseconds from any beginning, read to the microsecond;
+   *     none before the one before it; 8 to 2,000 of them
    * @throws InvalidValueException when there are too few or too many, they run backwards, or no
    *     pulse comes of them
    */
@@ -78,53 +84,69 @@ public record Taps(
       throw InvalidValueException.of(
           "tapMillis", "has " + millis.size() + " taps", FEWEST + " to " + MOST + " taps");
     }
-    List<BigDecimal> intervals = new ArrayList<>();
-    List<Integer> endedBy = new ArrayList<>();
+    long[] intervals = new long[millis.size()];
+    int[] endedBy = new int[millis.size()];
+    int kept = 0;
     List<SetAside> setAside = new ArrayList<>();
-    BigDecimal last = millis.get(0);
+    long before = micros(millis, 0);
+    long last = before;
     for (int i = 1; i < millis.size(); i++) {
-      BigDecimal now = millis.get(i);
-      if (now.compareTo(millis.get(i - 1)) < 0) {
+      long now = micros(millis, i);
+      if (now < before) {
         throw InvalidValueException.of(
             "tapMillis[" + i + "]", "lies before the tap before it", "times that never run back");
       }
-      BigDecimal interval = now.subtract(last);
-      if (interval.compareTo(BOUNCE) < 0) {
-        setAside.add(new SetAside(i + 1, interval, Kind.BOUNCE));
+      before = now;
+      long interval = now - last;
+      if (interval < BOUNCE) {
+        setAside.add(new SetAside(i + 1, inMillis(interval), Kind.BOUNCE));
         continue;
       }
-      if (interval.compareTo(PAUSE) > 0) {
-        setAside.add(new SetAside(i + 1, interval, Kind.PAUSE));
+      if (interval > PAUSE) {
+        setAside.add(new SetAside(i + 1, inMillis(interval), Kind.PAUSE));
       } else {
-        intervals.add(interval);
-        endedBy.add(i + 1);
+        intervals[kept] = interval;
+        endedBy[kept++] = i + 1;
       }
       last = now;
     }
-    if (intervals.isEmpty()) {
+    if (kept == 0) {
       throw InvalidValueException.of(
           "tapMillis",
           "holds no two taps that could be one beat and the next",
-          "taps " + BOUNCE + " to " + PAUSE + " ms apart");
+          "taps " + inMillis(BOUNCE) + " to " + inMillis(PAUSE) + " ms apart");
     }
-    BigDecimal sum = intervals.stream().reduce(BigDecimal.ZERO, BigDecimal::add);
-    int bpm = bpm(intervals.size(), sum);
-    List<Integer> uneven = uneven(intervals).stream().map(endedBy::get).toList();
-    Rhythm rhythm = rhythm(intervals.size(), uneven.size());
+    long[] all = Arrays.copyOf(intervals, kept);
+    long sum = Arrays.stream(all).sum();
+    int bpm = bpm(kept, sum);
+    List<Integer> uneven = uneven(all).mapToObj(i -> endedBy[i]).toList();
+    Rhythm rhythm = rhythm(kept, uneven.size());
     return new Taps(
-        bpm,
-        intervals.size(),
-        sum.divideToIntegralValue(SECOND).intValueExact(),
-        setAside,
-        uneven,
-        rhythm,
-        findings(setAside, rhythm));
+        bpm, kept, (int) (sum / SECOND), setAside, uneven, rhythm, findings(setAside, rhythm));
   }
 
-  private static int bpm(int intervals, BigDecimal sum) {
-    int bpm =
-        Rounding.halfUp(
-            MINUTE.multiply(BigDecimal.valueOf(intervals)).divide(sum, MathContext.DECIMAL64));
+  private static long micros(List<BigDecimal> millis, int at) {
+    BigDecimal tap = millis.get(at);
+    if (tap.precision() - tap.scale() > MOST_DIGITS || Math.abs(tap.scale()) > 2 * MOST_DIGITS) {
+      throw InvalidValueException.of(
+          "tapMillis[" + at + "]",
+          "is no moment a clock gives",
+          "milliseconds of up to " + MOST_DIGITS + " digits");
+    }
+    return micros(tap);
+  }
+
+  private static long micros(BigDecimal millis) {
+    return millis.setScale(MICROS_SCALE, RoundingMode.HALF_UP).unscaledValue().longValueExact();
+  }
+
+  private static BigDecimal inMillis(long micros) {
+    BigDecimal millis = BigDecimal.valueOf(micros, MICROS_SCALE).stripTrailingZeros();
+    return millis.scale() < 0 ? millis.setScale(0) : millis;
+  }
+
+  private static int bpm(int intervals, long sum) {
+    int bpm = Rounding.quotient(MINUTE * intervals, sum);
     if (!Limit.PULSE.accepts(bpm)) {
       throw InvalidValueException.of(
           "tapMillis", "makes " + bpm + " bpm, which is no pulse", Limit.PULSE.accepted());
@@ -133,14 +155,11 @@ public record Taps(
   }
 
   /** Which intervals are over 20 % off the median. */
-  private static List<Integer> uneven(List<BigDecimal> intervals) {
-    BigDecimal median = median(intervals);
-    BigDecimal off =
-        median.multiply(Threshold.TAPS_UNEVEN_BY.value()).divide(BigDecimal.valueOf(100));
-    return IntStream.range(0, intervals.size())
-        .filter(i -> intervals.get(i).subtract(median).abs().compareTo(off) > 0)
-        .boxed()
-        .toList();
+  private static IntStream uneven(long[] intervals) {
+    long twice = twiceMedian(intervals);
+    long by = Threshold.TAPS_UNEVEN_BY.whole();
+    return IntStream.range(0, intervals.length)
+        .filter(i -> Math.abs(2 * intervals[i] - twice) * PERCENT > by * twice);
   }
 
   /** Uneven with at least 3 uneven intervals, and a fifth of them. */
@@ -154,12 +173,11 @@ public record Taps(
     return often ? Rhythm.UNEVEN : Rhythm.STEADY;
   }
 
-  private static BigDecimal median(List<BigDecimal> intervals) {
-    List<BigDecimal> sorted = intervals.stream().sorted().toList();
-    int middle = sorted.size() / 2;
-    return sorted.size() % 2 == 1
-        ? sorted.get(middle)
-        : sorted.get(middle - 1).add(sorted.get(middle)).divide(BigDecimal.valueOf(2));
+  private static long twiceMedian(long[] intervals) {
+    long[] sorted = intervals.clone();
+    Arrays.sort(sorted);
+    int middle = sorted.length / 2;
+    return sorted.length % 2 == 1 ? 2 * sorted[middle] : sorted[middle - 1] + sorted[middle];
   }
 
   private static List<Finding> findings(List<SetAside> setAside, Rhythm rhythm) {

@@ -25,7 +25,12 @@ class ClassCheckTest {
 
   private static Call call(int beats, int seconds, boolean again, Known known) {
     return ClassCheck.of(
-            PulseCount.of(beats, CountWindow.of(seconds)), Posture.SEATED, true, again, known)
+            PulseCount.of(beats, CountWindow.of(seconds)),
+            Posture.SEATED,
+            true,
+            again,
+            known,
+            Optional.empty())
         .call();
   }
 
@@ -100,11 +105,40 @@ class ClassCheckTest {
             List.of(),
             Optional.empty());
     ClassCheck check =
-        ClassCheck.of(PulseCount.of(17, CountWindow.S15), Posture.SEATED, true, false, known);
+        ClassCheck.of(
+            PulseCount.of(17, CountWindow.S15),
+            Posture.SEATED,
+            true,
+            false,
+            known,
+            Optional.empty());
     assertThat(check.call()).isEqualTo(Call.AS_USUAL);
-    assertThat(check.verdict().findings())
+    assertThat(check.findings())
         .extracting(Finding::code)
         .containsExactly("pulse-as-usual", "nothing-against");
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    // usual 64: 16 in 15 s are as usual, 19 a first odd value
+    "16, GO, AS_USUAL",
+    "16, LIGHT_ONLY, LIGHT_ONLY",
+    "16, NOT_TODAY, NOT_TODAY",
+    "19, LIGHT_ONLY, COUNT_AGAIN",
+    "19, NOT_TODAY, NOT_TODAY",
+  })
+  void aStricterCheckInOfTheDayStands(int beats, Outcome checkedIn, Call call) {
+    ClassCheck check =
+        ClassCheck.of(
+            PulseCount.of(beats, CountWindow.S15),
+            Posture.SEATED,
+            true,
+            false,
+            usual(64),
+            Optional.of(checkedIn));
+    assertThat(check.call()).isEqualTo(call);
+    assertThat(check.findings().get(0).code().equals("checked-in-stricter"))
+        .isEqualTo(call == Call.LIGHT_ONLY || call == Call.NOT_TODAY);
   }
 
   @Test

@@ -51,6 +51,23 @@ class TapsTest {
   }
 
   @Test
+  void fractionsOfAMillisecondCount() {
+    // A full epoch in front, as a browser may give it: 199.999 ms is a bounce, 200 is not.
+    BigDecimal epoch = new BigDecimal("1764057600000");
+    List<BigDecimal> taps = new ArrayList<>();
+    for (BigDecimal each : after(500, 500, 500, 500, 500, 500, 500, 500)) {
+      taps.add(epoch.add(each));
+    }
+    taps.add(epoch.add(new BigDecimal("4199.999")));
+    assertThat(Taps.of(taps).setAside())
+        .containsExactly(new Taps.SetAside(10, new BigDecimal("199.999"), Taps.Kind.BOUNCE));
+    taps.set(9, epoch.add(new BigDecimal("4200")));
+    assertThat(Taps.of(taps).setAside()).isEmpty();
+    taps.set(9, epoch.add(new BigDecimal("6500.001")));
+    assertThat(Taps.of(taps).setAside().get(0).kind()).isEqualTo(Taps.Kind.PAUSE);
+  }
+
+  @Test
   void eightTapsAreEnoughAndSevenAreNot() {
     assertThat(Taps.of(steady(7, 800)).rhythm()).isEqualTo(Rhythm.STEADY);
     assertThatThrownBy(() -> Taps.of(steady(6, 800)))
@@ -135,5 +152,13 @@ class TapsTest {
     assertThatThrownBy(() -> Taps.of(steady(8, 10))).hasMessageContaining("no two taps");
     assertThatThrownBy(() -> Taps.of(steady(8, 2_600))).hasMessageContaining("no two taps");
     assertThatThrownBy(() -> Taps.of(steady(8, 240))).hasMessageContaining("250 bpm");
+    for (String beyond : new String[] {"1e15", "1e999999999", "1e-999999999"}) {
+      List<BigDecimal> taps = new ArrayList<>(steady(8, 800));
+      taps.set(8, new BigDecimal(beyond));
+      assertThatThrownBy(() -> Taps.of(taps))
+          .isInstanceOfSatisfying(
+              InvalidValueException.class,
+              invalid -> assertThat(invalid.faults().get(0).field()).isEqualTo("tapMillis[8]"));
+    }
   }
 }

@@ -49,6 +49,7 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -242,11 +243,12 @@ class ClassCountController {
     for (PersonRow row : view(saved).people()) {
       boolean nothingAgainst =
           row.call() != null && !row.call().talk() && row.alsoAsked().isEmpty();
-      if (nothingAgainst && !row.checkedIn()) {
+      Client client = records.client(row.id());
+      if (nothingAgainst && !row.checkedIn() && !client.archived()) {
         CountedView counted = row.again() == null ? row.first() : row.again();
         SavedCheckIn kept =
             desk.keep(
-                records.open(row.id()),
+                client,
                 pulseAlone(saved, counted.bpm(), row.again() != null),
                 verdict -> Optional.empty());
         made.add(new MadeCheckIn(row.id(), kept.id()));
@@ -293,7 +295,8 @@ class ClassCountController {
                 client ->
                     counted.row(client, everyone.screening(client), everyone.readings(client)))
             .toList();
-    return ClassView.of(saved, Threshold.BACK_TO_REST_AGAIN.whole(), RECOUNT.seconds(), rows);
+    return ClassView.of(
+        saved, counted.at(), Threshold.BACK_TO_REST_AGAIN.whole(), RECOUNT.seconds(), rows);
   }
 
   private PersonRow row(SavedClassCount saved, Client client) {
@@ -301,16 +304,16 @@ class ClassCountController {
   }
 
   private Counted counted(SavedClassCount saved) {
-    return new Counted(saved, classes.entries(saved.id()), checkIns.on(clock.today()).keySet());
+    return new Counted(saved, classes.entries(saved.id()), checkIns.on(clock.today()));
   }
 
   /** A class and what was counted of it. */
   private final class Counted {
     private final SavedClassCount saved;
     private final List<Entry> entries;
-    private final Set<UUID> checkedIn;
+    private final Map<UUID, SavedCheckIn> checkedIn;
 
-    Counted(SavedClassCount saved, List<Entry> entries, Set<UUID> checkedIn) {
+    Counted(SavedClassCount saved, List<Entry> entries, Map<UUID, SavedCheckIn> checkedIn) {
       this.saved = saved;
       this.entries = entries;
       this.checkedIn = checkedIn;
@@ -332,11 +335,11 @@ class ClassCountController {
               .map(
                   count ->
                       saved.moment() == Moment.BEFORE
-                          ? before(count, again.isPresent(), usual, screening)
+                          ? before(client, count, again.isPresent(), usual, screening)
                           : after(count, usual))
               .orElse(null),
           saved.moment() == Moment.BEFORE ? alsoAsked(screening) : List.of(),
-          checkedIn.contains(client.id()));
+          checkedIn.containsKey(client.id()));
     }
 
     private Optional<PulseCount> count(Client client, boolean again) {
@@ -359,7 +362,11 @@ class ClassCountController {
     }
 
     private CallView before(
-        PulseCount count, boolean recounted, OptionalInt usual, Screening screening) {
+        Client client,
+        PulseCount count,
+        boolean recounted,
+        OptionalInt usual,
+        Screening screening) {
       ClassCheck check =
           ClassCheck.of(
               count,
@@ -373,13 +380,14 @@ class ClassCountController {
                   screening.answers().usualRestingBpm(),
                   screening.effects(),
                   List.of(),
-                  screening.stops().stream().map(Finding::message).findFirst()));
+                  screening.stops().stream().map(Finding::message).findFirst()),
+              Optional.ofNullable(checkedIn.get(client.id())).map(SavedCheckIn::outcome));
       return new CallView(
           Words.of(check.call()),
           check.call().displayName(),
           check.call().ordinal(),
           check.call().talk(),
-          FindingView.of(check.verdict().findings()));
+          FindingView.of(check.findings()));
     }
 
     private CallView after(PulseCount count, OptionalInt resting) {
@@ -394,9 +402,13 @@ class ClassCountController {
 
     /** From the end of the work to the first number entered, which was counted just before. */
     private long minutesSince() {
-      Instant countedAt =
-          entries.stream().map(Entry::at).min(Comparator.naturalOrder()).orElse(clock.now());
+      Instant countedAt = at().orElse(clock.now());
       return Math.max(0, Duration.between(saved.stoppedAt().orElseThrow(), countedAt).toMinutes());
+    }
+
+    /** When the first number was entered. */
+    Optional<Instant> at() {
+      return entries.stream().map(Entry::at).min(Comparator.naturalOrder());
     }
 
     private List<String> alsoAsked(Screening screening) {

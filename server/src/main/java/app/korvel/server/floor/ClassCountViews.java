@@ -10,6 +10,7 @@ import app.korvel.store.SavedClassCount;
 import app.korvel.store.SavedClassCount.Moment;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -88,6 +89,7 @@ final class ClassCountViews {
   /**
    * A class count as it stands.
    *
+   * @param countedAt when the first number was entered; null before
    * @param againInMinutes how long until those who are not back are counted again
    * @param recountSeconds how long a first odd value is counted again
    */
@@ -100,10 +102,16 @@ final class ClassCountViews {
       Instant startedAt,
       @Nullable Instant stoppedAt,
       @Nullable UUID follows,
+      @Nullable Instant countedAt,
       int againInMinutes,
       int recountSeconds,
       List<PersonRow> people) {
-    static ClassView of(SavedClassCount saved, int again, int recount, List<PersonRow> people) {
+    static ClassView of(
+        SavedClassCount saved,
+        Optional<Instant> countedAt,
+        int again,
+        int recount,
+        List<PersonRow> people) {
       return new ClassView(
           saved.id(),
           saved.moment(),
@@ -113,6 +121,7 @@ final class ClassCountViews {
           saved.startedAt(),
           saved.stoppedAt().orElse(null),
           saved.follows().orElse(null),
+          countedAt.orElse(null),
           again,
           recount,
           people);
