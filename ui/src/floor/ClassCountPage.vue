@@ -37,6 +37,8 @@ interface Entry {
 const entries = reactive<Record<string, Entry>>({})
 const people = ref<ClassPerson[]>([])
 const showsResult = ref(false)
+/** Who was passed over with Enter: not asked for again. */
+const passedOver = new Set<string>()
 /** When the first number was entered. */
 const countedAt = ref<string | null>(null)
 
@@ -44,6 +46,7 @@ watch(
   () => props.id,
   async (id) => {
     showsResult.value = false
+    passedOver.clear()
     people.value = []
     await room.load(id)
     people.value = room.data.value?.people ?? []
@@ -81,7 +84,11 @@ async function commit(id: string) {
     const problem = asProblem(thrown)
     const fault = problem.errors[0]
     entry.message = fault ? `Accepted: ${fault.accepted}` : problem.message
-    showsResult.value = false
+    if (showsResult.value) {
+      showsResult.value = false
+      await nextTick()
+      focus(id)
+    }
   }
 }
 
@@ -97,7 +104,7 @@ function focus(id: string | undefined) {
 }
 const isOpen = (person: ClassPerson) => {
   const entry = entries[person.id]!
-  return entry.text.trim() === '' || entry.message !== ''
+  return entry.message !== '' || (entry.text.trim() === '' && !passedOver.has(person.id))
 }
 /** On to the next one without a number; past the last, to the list. */
 async function next(from: string) {
@@ -105,14 +112,16 @@ async function next(from: string) {
   await nextTick()
   const later = people.value.slice(at + 1).find(isOpen)
   if (later) return focus(later.id)
-  const missed = people.value.find((each) => isOpen(each) && each.id !== from)
+  const missed = people.value.find(isOpen)
   if (missed) return focus(missed.id)
-  if (!isOpen(people.value[at]!)) void toResult()
+  void toResult()
 }
 function onKey(event: KeyboardEvent, id: string) {
   const at = people.value.findIndex((each) => each.id === id)
   if (event.key === 'Enter') {
     event.preventDefault()
+    if (entries[id]!.text.trim() === '') passedOver.add(id)
+    else passedOver.delete(id)
     void commit(id)
     void next(id)
   } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {

@@ -2,6 +2,9 @@ package app.korvel.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.korvel.core.pulse.Felt;
+import app.korvel.core.pulse.Grade;
+import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Answers;
 import app.korvel.core.screening.Client;
@@ -18,14 +21,16 @@ import java.sql.Statement;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.flywaydb.core.Flyway;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** The tick boxes of the first version become intakes, and nothing of them is lost. */
+/** What an earlier version left is read whole, and nothing of it is lost. */
 class MigrationTest {
   @TempDir Path folder;
 
@@ -56,6 +61,40 @@ class MigrationTest {
       statement.executeUpdate(client(5, "REGULAR", "0, 0, 1, 1"));
     }
     return old;
+  }
+
+  /** A rate tapped before lengths were kept still reads, as the full minute it was held to be. */
+  @Test
+  void readingsFromBeforeTheBenchAreReadWhole() throws SQLException {
+    Path old = asLeftBy("2");
+    String client = "00000000-0000-7000-8000-000000000001";
+    try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + old);
+        Statement statement = connection.createStatement()) {
+      for (String row :
+          new String[] {
+            "'00000000-0000-7000-8000-0000000000a1', '%s', '2026-05-01T08:00:00Z', 61, null, null,"
+                + " 'SEATED', 'TAP', 5",
+            "'00000000-0000-7000-8000-0000000000a2', '%s', '2026-05-02T08:00:00Z', 64, 32, 30,"
+                + " 'SEATED', 'COUNT', 5",
+          }) {
+        statement.executeUpdate(
+            """
+            insert into resting_reading (id, client_id, taken_at, bpm, beats, window_seconds,
+              posture, source, minutes_rested, recorded_at)
+            values (%s, '2026-05-02T08:00:00Z')
+            """
+                .formatted(row.formatted(client)));
+      }
+    }
+    try (Database upgraded = Database.open(old)) {
+      List<RestingReading> readings = new ReadingRepository(upgraded).of(UUID.fromString(client));
+      assertThat(readings)
+          .extracting(RestingReading::tappedSeconds)
+          .containsExactly(Optional.empty(), Optional.of(60));
+      assertThat(readings).extracting(RestingReading::bpm).containsExactly(64, 61);
+      assertThat(readings).extracting(RestingReading::felt).containsOnly(Felt.NOTHING);
+      assertThat(readings).extracting(RestingReading::grade).containsOnly(Grade.GOOD);
+    }
   }
 
   @ParameterizedTest
