@@ -294,8 +294,8 @@ const passed = computed(() => levels.value.filter((each) => each.passed).length)
           </li>
         </ol>
         <p class="quiet small">
-          {{ progress.data.value.runToPass }} in a row within one beat pass a level. Any level is
-          open at any time.
+          {{ progress.data.value.runToPass }} in a row within one beat, counted for
+          {{ chosen.windowSeconds }} s or longer, pass this level. Any level is open at any time.
         </p>
       </aside>
     </div>

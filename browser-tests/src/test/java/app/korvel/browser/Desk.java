@@ -36,8 +36,8 @@ final class Desk {
         return {
           now: () => now,
           wall() {
-            sessionStorage.began ??= Date.now()
-            return Number(sessionStorage.began) + Number(sessionStorage.passed ?? 0)
+            localStorage.began ??= Date.now()
+            return Number(localStorage.began) + Number(sessionStorage.passed ?? 0)
           },
           every(milliseconds, callback) {
             timers.add(callback)

@@ -289,7 +289,7 @@ public enum FindingKind {
       Source.PRACTICE),
   NOT_BACK_YET(
       CAUTION,
-      "%s is not back to rest. Keep them walking easily and count again in 5 min.",
+      "%s is not back to rest. Let them sit quietly, and count again in 5 min.",
       "Back is up to %3$s: within 10 bpm or 10 %%, the larger, of %2$s at rest.",
       Source.PRACTICE),
   NOT_BACK_IN_TEN(

@@ -24,7 +24,11 @@ public enum Threshold {
       "10", "minutes", "Not back so long after a session: the next one is eased.", Source.PRACTICE),
 
   PRACTICE_BEAT("1", "beat", "A practice count this close is right.", Source.KORVEL),
-  PRACTICE_RUN("3", "tries", "So many right ones in a row pass a level.", Source.KORVEL),
+  PRACTICE_RUN(
+      "3",
+      "tries",
+      "So many right ones in a row, of the level's own window or a longer one, pass it.",
+      Source.KORVEL),
   PRACTICE_TREND("5", "tries", "Compared with as many before them.", Source.KORVEL),
 
   RESTING_DUE("56", "days", "An older resting value is due again.", Source.KORVEL),

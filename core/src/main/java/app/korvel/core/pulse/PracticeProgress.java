@@ -12,7 +12,8 @@ import java.util.Set;
 /**
  * How a learner's counting comes along.
  *
- * @param passed the levels with three right tries in a row
+ * @param passed the levels with three right tries in a row, each counted for as long as the level
+ *     begins with: a shorter window holds too few beats to miss
  * @param next the first level not passed yet; empty when all are
  * @param lately mean size of the error of the latest five tries, bpm to a tenth
  * @param before the same of the five before those
@@ -60,7 +61,8 @@ public record PracticeProgress(
     int run = 0;
     int longest = 0;
     for (Tried each : tries) {
-      if (each.level == level) {
+      boolean longEnough = each.tried.count().window().compareTo(level.window()) >= 0;
+      if (each.level == level && longEnough) {
         run = each.tried.right() ? run + 1 : 0;
         longest = Math.max(longest, run);
       }

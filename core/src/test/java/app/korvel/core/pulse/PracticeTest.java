@@ -69,7 +69,11 @@ class PracticeTest {
 
   private static List<Tried> tries(PracticeLevel level, Integer... ownBeats) {
     return Arrays.stream(ownBeats)
-        .map(off -> new Tried(level, counted(35 + off, 30, 35, 70)))
+        .map(
+            off -> {
+              int seconds = level.window().seconds();
+              return new Tried(level, counted(35 + off, seconds, 35, 35 * 60 / seconds));
+            })
         .toList();
   }
 
@@ -92,6 +96,18 @@ class PracticeTest {
     assertThat(
             after(tries(SLOW_AND_STRONG, 0, 0), tries(ANY_AT_REST, 4), tries(SLOW_AND_STRONG, 0))
                 .passed())
+        .containsExactly(SLOW_AND_STRONG);
+  }
+
+  @Test
+  void aShorterWindowPassesNothingAndBreaksNothing() {
+    Tried right = new Tried(SLOW_AND_STRONG, counted(35, 30, 35, 70));
+    Tried shorter = new Tried(SLOW_AND_STRONG, counted(18, 15, 18, 70));
+    Tried shorterOff = new Tried(SLOW_AND_STRONG, counted(28, 15, 18, 70));
+    Tried longer = new Tried(SLOW_AND_STRONG, counted(70, 60, 70, 70));
+    assertThat(after(List.of(shorter, shorter, shorter)).passed()).isEmpty();
+    assertThat(after(List.of(right, shorter, right)).passed()).isEmpty();
+    assertThat(after(List.of(right, shorterOff, right, longer)).passed())
         .containsExactly(SLOW_AND_STRONG);
   }
 
