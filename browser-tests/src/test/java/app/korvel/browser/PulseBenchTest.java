@@ -11,7 +11,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
-import org.openqa.selenium.WebElement;
 import org.openqa.selenium.interactions.Actions;
 
 /** A resting pulse counted, tapped and rested for; what is kept is taken back again. */
@@ -60,7 +59,8 @@ class PulseBenchTest {
     // trained until it taps at the rate asked for, by a clock of its own.
     int taps = 9;
     for (int round = 0; round < 8 && (round < 2 || Math.abs(rate - bpm) > NEAR); round++) {
-      desk.all(".ways .link").forEach(WebElement::click);
+      // Another way may stand beside it, and both go once the taps are gone.
+      desk.driver().executeScript("document.querySelector('.tapping .ways .link')?.click()");
       desk.sees("Tap once a beat");
       desk.driver().executeScript("window.noted = []");
       Tapping.space(
