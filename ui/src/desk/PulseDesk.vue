@@ -9,6 +9,7 @@ import MethodLink from '../shared/MethodLink.vue'
 import TextField from '../shared/TextField.vue'
 import { typed } from '../shared/fields'
 import { loadMethods, theMethods } from '../shared/methods'
+import { countWindows } from '../shared/words'
 import { useAddress, useSum } from './desk'
 import DeskSheet from './DeskSheet.vue'
 
@@ -34,7 +35,7 @@ const request = computed(() => ({
 }))
 const { answer, behind, refused, messages, general } = useSum(() => request.value, pulseOf)
 
-const WINDOWS = ['6', '10', '15', '30', '60'].map((value) => ({ value, name: `${value} s` }))
+const WINDOWS = countWindows().map((each) => ({ ...each, value: String(each.value) }))
 const field = ref<InstanceType<typeof TextField> | null>(null)
 async function onDone() {
   await nextTick()

@@ -204,7 +204,7 @@ const again = (who: string[]) =>
       people: who,
       minutesAfter: null,
       follows: props.id,
-    } as never)
+    })
     await router.push(`/floor/classes/${round.id}`)
   })
 
@@ -235,6 +235,7 @@ const title = computed(() =>
         :people="people"
         :before="before"
         :recount-seconds="room.data.value.recountSeconds"
+        :again-in-minutes="room.data.value.againInMinutes"
         :recount="recount"
         :busy="busy"
         :checked-in="checkedIn"

@@ -12,6 +12,7 @@ const props = defineProps<{
   people: ClassPerson[]
   before: boolean
   recountSeconds: number
+  againInMinutes: number
   recount: (person: string, beats: number | string | null) => Promise<void>
   busy: boolean
   /** What the room's check-in came to. */
@@ -24,9 +25,7 @@ const byRank = (all: ClassPerson[]) =>
 const talk = computed(() => byRank(props.people.filter((each) => each.call?.talk)))
 const fine = computed(() => props.people.filter((each) => each.call && !each.call.talk))
 const uncounted = computed(() => props.people.filter((each) => !each.call))
-const ready = computed(() =>
-  fine.value.filter((each) => each.alsoAsked.length === 0 && !each.checkedIn),
-)
+const ready = computed(() => props.people.filter((each) => each.readyToCheckIn))
 const notBack = computed(() =>
   props.before
     ? []
@@ -120,8 +119,8 @@ const names = (all: ClassPerson[]) => all.map((each) => each.name.split(' ')[0])
     </ul>
     <div v-if="notBack.length" class="next">
       <p>
-        Count {{ notBack.length === 1 ? names(notBack) : `these ${notBack.length}` }} again in 5
-        minutes. The rest may go.
+        Count {{ notBack.length === 1 ? names(notBack) : `these ${notBack.length}` }} again in
+        {{ againInMinutes }} minutes. The rest may go.
       </p>
       <Button
         :label="notBack.length === 1 ? 'Count again' : `Count these ${notBack.length} again`"

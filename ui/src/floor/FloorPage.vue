@@ -10,7 +10,8 @@ import TextField from '../shared/TextField.vue'
 import { typed, useFieldMessages } from '../shared/fields'
 import { useLoad } from '../shared/load'
 import { theStudio } from '../shared/studio'
-import { day, options, POSTURES } from '../shared/words'
+import { countWindows, day, options, POSTURES } from '../shared/words'
+import { ROOM_WINDOWS } from './roomClock'
 
 /** Who is here, and how the room counts: then one clock for everyone. */
 const router = useRouter()
@@ -25,7 +26,7 @@ const MOMENTS = [
   { value: 'before', name: 'Before the session' },
   { value: 'after', name: 'After it' },
 ]
-const WINDOWS = [10, 15, 30, 60].map((value) => ({ value, name: `${value} s` }))
+const WINDOWS = countWindows(ROOM_WINDOWS)
 const STILL = [
   { value: true, name: '5 min or more' },
   { value: false, name: 'Less' },
@@ -73,7 +74,7 @@ async function begin() {
       people: present.value,
       minutesAfter: after ? typed(form.minutesAfter) : null,
       follows: null,
-    } as never)
+    })
     await router.push(`/floor/classes/${room.id}`)
   } catch (thrown) {
     show(asProblem(thrown))

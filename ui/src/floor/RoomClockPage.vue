@@ -5,7 +5,7 @@ import ClockFace from '../pulse/ClockFace.vue'
 import { COUNT_IN, useCount } from '../pulse/useCount'
 import SoundSwitch from '../shared/SoundSwitch.vue'
 import { clock } from '../shared/clock'
-import { useRoomLine } from './roomClock'
+import { ROOM_WINDOWS, useRoomLine } from './roomClock'
 
 /** The clock of the room on a wall screen: it runs with the class count, or by itself. */
 const router = useRouter()
@@ -23,7 +23,6 @@ const say = useRoomLine((message) => {
 })
 onMounted(() => say({ kind: 'hello' }))
 
-const WINDOWS = [10, 15, 30, 60]
 function choose(window: number) {
   count.reset()
   seconds.value = window
@@ -52,7 +51,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     <footer>
       <div v-if="!busy" class="windows" role="group" aria-label="Count for">
         <button
-          v-for="window in WINDOWS"
+          v-for="window in ROOM_WINDOWS"
           :key="window"
           type="button"
           :aria-pressed="window === seconds"

@@ -1,5 +1,8 @@
 import { onBeforeUnmount } from 'vue'
 
+/** How long a room may count, in seconds. */
+export const ROOM_WINDOWS = [10, 15, 30, 60]
+
 /** What the windows of one machine tell each other about the clock of the room. */
 export type RoomMessage =
   { kind: 'start'; seconds: number; at: number } | { kind: 'stop' } | { kind: 'hello' }

@@ -22,7 +22,7 @@ import { clock } from '../shared/clock'
 import { typed, useFieldMessages } from '../shared/fields'
 import { useLoad } from '../shared/load'
 import { beatSound, soundOn } from '../shared/sound'
-import { options, RHYTHMS } from '../shared/words'
+import { countWindows, options, RHYTHMS } from '../shared/words'
 import ThrobSwitch from './ThrobSwitch.vue'
 import TryTrend from './TryTrend.vue'
 import { throbOn } from './throb'
@@ -44,7 +44,7 @@ function choose(id: PracticeLevel['id'] | null) {
   level.value = id
   seconds.value = chosen.value?.windowSeconds ?? 30
 }
-const WINDOWS = [6, 10, 15, 30, 60].map((value) => ({ value, name: `${value} s` }))
+const WINDOWS = countWindows()
 watch(seconds, putAway)
 
 const given = ref<GivenPulse | null>(null)
@@ -164,7 +164,6 @@ async function tell() {
 
 const silent = computed(() => !soundOn.value && !throbOn.value)
 const signed = (bpm: number) => (bpm > 0 ? `+${bpm}` : bpm < 0 ? `−${-bpm}` : '0')
-const ownBpm = computed(() => (told.value ? told.value.errorBpm - told.value.windowErrorBpm : 0))
 const trend = computed(() => {
   const known = progress.data.value
   if (!known || known.lately === null) return ''
@@ -245,7 +244,7 @@ const passed = computed(() => levels.value.filter((each) => each.passed).length)
               </div>
               <div>
                 <dt>You, alone</dt>
-                <dd class="num">{{ signed(ownBpm) }}</dd>
+                <dd class="num">{{ signed(told.ownErrorBpm) }}</dd>
               </div>
             </dl>
             <Findings :findings="told.findings" />

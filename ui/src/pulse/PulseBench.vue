@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import SelectButton from 'primevue/selectbutton'
 import { computed, nextTick, reactive, ref, toRef, watch } from 'vue'
 import { asProblem } from '../api/http'
 import {
@@ -13,13 +12,23 @@ import {
   type RestingRecord,
 } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
+import Choices from '../shared/Choices.vue'
 import Findings from '../shared/Findings.vue'
 import MethodLink from '../shared/MethodLink.vue'
 import TextField from '../shared/TextField.vue'
 import { typed, useFieldMessages } from '../shared/fields'
 import { theStudio } from '../shared/studio'
 import { offerUndo } from '../shared/undo'
-import { day, DISTURBANCES, options, POSTURES, RHYTHMS, SOURCES, STRENGTHS } from '../shared/words'
+import {
+  countWindows,
+  day,
+  DISTURBANCES,
+  options,
+  POSTURES,
+  RHYTHMS,
+  SOURCES,
+  STRENGTHS,
+} from '../shared/words'
 import CountClock from './CountClock.vue'
 import QuietTime from './QuietTime.vue'
 import TapPad from './TapPad.vue'
@@ -30,8 +39,7 @@ import { useQuiet } from './quiet'
 const props = defineProps<{ client: string; record: RestingRecord; closed: boolean }>()
 const emit = defineEmits<{ changed: [] }>()
 
-const WINDOWS = [6, 10, 15, 30, 60].map((value) => ({ value, name: `${value} s` }))
-const QUIET_MINUTES = [props.record.quietMinutes, 10, 15]
+const WINDOWS = countWindows()
 const FULL_MINUTE = 60
 
 const entry = reactive({
@@ -39,7 +47,7 @@ const entry = reactive({
   number: '',
   posture: 'seated',
   source: 'count',
-  minutesRested: String(props.record.quietMinutes),
+  minutesRested: String(props.record.quietTimes[0]),
   disturbances: [] as string[],
   site: 'radial',
   rhythm: '',
@@ -127,7 +135,7 @@ function rest(minutes: number) {
   resting.value = true
 }
 async function countRested() {
-  const minutesRested = String(Math.min(FULL_MINUTE, quiet.minutes.value))
+  const minutesRested = String(Math.min(props.record.mostQuietMinutes, quiet.minutes.value))
   Object.assign(entry, STANDARD, { minutesRested })
   leaveRest()
   await nextTick()
@@ -138,7 +146,7 @@ function leaveRest() {
   resting.value = false
 }
 async function fullMinute() {
-  Object.assign(entry, { source: 'count', windowSeconds: FULL_MINUTE, rhythm: 'uneven' })
+  Object.assign(entry, { source: 'count', windowSeconds: FULL_MINUTE })
   taps.value = []
   await nextTick()
   clockFace.value?.start()
@@ -185,62 +193,58 @@ function correct(reading: Reading) {
 }
 defineExpose({ correct })
 
-/** Does it, and offers to undo it. */
-async function change(done: string, work: () => Promise<string>) {
-  if (saving.value) return
-  saving.value = true
-  const client = props.client
-  try {
-    const undoable = await work()
-    putAway()
-    kept.value = done
-    offerUndo(done, async () => {
-      await undoReading(client, undoable)
-      kept.value = ''
-      emit('changed')
-    })
-  } catch (thrown) {
-    show(asProblem(thrown))
-  } finally {
-    saving.value = false
-    emit('changed')
-  }
-}
-function keepCorrection() {
-  const { id: wrong, bpm } = correcting.value!
-  return change(`The reading of ${bpm} is put right.`, async () => {
-    return (await correctReading(props.client, wrong, asked())).id
-  })
-}
-function takeBack() {
-  const { id: wrong, bpm } = correcting.value!
-  return change(`The reading of ${bpm} is taken back.`, async () => {
-    return (await takeBackReading(props.client, wrong)).id
-  })
-}
-async function keep() {
-  if (correcting.value) return keepCorrection()
+/** Does it, says so, and offers to undo it. */
+async function change(work: (client: string) => Promise<Change>) {
   if (saving.value) return
   saving.value = true
   kept.value = ''
   const client = props.client
   try {
-    const reading = await keepReading(client, asked())
+    const { said, undo } = await work(client)
     putAway()
-    kept.value = `${reading.bpm} bpm is kept.`
-    offerUndo(kept.value, async () => {
-      await takeBackReading(client, reading.id)
+    kept.value = said
+    offerUndo(said, async () => {
+      await undo()
       kept.value = ''
       emit('changed')
     })
-    emit('changed')
   } catch (thrown) {
     show(asProblem(thrown))
     beatsField.value?.focus()
   } finally {
     saving.value = false
+    emit('changed')
   }
 }
+interface Change {
+  said: string
+  undo: () => Promise<unknown>
+}
+const keep = () =>
+  change(async (client) => {
+    const wrong = correcting.value
+    if (wrong) {
+      const right = await correctReading(client, wrong.id, asked())
+      return {
+        said: `The reading of ${wrong.bpm} is put right.`,
+        undo: () => undoReading(client, right.id),
+      }
+    }
+    const reading = await keepReading(client, asked())
+    return {
+      said: `${reading.bpm} bpm is kept.`,
+      undo: () => takeBackReading(client, reading.id),
+    }
+  })
+const takeBack = () =>
+  change(async (client) => {
+    const { id: wrong, bpm } = correcting.value!
+    const withdrawal = await takeBackReading(client, wrong)
+    return {
+      said: `The reading of ${bpm} is taken back.`,
+      undo: () => undoReading(client, withdrawal.id),
+    }
+  })
 
 const worth = computed(() => {
   if (!judged.value) return ''
@@ -273,7 +277,7 @@ const title = computed(() =>
       <p v-if="!correcting && !resting" class="protocol">
         <span class="quiet small">Rest first, then count:</span>
         <button
-          v-for="minutes in QUIET_MINUTES"
+          v-for="minutes in record.quietTimes"
           :key="minutes"
           type="button"
           class="start-rest num"
@@ -284,14 +288,11 @@ const title = computed(() =>
         </button>
       </p>
     </header>
-    <SelectButton
+    <Choices
       v-if="!resting"
       v-model="entry.source"
       class="source"
       :options="options(SOURCES, ['count', 'tap', 'strap', 'wrist', 'overnight'])"
-      option-label="name"
-      option-value="value"
-      :allow-empty="false"
       aria-label="Source"
     />
     <form class="bench" :class="{ correcting }" novalidate @submit.prevent="keep">
@@ -305,12 +306,9 @@ const title = computed(() =>
           @leave="leaveRest"
         />
         <template v-else-if="counting">
-          <SelectButton
+          <Choices
             v-model="entry.windowSeconds"
             :options="WINDOWS"
-            option-label="name"
-            option-value="value"
-            :allow-empty="false"
             aria-label="How long to count"
           />
           <CountClock
@@ -484,12 +482,6 @@ header {
   border: 1px solid var(--teal);
   border-radius: 6px;
   cursor: pointer;
-}
-
-.source {
-  flex-wrap: wrap;
-  background: var(--ground-2);
-  border-radius: var(--radius);
 }
 
 .bench {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import SelectButton from 'primevue/selectbutton'
 import { computed, ref, watch } from 'vue'
 import type { Reading, RestingRecord } from '../api/korvel'
+import Choices from '../shared/Choices.vue'
 import { theStudio } from '../shared/studio'
 import { day, DISTURBANCES, POSTURES, RHYTHMS, SOURCES, STRENGTHS } from '../shared/words'
 import RestingTrend from './RestingTrend.vue'
@@ -75,14 +75,11 @@ const disturbed = (reading: Reading) =>
   <section class="sheet stack" aria-labelledby="record-title">
     <header>
       <h2 id="record-title">Resting record</h2>
-      <SelectButton
+      <Choices
         v-if="kinds.length > 1"
         v-model="chosen"
         class="kinds"
         :options="kinds"
-        option-label="name"
-        option-value="value"
-        :allow-empty="false"
         aria-label="Posture and source"
       />
       <p v-else class="quiet small">{{ kinds[0]?.name }}</p>
@@ -172,12 +169,6 @@ header {
   gap: 8px 20px;
   align-items: center;
   justify-content: space-between;
-}
-
-.kinds {
-  flex-wrap: wrap;
-  background: var(--ground-2);
-  border-radius: var(--radius);
 }
 
 .mixed {

@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="T">
-import SelectButton from 'primevue/selectbutton'
+import Choices from './Choices.vue'
 import Field from './Field.vue'
 
 /** One or several of a few words, all in view, with label, hint and message. */
@@ -17,30 +17,14 @@ const chosen = defineModel<T>({ required: true })
 
 <template>
   <Field v-slot="field" :label="label" :hint="hint" :message="message">
-    <SelectButton
+    <Choices
       :id="field.id"
       v-model="chosen"
-      class="choice"
       :options="options"
-      option-label="name"
-      option-value="value"
       :multiple="multiple"
-      :allow-empty="multiple || clearable"
+      :clearable="clearable"
       :aria-label="label"
       :aria-describedby="field.describedBy"
     />
   </Field>
 </template>
-
-<style scoped>
-.choice {
-  flex-wrap: wrap;
-  justify-self: start;
-  background: var(--ground-2);
-  border-radius: var(--radius);
-}
-
-.choice.p-selectbutton :deep(.p-togglebutton) {
-  border-radius: 6px;
-}
-</style>

@@ -91,6 +91,10 @@ export const STEPS = {
   prescription: 'Prescription',
 } as const
 
+/** Counting windows as options, all of them or some. */
+export const countWindows = (seconds = [6, 10, 15, 30, 60]) =>
+  seconds.map((value) => ({ value, name: `${value} s` }))
+
 /** The words as options to choose from, all of them or those of some keys. */
 export function options<K extends string>(
   words: Readonly<Record<K, string>>,

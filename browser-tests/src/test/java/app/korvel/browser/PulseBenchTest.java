@@ -15,7 +15,7 @@ import org.openqa.selenium.interactions.Actions;
 
 /** A resting pulse counted, tapped and rested for; what is kept is taken back again. */
 class PulseBenchTest {
-  private static final int TAPS = 32;
+  private static final int TAPS = 30;
   private static final double NEAR = 0.7;
 
   /** When the page hears each key, by the page's own clock. */
@@ -26,6 +26,9 @@ class PulseBenchTest {
 
   private static final String NOTED =
       "return (window.noted.at(-1) - window.noted[0]) / (window.noted.length - 1)";
+
+  /** How much longer than asked for a tap takes, ms: the same hand taps in every test. */
+  private static double late = Double.NaN;
 
   private Desk desk;
 
@@ -43,6 +46,16 @@ class PulseBenchTest {
     Tapping.space(desk.driver(), times, Duration.ofMillis(apart));
   }
 
+  /** Taps from the start; returns how far apart the page heard them, ms. */
+  private double tapped(int taps, double apart) {
+    // Another way may stand beside it, and both go once the taps are gone.
+    desk.driver().executeScript("document.querySelector('.tapping .ways .link')?.click()");
+    desk.sees("Tap once a beat");
+    desk.driver().executeScript("window.noted = []");
+    Tapping.space(desk.driver(), taps, Duration.ofNanos(Math.round(apart * 1e6)));
+    return ((Number) desk.driver().executeScript(NOTED)).doubleValue();
+  }
+
   private String pad() {
     return desk.one(".pad").getText();
   }
@@ -53,22 +66,16 @@ class PulseBenchTest {
     desk.open("/desk/pulse?by=tap");
     desk.sees("Tap once a beat");
     desk.driver().executeScript(NOTE_TAPS);
-    double late = 0;
+    if (Double.isNaN(late)) {
+      // The driver takes some milliseconds for each key: how many, a short go tells.
+      late = tapped(9, 316) - 316;
+    }
     double rate = 0;
-    // The driver takes a few milliseconds for each key, more when the machine is busy: the hand is
-    // trained until it taps at the rate asked for, by a clock of its own.
-    int taps = 9;
-    for (int round = 0; round < 8 && (round < 2 || Math.abs(rate - bpm) > NEAR); round++) {
-      // Another way may stand beside it, and both go once the taps are gone.
-      desk.driver().executeScript("document.querySelector('.tapping .ways .link')?.click()");
-      desk.sees("Tap once a beat");
-      desk.driver().executeScript("window.noted = []");
-      Tapping.space(
-          desk.driver(), taps, Duration.ofNanos(Math.round((60_000.0 / bpm - late) * 1e6)));
-      double millis = ((Number) desk.driver().executeScript(NOTED)).doubleValue();
+    for (int round = 0; round < 8 && Math.abs(rate - bpm) > NEAR; round++) {
+      double apart = 60_000.0 / bpm;
+      double millis = tapped(TAPS, apart - late);
       rate = 60_000 / millis;
-      late += millis - 60_000.0 / bpm;
-      taps = TAPS;
+      late += millis - apart;
     }
     assertThat(rate).as("what the hand tapped").isBetween(bpm - NEAR, bpm + NEAR);
     desk.await(() -> pad().contains(TAPS + " taps") ? true : null);
@@ -117,6 +124,10 @@ class PulseBenchTest {
     desk.letCount(60);
     desk.await(() -> desk.focused().equals("Beats in 60 s"));
     desk.keys("66");
+    desk.sees("66 is usual for rest.");
+    // What the taps suggested is noted only when the instructor felt it too.
+    assertThat(desk.reads("Uneven. If that is new")).isFalse();
+    desk.press("Uneven");
     desk.sees("Uneven. If that is new for this client, no session and a doctor's look.");
     desk.sees("Graded good: standard protocol.");
   }

@@ -210,6 +210,7 @@ class PulseBenchApiTest {
     assertThat(made.at("/made/0/clientId")).isEqualTo(id(usual));
     assertThat(server.get(usual + "/checkins").at("/today/outcome")).isEqualTo("go");
     assertThat(server.get(room).json().at("/people/0/checkedIn").asBoolean()).isTrue();
+    assertThat(server.get(room).json().at("/people/0/readyToCheckIn").asBoolean()).isFalse();
     assertThat(server.get(room).json().at("/people/2/checkedIn").asBoolean()).isFalse();
     assertThat(server.get(asked + "/checkins").json().get("today").isNull()).isTrue();
     assertThat(server.post(room + "/checkins", "").json().get("made")).isEmpty();
@@ -303,6 +304,73 @@ class PulseBenchApiTest {
         .isEqualTo(400);
     assertThat(enter(room, archived, "count", 16).status()).isEqualTo(404);
     assertThat(server.get("/api/class-counts/" + id(one)).status()).isEqualTo(404);
+  }
+
+  /** What was counted and tried is there when the server comes back. */
+  @Test
+  void aClassAndATryOutliveTheServer(@TempDir Path folder) {
+    String room;
+    String person;
+    try (TestServer first = new TestServer(folder)) {
+      String client = screened(first, "Still Here", 46, "some", "");
+      counted(first, client, 64);
+      person = id(client);
+      Answer begun =
+          first.post(
+              "/api/class-counts",
+              "{\"moment\":\"before\",\"windowSeconds\":15,%s}".formatted(people(client)));
+      room = "/api/class-counts/" + begun.at("/id");
+      first.put(room + "/people/" + person + "/count", "{\"beats\":44}");
+      first.put(room + "/people/" + person + "/count", "{\"beats\":16}");
+      first.post("/api/practice/tries", tried("fast", 5, 15, 38, ""));
+    }
+    try (TestServer second = new TestServer(folder)) {
+      Answer stands = second.get(room);
+      assertThat(stands.at("/people/0/id")).isEqualTo(person);
+      assertThat(stands.json().at("/people/0/first/bpm").asInt()).isEqualTo(64);
+      assertThat(stands.at("/people/0/call/id")).isEqualTo("as-usual");
+      assertThat(stands.at("/countedAt")).isNotBlank();
+      assertThat(second.get("/api/class-counts/start").at("/last/members/0")).isEqualTo(person);
+      assertThat(second.get("/api/practice").json().get("tries")).hasSize(1);
+    }
+  }
+
+  /**
+   * A word of today's check-in stands in the class, until the day's later check-in says otherwise.
+   */
+  @Test
+  void whoWasToldNotTodayIsNotWavedThrough() {
+    String client = added("Told Today");
+    counted(server, client, 64);
+    server.post(client + "/checkins", "{\"pulseBpm\":64,\"told\":[\"fever\"]}");
+    Answer begun =
+        server.post(
+            "/api/class-counts",
+            "{\"moment\":\"before\",\"windowSeconds\":15,%s}".formatted(people(client)));
+    String room = "/api/class-counts/" + begun.at("/id");
+    Answer row = enter(room, client, "count", 16);
+    assertThat(row.at("/call/id")).isEqualTo("not-today");
+    assertThat(row.at("/call/findings/0/message")).isEqualTo("Checked in today: not today.");
+    assertThat(server.post(room + "/checkins", "").json().get("made")).isEmpty();
+    server.post(client + "/checkins", "{\"pulseBpm\":64,\"told\":[]}");
+    assertThat(server.get(room).at("/people/0/call/id")).isEqualTo("as-usual");
+  }
+
+  /** A stale resting value is nothing to come back to, nor to be held against. */
+  @Test
+  void aChangedMedicineLeavesNothingToHoldACountAgainst() {
+    String client = added("Dose Changed");
+    counted(server, client, 64);
+    server.put(
+        client + "/screening",
+        TestClients.intake(1, "some", TestClients.medicine("beta-blocker", "metoprolol", "50 mg")));
+    for (String moment : new String[] {"before", "after"}) {
+      Answer begun =
+          server.post(
+              "/api/class-counts",
+              "{\"moment\":\"%s\",\"windowSeconds\":15,%s}".formatted(moment, people(client)));
+      assertThat(begun.json().at("/people/0/usualBpm").isNull()).as(moment).isTrue();
+    }
   }
 
   @Test

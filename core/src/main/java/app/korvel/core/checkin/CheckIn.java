@@ -75,6 +75,23 @@ public record CheckIn(
     told = copy(told, Told.class);
   }
 
+  /** A pulse and nothing else: what a count in a class finds. */
+  public static CheckIn pulse(
+      int bpm, Posture posture, PulseSource source, boolean settled, boolean recounted) {
+    return new CheckIn(
+        bpm,
+        posture,
+        source,
+        settled,
+        recounted,
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Set.of(),
+        Set.of());
+  }
+
   private static <E extends Enum<E>> Set<E> copy(Set<E> words, Class<E> type) {
     return words.isEmpty() ? EnumSet.noneOf(type) : EnumSet.copyOf(words);
   }

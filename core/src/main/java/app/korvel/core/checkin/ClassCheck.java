@@ -5,11 +5,12 @@ import app.korvel.core.measure.FindingKind;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.pulse.PulseSource;
+import app.korvel.core.screening.Measure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * One person's count in a class before a session: their pulse held against what is usual for them,
@@ -17,12 +18,20 @@ import java.util.Set;
  *
  * @param count what was counted
  * @param call whom to talk to
+ * @param alsoAsked what else their context asks for before they start
  * @param findings the reasons, the weightiest first
  */
-public record ClassCheck(PulseCount count, Call call, List<Finding> findings) {
+public record ClassCheck(
+    PulseCount count, Call call, List<String> alsoAsked, List<Finding> findings) {
 
   public ClassCheck {
+    alsoAsked = List.copyOf(alsoAsked);
     findings = List.copyOf(findings);
+  }
+
+  /** Whether the pulse speaks against nothing and nothing more is asked of them. */
+  public boolean nothingAgainst() {
+    return !call.talk() && alsoAsked.isEmpty();
   }
 
   /** What the instructor does with one person of the class, the ones to talk to first. */
@@ -58,8 +67,8 @@ public record ClassCheck(PulseCount count, Call call, List<Finding> findings) {
    * @param posture how the class was placed
    * @param settled whether it had been still for 5 minutes
    * @param recounted whether this is the second count, of 60 s
-   * @param known what it is held against; what their context asks and has them carry is left to the
-   *     check-in
+   * @param known what it is held against; what their context asks for and has them carry is named,
+   *     and left to the check-in
    * @param checkedIn what today's check-in came to, if there was one: a stricter word stands
    */
   public static ClassCheck of(
@@ -69,30 +78,25 @@ public record ClassCheck(PulseCount count, Call call, List<Finding> findings) {
       boolean recounted,
       Known known,
       Optional<Outcome> checkedIn) {
-    CheckIn pulse =
-        new CheckIn(
-            count.bpm(),
-            posture,
-            PulseSource.COUNT,
-            settled,
-            recounted,
-            Optional.empty(),
-            Optional.empty(),
-            Optional.empty(),
-            Optional.empty(),
-            Set.of(),
-            Set.of());
+    CheckIn pulse = CheckIn.pulse(count.bpm(), posture, PulseSource.COUNT, settled, recounted);
     Verdict verdict = Verdict.of(pulse, known.pulseAlone());
     Call call = call(verdict, known);
     Optional<Call> before = checkedIn.flatMap(ClassCheck::stricter);
     if (before.filter(stricter -> stricter.compareTo(call) < 0).isEmpty()) {
-      return new ClassCheck(count, call, verdict.findings());
+      return new ClassCheck(count, call, alsoAsked(known), verdict.findings());
     }
     List<Finding> findings = new ArrayList<>();
     findings.add(
         FindingKind.CHECKED_IN_STRICTER.of(checkedIn.get().displayName().toLowerCase(Locale.ROOT)));
     findings.addAll(verdict.findings());
-    return new ClassCheck(count, before.get(), findings);
+    return new ClassCheck(count, before.get(), alsoAsked(known), findings);
+  }
+
+  private static List<String> alsoAsked(Known known) {
+    return Stream.concat(
+            known.effects().ask().stream().map(Measure::displayName),
+            known.effects().carry().stream().map(thing -> "has " + thing))
+        .toList();
   }
 
   private static Optional<Call> stricter(Outcome outcome) {

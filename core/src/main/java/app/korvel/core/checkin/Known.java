@@ -1,7 +1,9 @@
 package app.korvel.core.checkin;
 
+import app.korvel.core.measure.Finding;
 import app.korvel.core.screening.Effects;
 import app.korvel.core.screening.Person;
+import app.korvel.core.screening.Screening;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
@@ -38,6 +40,23 @@ public record Known(
   /** Without what their context asks for and has them carry: what a pulse alone is held against. */
   Known pulseAlone() {
     return new Known(date, person, usualBpm, toldUsualBpm, Effects.NONE, List.of(), screeningStops);
+  }
+
+  /**
+   * What is known of a screened client.
+   *
+   * @param usualBpm the working resting value of the same posture and source, if there is one
+   */
+  public static Known of(
+      LocalDate date, Screening screening, OptionalInt usualBpm, List<Weighed> weights) {
+    return new Known(
+        date,
+        screening.person(),
+        usualBpm,
+        screening.answers().usualRestingBpm(),
+        screening.effects(),
+        weights,
+        screening.stops().stream().map(Finding::message).findFirst());
   }
 
   /** Nothing but the person, and perhaps a usual value: what a calculator knows. */

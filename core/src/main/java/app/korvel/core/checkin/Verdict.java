@@ -263,7 +263,7 @@ public record Verdict(
               Outcome.NOT_TODAY,
               Ground.NOT_YET,
               each -> each.asks(Measure.GLUCOSE) && each.now.glucose().isEmpty(),
-              each -> figures("glucose")),
+              each -> figures(Measure.GLUCOSE.displayName())),
           new Rule(
               FindingKind.HEAT_NOT_FOR_THEM,
               Outcome.NOT_TODAY,
@@ -325,12 +325,12 @@ public record Verdict(
               FindingKind.MEASURE_MISSING,
               Outcome.GO,
               each -> each.asks(Measure.BLOOD_PRESSURE) && each.now.pressure().isEmpty(),
-              each -> figures("blood pressure")),
+              each -> figures(Measure.BLOOD_PRESSURE.displayName())),
           Rule.of(
               FindingKind.MEASURE_MISSING,
               Outcome.GO,
               each -> each.asks(Measure.WEIGHT) && each.now.weightKg().isEmpty(),
-              each -> figures("weight")),
+              each -> figures(Measure.WEIGHT.displayName())),
           Rule.of(FindingKind.CHANGED_SINCE, Outcome.GO, each -> each.told(Told.CHANGED)),
           Rule.of(
               FindingKind.PULSE_NO_USUAL,

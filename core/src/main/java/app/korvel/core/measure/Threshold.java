@@ -34,6 +34,9 @@ public enum Threshold {
   RESTING_DUE("56", "days", "An older resting value is due again.", Source.KORVEL),
   RESTING_MEDIAN("3", "readings", "Alike and recent, they make a median.", Source.KORVEL),
   RESTING_QUIET("5", "minutes", "Quiet time before a resting count, at least.", Source.PRACTICE),
+  RESTING_QUIET_BETTER(
+      "10", "minutes", "A better quiet time before a resting count.", Source.PRACTICE),
+  RESTING_QUIET_LONG("15", "minutes", "A long quiet time before a resting count.", Source.PRACTICE),
   RESTING_COUNT("30", "seconds", "The shortest count that is graded good.", Source.PRACTICE),
   RESTING_POOR_COUNT(
       "10", "seconds", "A count this short is graded poor for a resting value.", Source.PRACTICE),

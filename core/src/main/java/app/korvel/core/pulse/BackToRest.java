@@ -37,6 +37,11 @@ public record BackToRest(State state, Finding finding) {
     public String displayName() {
       return displayName;
     }
+
+    /** Whether to look at them before they go. */
+    public boolean talk() {
+      return this != BACK;
+    }
   }
 
   /**

@@ -35,6 +35,11 @@ public record PracticeTry(
     return count.beats() - beatsPlayed;
   }
 
+  /** What of the error is the learner's, bpm. */
+  public int ownErrorBpm() {
+    return ownBeats() * count.window().multiplier();
+  }
+
   /** Whether the count is within a beat, and the rhythm right where it was asked. */
   public boolean right() {
     return Math.abs(ownBeats()) <= Threshold.PRACTICE_BEAT.whole() && rhythmRight();

@@ -42,6 +42,13 @@ public record RestingReading(
   /** Quiet minutes that the standard protocol asks for, at least. */
   public static final int STANDARD_MINUTES = Threshold.RESTING_QUIET.whole();
 
+  /** Quiet minutes to choose from, the standard first. */
+  public static final List<Integer> QUIET_TIMES =
+      List.of(
+          STANDARD_MINUTES,
+          Threshold.RESTING_QUIET_BETTER.whole(),
+          Threshold.RESTING_QUIET_LONG.whole());
+
   private static final int FULL_MINUTE = 60;
 
   /** The shortest count that can be graded good, in seconds. */

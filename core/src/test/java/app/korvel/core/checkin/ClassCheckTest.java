@@ -59,6 +59,39 @@ class ClassCheckTest {
     assertThat(call(beats, seconds, again, usual(usual))).isEqualTo(call);
   }
 
+  /** Every pulse against a usual one, first and counted again: by the lines of the check-in. */
+  @Test
+  void everyPulseFindsItsCall() {
+    for (int usual : new int[] {44, 64, 97}) {
+      for (int bpm = 25; bpm <= 140; bpm++) {
+        int off = Math.abs(bpm - usual);
+        boolean line = bpm > 100 || bpm < 40;
+        Call again =
+            line || off >= 10 ? Call.NOT_TODAY : off >= 5 ? Call.LIGHT_ONLY : Call.AS_USUAL;
+        assertThat(call(bpm, 60, true, usual(usual)))
+            .as(bpm + " for " + usual + ", counted again")
+            .isEqualTo(again);
+        assertThat(call(bpm, 60, false, usual(usual)))
+            .as(bpm + " for " + usual)
+            .isEqualTo(again == Call.AS_USUAL ? Call.AS_USUAL : Call.COUNT_AGAIN);
+      }
+    }
+  }
+
+  /** Over the line but not yet settled: only the difference from the usual speaks. */
+  @Test
+  void whoHasJustSatDownIsNotHeldToTheUpperLine() {
+    ClassCheck check =
+        ClassCheck.of(
+            PulseCount.of(104, CountWindow.S60),
+            Posture.SEATED,
+            false,
+            true,
+            usual(97),
+            Optional.empty());
+    assertThat(check.call()).isEqualTo(Call.LIGHT_ONLY);
+  }
+
   @Test
   void withoutAUsualValueTheAbsoluteLinesAloneDecide() {
     Known nothing = Known.of(TODAY, WELL, OptionalInt.empty());
@@ -113,6 +146,8 @@ class ClassCheckTest {
             known,
             Optional.empty());
     assertThat(check.call()).isEqualTo(Call.AS_USUAL);
+    assertThat(check.alsoAsked()).containsExactly("glucose", "has sugar");
+    assertThat(check.nothingAgainst()).isFalse();
     assertThat(check.findings())
         .extracting(Finding::code)
         .containsExactly("pulse-as-usual", "nothing-against");

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.pulse.BackToRest.State;
+import java.util.List;
 import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -30,6 +31,31 @@ class BackToRestTest {
   })
   void backIsWithinTenBpmOrTenPercentTheLarger(int bpm, int resting, long minutes, State state) {
     assertThat(BackToRest.of(bpm, OptionalInt.of(resting), minutes).state()).isEqualTo(state);
+  }
+
+  /** Every resting value that is accepted, every rate around its edge: by exact tenths. */
+  @Test
+  void theEdgeIsExactForEveryRestingValue() {
+    for (int resting = 25; resting <= 150; resting++) {
+      for (int bpm = resting; bpm <= resting + 20; bpm++) {
+        int over = bpm - resting;
+        boolean back = over <= 10 || 10 * over <= resting;
+        assertThat(BackToRest.of(bpm, OptionalInt.of(resting), 3).state())
+            .as(bpm + " for " + resting)
+            .isEqualTo(back ? State.BACK : State.AGAIN);
+        assertThat(BackToRest.of(bpm, OptionalInt.of(resting), 10).state())
+            .isEqualTo(back ? State.BACK : State.EASE_NEXT);
+      }
+      // Below rest is back as well.
+      assertThat(BackToRest.of(resting - 4, OptionalInt.of(resting), 30).state())
+          .isEqualTo(State.BACK);
+    }
+  }
+
+  @Test
+  void thoseNotBackAreLookedAtBeforeTheyGo() {
+    assertThat(List.of(State.values()).stream().filter(State::talk))
+        .containsExactly(State.EASE_NEXT, State.AGAIN, State.UNKNOWN);
   }
 
   @Test

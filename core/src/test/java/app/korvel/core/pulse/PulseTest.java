@@ -6,6 +6,7 @@ import static app.korvel.core.support.People.with;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Condition;
@@ -113,6 +114,51 @@ class PulseTest {
     assertThat(half.departures()).containsExactly("uneven, and not counted for a full minute");
     assertThat(uneven(tapped(59, 5)).grade()).isEqualTo(Grade.FAIR);
     assertThat(uneven(tapped(60, 5)).grade()).isEqualTo(Grade.GOOD);
+  }
+
+  @Test
+  void whatTheHandNoticedStaysThroughACorrectionOfMoment() {
+    RestingReading reading =
+        tapped(42, 5)
+            .withFelt(
+                new Felt(
+                    Optional.of(PulseSite.CHEST),
+                    Optional.of(Rhythm.STEADY),
+                    Optional.of(Strength.BOUNDING)));
+    RestingReading moved = reading.withTakenAt(NOW.minusSeconds(60)).withId(new UUID(0, 2));
+    assertThat(moved.felt()).isEqualTo(reading.felt());
+    assertThat(moved.tappedSeconds()).contains(42);
+    assertThat(moved.grade()).isEqualTo(Grade.GOOD);
+  }
+
+  @Test
+  void aLengthBelongsToTapsAndACountToCounting() {
+    assertThatThrownBy(
+            () ->
+                RestingReading.sampled(
+                    new UUID(0, 1), NOW, 61, Posture.SEATED, PulseSource.TAP, 5, Set.of()))
+        .isInstanceOf(IllegalArgumentException.class);
+    assertThatThrownBy(
+            () ->
+                RestingReading.sampled(
+                    new UUID(0, 1), NOW, 61, Posture.SEATED, PulseSource.COUNT, 5, Set.of()))
+        .isInstanceOf(IllegalArgumentException.class);
+  }
+
+  @Test
+  void quietTimesBeginWithTheStandardOne() {
+    assertThat(RestingReading.QUIET_TIMES).containsExactly(5, 10, 15);
+  }
+
+  @Test
+  void anUnevenRhythmIsJudgedBesideTheRateUnlessItIsKnown() {
+    RestingReading uneven = uneven(reading(64, 60, Posture.SEATED, 5));
+    assertThat(UsualResting.judge(uneven, adult(45, Activity.SOME)))
+        .extracting(Finding::code)
+        .containsExactly("reading-uneven", "resting-usual");
+    assertThat(UsualResting.judge(uneven, having(45, Activity.SOME, Condition.IRREGULAR_RHYTHM)))
+        .extracting(Finding::code)
+        .containsExactly("resting-usual");
   }
 
   @Test

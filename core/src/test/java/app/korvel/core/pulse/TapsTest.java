@@ -6,9 +6,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -139,6 +141,97 @@ class TapsTest {
     assertThat(taps.kept()).isEqualTo(5);
     assertThat(taps.rhythm()).isEqualTo(Rhythm.TOO_SHORT);
     assertThat(codes(taps)).containsExactly("taps-too-short", "taps-paused", "taps-bounced");
+  }
+
+  /** The same by another route: decimals, sorted lists, and no whole microseconds. */
+  private record ByHand(
+      int bpm, List<Integer> bounced, List<Integer> paused, List<Integer> uneven) {
+    static ByHand of(List<BigDecimal> taps) {
+      List<BigDecimal> kept = new ArrayList<>();
+      List<Integer> endedBy = new ArrayList<>();
+      List<Integer> bounced = new ArrayList<>();
+      List<Integer> paused = new ArrayList<>();
+      BigDecimal last = taps.get(0);
+      for (int i = 1; i < taps.size(); i++) {
+        BigDecimal apart = taps.get(i).subtract(last);
+        if (apart.compareTo(new BigDecimal("200")) < 0) {
+          bounced.add(i + 1);
+        } else {
+          last = taps.get(i);
+          if (apart.compareTo(new BigDecimal("2500")) > 0) {
+            paused.add(i + 1);
+          } else {
+            kept.add(apart);
+            endedBy.add(i + 1);
+          }
+        }
+      }
+      BigDecimal sum = kept.stream().reduce(BigDecimal.ZERO, BigDecimal::add);
+      int bpm =
+          new BigDecimal(60_000)
+              .multiply(new BigDecimal(kept.size()))
+              .divide(sum, 0, RoundingMode.HALF_UP)
+              .intValueExact();
+      List<BigDecimal> sorted = kept.stream().sorted().toList();
+      BigDecimal median =
+          sorted
+              .get((sorted.size() - 1) / 2)
+              .add(sorted.get(sorted.size() / 2))
+              .divide(new BigDecimal(2));
+      List<Integer> uneven = new ArrayList<>();
+      for (int i = 0; i < kept.size(); i++) {
+        BigDecimal off = kept.get(i).subtract(median).abs();
+        if (off.compareTo(median.multiply(new BigDecimal("0.2"))) > 0) {
+          uneven.add(endedBy.get(i));
+        }
+      }
+      return new ByHand(bpm, bounced, paused, uneven);
+    }
+
+    Rhythm rhythm(int kept) {
+      return kept < 7
+          ? Rhythm.TOO_SHORT
+          : uneven.size() >= 3 && uneven.size() / (double) kept >= 0.2
+              ? Rhythm.UNEVEN
+              : Rhythm.STEADY;
+    }
+  }
+
+  private static List<Integer> aside(Taps taps, Taps.Kind kind) {
+    return taps.setAside().stream()
+        .filter(each -> each.kind() == kind)
+        .map(Taps.SetAside::tap)
+        .toList();
+  }
+
+  /** Hands of every kind: even, jittery, bouncing, pausing; a thousand of them, seeded. */
+  @Test
+  void anotherRouteComesToTheSame() {
+    Random chance = new Random(11);
+    for (int hand = 0; hand < 1_000; hand++) {
+      int beat = 270 + chance.nextInt(1_100);
+      int jitter = chance.nextInt(beat / 3);
+      int slips = chance.nextInt(12);
+      List<BigDecimal> taps = new ArrayList<>();
+      BigDecimal at = BigDecimal.valueOf(chance.nextInt(1_000_000), 1);
+      int howMany = 12 + chance.nextInt(90);
+      for (int i = 0; i < howMany; i++) {
+        taps.add(at);
+        double apart = beat + jitter * (2 * chance.nextDouble() - 1);
+        int slip = chance.nextInt(100);
+        if (slip < slips) {
+          apart = slip % 2 == 0 ? 20 + chance.nextInt(200) : 2_400 + chance.nextInt(300);
+        }
+        at = at.add(BigDecimal.valueOf(Math.round(apart * 10), 1));
+      }
+      Taps judged = Taps.of(taps);
+      ByHand hands = ByHand.of(taps);
+      assertThat(judged.bpm()).as("hand " + hand).isEqualTo(hands.bpm());
+      assertThat(aside(judged, Taps.Kind.BOUNCE)).isEqualTo(hands.bounced());
+      assertThat(aside(judged, Taps.Kind.PAUSE)).isEqualTo(hands.paused());
+      assertThat(judged.uneven()).isEqualTo(hands.uneven());
+      assertThat(judged.rhythm()).as("hand " + hand).isEqualTo(hands.rhythm(judged.kept()));
+    }
   }
 
   @Test

@@ -55,6 +55,50 @@ class WorkingRestingTest {
   }
 
   @Test
+  void itIsDueTheDayAfterTheLatestReadingTurnsFiftySix() {
+    counted(50, 66, Posture.SEATED, 5);
+    counted(40, 62, Posture.SEATED, 5);
+    counted(30, 64, Posture.SEATED, 5);
+    assertThat(value().dueOn()).isEqualTo(TODAY.plusDays(27));
+    // A poor one is a reading too: it puts the day off, whatever the value stands on.
+    counted(2, 90, Posture.STANDING, 0);
+    assertThat(value().basis()).hasSize(3);
+    assertThat(value().dueOn()).isEqualTo(TODAY.plusDays(55));
+  }
+
+  @Test
+  void onTheDayNamedItIsDueAndTheDayBeforeItIsNot() {
+    counted(30, 64, Posture.SEATED, 5);
+    LocalDate dueOn = value().dueOn();
+    assertThat(WorkingResting.of(readings, dueOn.minusDays(1), ZONE).orElseThrow().due()).isFalse();
+    WorkingResting then = WorkingResting.of(readings, dueOn, ZONE).orElseThrow();
+    assertThat(then.due()).isTrue();
+    assertThat(then.dueOn()).isEqualTo(dueOn);
+  }
+
+  @Test
+  void tapsAndCountsAreNotMixedEither() {
+    counted(3, 66, Posture.SEATED, 5);
+    counted(2, 62, Posture.SEATED, 5);
+    readings.add(
+        RestingReading.tapped(
+            new UUID(0, 9),
+            TODAY.atTime(6, 0).atZone(ZONE).toInstant(),
+            58,
+            40,
+            Posture.SEATED,
+            5,
+            Set.of()));
+    assertThat(value().bpm()).isEqualTo(58);
+    assertThat(codes()).containsExactly("working-latest-good");
+    // √(3² + 1²): one reading strays 3 bpm from day to day, taps 1.
+    assertThat(value().standardErrorBpm().doubleValue()).isBetween(3.16, 3.17);
+    counted(1, 64, Posture.SEATED, 5);
+    assertThat(value().bpm()).isEqualTo(64);
+    assertThat(codes()).containsExactly("working-median");
+  }
+
+  @Test
   void posturesAreNotMixed() {
     counted(20, 66, Posture.SEATED, 5);
     counted(10, 62, Posture.SEATED, 5);

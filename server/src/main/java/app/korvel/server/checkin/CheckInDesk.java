@@ -3,7 +3,6 @@ package app.korvel.server.checkin;
 import app.korvel.core.checkin.CheckIn;
 import app.korvel.core.checkin.Known;
 import app.korvel.core.checkin.Verdict;
-import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Screening;
@@ -42,14 +41,11 @@ public class CheckInDesk {
   /** What a check-in of that client is held against. */
   public Known known(Client client, CheckIn found) {
     Screening screening = records.screening(client);
-    return new Known(
+    return Known.of(
         clock.today(),
-        screening.person(),
+        screening,
         records.usual(readings.of(client.id()), found.posture(), found.source(), screening),
-        screening.answers().usualRestingBpm(),
-        screening.effects(),
-        checkIns.weights(client.id(), clock.today().minusDays(Threshold.WEIGHT_GAIN_DAYS.whole())),
-        screening.stops().stream().map(Finding::message).findFirst());
+        checkIns.weights(client.id(), clock.today().minusDays(Threshold.WEIGHT_GAIN_DAYS.whole())));
   }
 
   /**

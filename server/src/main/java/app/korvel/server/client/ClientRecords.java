@@ -111,11 +111,16 @@ public class ClientRecords {
    */
   public OptionalInt usual(
       List<RestingReading> taken, Posture posture, PulseSource source, Screening screening) {
-    return resting(
-            taken.stream()
-                .filter(reading -> reading.posture() == posture && reading.source() == source)
-                .toList(),
-            screening)
+    return usual(
+        taken.stream()
+            .filter(reading -> reading.posture() == posture && reading.source() == source)
+            .toList(),
+        screening);
+  }
+
+  /** The working value however it was taken; one from before a change of medicine is none. */
+  public OptionalInt usual(List<RestingReading> taken, Screening screening) {
+    return resting(taken, screening)
         .filter(working -> !working.stale())
         .map(WorkingResting::bpm)
         .map(OptionalInt::of)

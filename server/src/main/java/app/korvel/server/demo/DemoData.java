@@ -690,17 +690,7 @@ public final class DemoData {
             Optional.empty(),
             Set.of(),
             checked.told);
-    Verdict verdict =
-        Verdict.of(
-            found,
-            new Known(
-                today,
-                screening.person(),
-                usual,
-                OptionalInt.empty(),
-                screening.effects(),
-                List.of(),
-                Optional.empty()));
+    Verdict verdict = Verdict.of(found, Known.of(today, screening, usual, List.of()));
     checkIns.add(
         client.id(),
         new SavedCheckIn(ids.next(), today, now, found, usual, verdict, Optional.empty()));

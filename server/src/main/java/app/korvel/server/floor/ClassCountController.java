@@ -3,7 +3,6 @@ package app.korvel.server.floor;
 import app.korvel.core.checkin.CheckIn;
 import app.korvel.core.checkin.ClassCheck;
 import app.korvel.core.checkin.Known;
-import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.pulse.BackToRest;
@@ -12,9 +11,7 @@ import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.pulse.PulseSource;
 import app.korvel.core.pulse.RestingReading;
-import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Client;
-import app.korvel.core.screening.Measure;
 import app.korvel.core.screening.Screening;
 import app.korvel.server.checkin.CheckInDesk;
 import app.korvel.server.client.ClientRecords;
@@ -30,9 +27,7 @@ import app.korvel.server.floor.ClassCountViews.MadeCheckIn;
 import app.korvel.server.floor.ClassCountViews.MadeCheckIns;
 import app.korvel.server.floor.ClassCountViews.PersonRow;
 import app.korvel.server.studio.StudioClock;
-import app.korvel.server.web.FindingView;
 import app.korvel.server.web.NotFoundException;
-import app.korvel.server.web.Words;
 import app.korvel.store.CheckInRepository;
 import app.korvel.store.ClassCountRepository;
 import app.korvel.store.ClientRepository;
@@ -48,7 +43,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -56,7 +50,6 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -106,18 +99,13 @@ class ClassCountController {
     List<Client> all = clients.find("", false);
     Set<UUID> present = all.stream().map(Client::id).collect(Collectors.toSet());
     return new ClassStart(
-        all.stream()
-            .map(
-                client ->
-                    new Attendee(client.id(), client.details().name(), client.details().note()))
-            .toList(),
+        all.stream().map(client -> new Attendee(client.id(), client.details().name())).toList(),
         classes
             .latest()
             .map(
                 last ->
                     new LastClass(
                         last.id(),
-                        last.moment(),
                         last.startedAt(),
                         last.members().stream().filter(present::contains).toList()))
             .orElse(null));
@@ -190,21 +178,26 @@ class ClassCountController {
   @PutMapping("/api/class-counts/{id}/people/{person}/count")
   PersonRow enter(
       @PathVariable UUID id, @PathVariable UUID person, @RequestBody BeatsRequest request) {
-    return enter(id, person, false, known -> request.count(known.window()));
+    return enter(id, person, false, SavedClassCount::window, request);
   }
 
   /** Enters the second count of a first odd value. */
   @PutMapping("/api/class-counts/{id}/people/{person}/recount")
   PersonRow recount(
       @PathVariable UUID id, @PathVariable UUID person, @RequestBody BeatsRequest request) {
-    return enter(id, person, true, known -> request.count(RECOUNT));
+    return enter(id, person, true, known -> RECOUNT, request);
   }
 
   private PersonRow enter(
-      UUID id, UUID person, boolean again, Function<SavedClassCount, PulseCount> count) {
+      UUID id,
+      UUID person,
+      boolean again,
+      Function<SavedClassCount, CountWindow> window,
+      BeatsRequest request) {
     SavedClassCount saved = known(id);
     Client client = member(saved, person);
-    classes.enter(ids.next(), id, new Entry(person, again, count.apply(saved), clock.now()));
+    PulseCount count = PulseCount.of(request.beats(), window.apply(saved));
+    classes.enter(ids.next(), id, new Entry(person, again, count, clock.now()));
     return row(saved, client);
   }
 
@@ -241,35 +234,20 @@ class ClassCountController {
     }
     List<MadeCheckIn> made = new ArrayList<>();
     for (PersonRow row : view(saved).people()) {
-      boolean nothingAgainst =
-          row.call() != null && !row.call().talk() && row.alsoAsked().isEmpty();
-      Client client = records.client(row.id());
-      if (nothingAgainst && !row.checkedIn() && !client.archived()) {
+      if (row.readyToCheckIn()) {
         CountedView counted = row.again() == null ? row.first() : row.again();
-        SavedCheckIn kept =
-            desk.keep(
-                client,
-                pulseAlone(saved, counted.bpm(), row.again() != null),
-                verdict -> Optional.empty());
+        CheckIn found =
+            CheckIn.pulse(
+                counted.bpm(),
+                saved.posture(),
+                PulseSource.COUNT,
+                saved.settled(),
+                row.again() != null);
+        SavedCheckIn kept = desk.keep(records.client(row.id()), found, verdict -> Optional.empty());
         made.add(new MadeCheckIn(row.id(), kept.id()));
       }
     }
     return new MadeCheckIns(made);
-  }
-
-  private static CheckIn pulseAlone(SavedClassCount saved, int bpm, boolean recounted) {
-    return new CheckIn(
-        bpm,
-        saved.posture(),
-        PulseSource.COUNT,
-        saved.settled(),
-        recounted,
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Set.of(),
-        Set.of());
   }
 
   private SavedClassCount known(UUID id) {
@@ -322,24 +300,38 @@ class ClassCountController {
     PersonRow row(Client client, Screening screening, List<RestingReading> taken) {
       Optional<PulseCount> first = count(client, false);
       Optional<PulseCount> again = count(client, true);
+      Optional<PulseCount> latest = again.or(() -> first);
       OptionalInt usual = usual(taken, screening);
+      boolean before = saved.moment() == Moment.BEFORE;
+      Optional<SavedCheckIn> today = Optional.ofNullable(checkedIn.get(client.id()));
+      Optional<ClassCheck> check =
+          latest
+              .filter(count -> before)
+              .map(
+                  count ->
+                      ClassCheck.of(
+                          count,
+                          saved.posture(),
+                          saved.settled(),
+                          again.isPresent(),
+                          Known.of(clock.today(), screening, usual, List.of()),
+                          today.map(SavedCheckIn::outcome)));
       return new PersonRow(
           client.id(),
           client.details().name(),
-          client.details().note(),
           usual.isPresent() ? usual.getAsInt() : null,
           first.map(CountedView::of).orElse(null),
           again.map(CountedView::of).orElse(null),
-          again
-              .or(() -> first)
-              .map(
-                  count ->
-                      saved.moment() == Moment.BEFORE
-                          ? before(client, count, again.isPresent(), usual, screening)
-                          : after(count, usual))
-              .orElse(null),
-          saved.moment() == Moment.BEFORE ? alsoAsked(screening) : List.of(),
-          checkedIn.containsKey(client.id()));
+          before
+              ? check.map(CallView::of).orElse(null)
+              : latest
+                  .map(count -> CallView.of(BackToRest.of(count.bpm(), usual, minutesSince())))
+                  .orElse(null),
+          check.map(ClassCheck::alsoAsked).orElse(List.of()),
+          today.isPresent(),
+          check.filter(ClassCheck::nothingAgainst).isPresent()
+              && today.isEmpty()
+              && !client.archived());
     }
 
     private Optional<PulseCount> count(Client client, boolean again) {
@@ -353,51 +345,7 @@ class ClassCountController {
     private OptionalInt usual(List<RestingReading> taken, Screening screening) {
       return saved.moment() == Moment.BEFORE
           ? records.usual(taken, saved.posture(), PulseSource.COUNT, screening)
-          : records
-              .resting(taken, screening)
-              .filter(working -> !working.stale())
-              .map(WorkingResting::bpm)
-              .map(OptionalInt::of)
-              .orElse(OptionalInt.empty());
-    }
-
-    private CallView before(
-        Client client,
-        PulseCount count,
-        boolean recounted,
-        OptionalInt usual,
-        Screening screening) {
-      ClassCheck check =
-          ClassCheck.of(
-              count,
-              saved.posture(),
-              saved.settled(),
-              recounted,
-              new Known(
-                  clock.today(),
-                  screening.person(),
-                  usual,
-                  screening.answers().usualRestingBpm(),
-                  screening.effects(),
-                  List.of(),
-                  screening.stops().stream().map(Finding::message).findFirst()),
-              Optional.ofNullable(checkedIn.get(client.id())).map(SavedCheckIn::outcome));
-      return new CallView(
-          Words.of(check.call()),
-          check.call().displayName(),
-          check.call().ordinal(),
-          check.call().talk(),
-          FindingView.of(check.findings()));
-    }
-
-    private CallView after(PulseCount count, OptionalInt resting) {
-      BackToRest back = BackToRest.of(count.bpm(), resting, minutesSince());
-      return new CallView(
-          Words.of(back.state()),
-          back.state().displayName(),
-          back.state().ordinal(),
-          back.state() != BackToRest.State.BACK,
-          FindingView.of(List.of(back.finding())));
+          : records.usual(taken, screening);
     }
 
     /** From the end of the work to the first number entered, which was counted just before. */
@@ -409,15 +357,6 @@ class ClassCountController {
     /** When the first number was entered. */
     Optional<Instant> at() {
       return entries.stream().map(Entry::at).min(Comparator.naturalOrder());
-    }
-
-    private List<String> alsoAsked(Screening screening) {
-      return Stream.concat(
-              screening.effects().ask().stream()
-                  .map(Measure::name)
-                  .map(name -> name.toLowerCase(Locale.ROOT).replace('_', ' ')),
-              screening.effects().carry().stream().map(thing -> "has " + thing))
-          .toList();
     }
   }
 }

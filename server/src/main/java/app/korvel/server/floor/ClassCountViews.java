@@ -1,11 +1,13 @@
 package app.korvel.server.floor;
 
+import app.korvel.core.checkin.ClassCheck;
 import app.korvel.core.measure.Limit;
-import app.korvel.core.pulse.CountWindow;
+import app.korvel.core.pulse.BackToRest;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
 import app.korvel.server.web.FindingView;
 import app.korvel.server.web.Within;
+import app.korvel.server.web.Words;
 import app.korvel.store.SavedClassCount;
 import app.korvel.store.SavedClassCount.Moment;
 import java.time.Instant;
@@ -19,10 +21,10 @@ final class ClassCountViews {
   private ClassCountViews() {}
 
   /** Someone who may be in the class. */
-  record Attendee(UUID id, String name, String note) {}
+  record Attendee(UUID id, String name) {}
 
   /** A class put together before. */
-  record LastClass(UUID id, Moment moment, Instant startedAt, List<UUID> members) {}
+  record LastClass(UUID id, Instant startedAt, List<UUID> members) {}
 
   /** What putting a class together starts from: everyone, and the last class. */
   record ClassStart(List<Attendee> people, @Nullable LastClass last) {}
@@ -44,11 +46,8 @@ final class ClassCountViews {
       @Nullable @Within(Limit.MINUTES_AFTER) Integer minutesAfter,
       @Nullable UUID follows) {}
 
-  record BeatsRequest(Integer beats, @Nullable Integer windowSeconds) {
-    PulseCount count(CountWindow window) {
-      return PulseCount.of(beats, windowSeconds == null ? window : CountWindow.of(windowSeconds));
-    }
-  }
+  /** Beats counted with the room, or for a full minute when counted again. */
+  record BeatsRequest(Integer beats) {}
 
   record CountedView(int beats, int windowSeconds, int bpm, int uncertaintyBpm) {
     static CountedView of(PulseCount count) {
@@ -63,7 +62,27 @@ final class ClassCountViews {
    * @param rank 0 for those to talk to first
    * @param talk whether to talk to them
    */
-  record CallView(String id, String words, int rank, boolean talk, List<FindingView> findings) {}
+  record CallView(String id, String words, int rank, boolean talk, List<FindingView> findings) {
+    static CallView of(ClassCheck check) {
+      ClassCheck.Call call = check.call();
+      return new CallView(
+          Words.of(call),
+          call.displayName(),
+          call.ordinal(),
+          call.talk(),
+          FindingView.of(check.findings()));
+    }
+
+    static CallView of(BackToRest back) {
+      BackToRest.State state = back.state();
+      return new CallView(
+          Words.of(state),
+          state.displayName(),
+          state.ordinal(),
+          state.talk(),
+          FindingView.of(List.of(back.finding())));
+    }
+  }
 
   /**
    * One person of the class.
@@ -74,17 +93,18 @@ final class ClassCountViews {
    * @param call null until something is counted
    * @param alsoAsked what else their context asks for before they start
    * @param checkedIn whether they are checked in today
+   * @param readyToCheckIn whether, if they are well, nothing speaks against a check-in as a go
    */
   record PersonRow(
       UUID id,
       String name,
-      String note,
       @Nullable Integer usualBpm,
       @Nullable CountedView first,
       @Nullable CountedView again,
       @Nullable CallView call,
       List<String> alsoAsked,
-      boolean checkedIn) {}
+      boolean checkedIn,
+      boolean readyToCheckIn) {}
 
   /**
    * A class count as it stands.

@@ -1,5 +1,6 @@
 package app.korvel.server.pulse;
 
+import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.pulse.PulseSite;
@@ -89,7 +90,8 @@ class PulseController {
         usual.highest(),
         usual.spans().stream().map(SpanAtRest::of).toList(),
         PulseSite.openTo(person).stream().map(SiteOption::of).toList(),
-        RestingReading.STANDARD_MINUTES,
+        RestingReading.QUIET_TIMES,
+        Limit.MINUTES_RESTED.highest(),
         Threshold.TAPS_FEWEST.whole(),
         Threshold.TAPS_MOST.whole());
   }

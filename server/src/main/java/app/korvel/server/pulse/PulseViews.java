@@ -262,7 +262,8 @@ final class PulseViews {
   /**
    * A client's resting record, and what a new reading starts from.
    *
-   * @param quietMinutes the standard quiet time before a count
+   * @param quietTimes quiet minutes before a count to choose from, the standard first
+   * @param mostQuietMinutes as many are kept
    * @param fewestTaps how many taps make a rate
    * @param mostTaps how many are judged at once
    */
@@ -273,7 +274,8 @@ final class PulseViews {
       int usualHighBpm,
       List<SpanAtRest> spans,
       List<SiteOption> sites,
-      int quietMinutes,
+      List<Integer> quietTimes,
+      int mostQuietMinutes,
       int fewestTaps,
       int mostTaps) {}
 }
