@@ -140,7 +140,7 @@ const names = (all: ClassPerson[]) => all.map((each) => each.name.split(' ')[0])
           <span class="mark" aria-hidden="true">{{ CALL_MARKS[person.call!.id] }}</span>
           <span class="name">{{ person.name }}</span>
           <span class="num">{{ (person.again ?? person.first)!.bpm }}</span>
-          <span v-if="person.checkedIn" class="in small">checked in</span>
+          <span v-if="before && person.checkedIn" class="in small">checked in</span>
           <RouterLink
             v-else-if="person.alsoAsked.length"
             :to="`/clients/${person.id}/check-in`"
@@ -148,7 +148,9 @@ const names = (all: ClassPerson[]) => all.map((each) => each.name.split(' ')[0])
             >{{ person.alsoAsked.join(', ') }}?</RouterLink
           >
           <span v-else class="quiet small">{{
-            person.usualBpm === null ? 'no usual value' : `usual ${person.usualBpm}`
+            person.usualBpm === null
+              ? 'no usual value'
+              : `${before ? 'usual' : 'rest'} ${person.usualBpm}`
           }}</span>
         </li>
       </ul>

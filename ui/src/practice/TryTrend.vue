@@ -53,7 +53,7 @@ const signed = (bpm: number) => (bpm > 0 ? `+${bpm}` : bpm < 0 ? `−${-bpm}` : 
         />
         <text :x="LEFT - 6" :y="y(mark) + 4" text-anchor="end">{{ signed(mark) }}</text>
       </g>
-      <g v-for="turn in turns" :key="turn.id">
+      <g v-for="(turn, at) in turns" :key="turn.id">
         <line
           :x1="turn.x - step / 2"
           :x2="turn.x - step / 2"
@@ -61,7 +61,9 @@ const signed = (bpm: number) => (bpm > 0 ? `+${bpm}` : bpm < 0 ? `−${-bpm}` : 
           :y2="HEIGHT - FOOT"
           class="turn"
         />
-        <text :x="turn.x - step / 2 + 4" :y="HEIGHT - 8">level {{ turn.number }}</text>
+        <text :x="turn.x - step / 2 + 4" :y="HEIGHT - 8">
+          {{ at === 0 ? 'level ' : '' }}{{ turn.number }}
+        </text>
       </g>
       <g v-for="dot in dots" :key="dot.id" :class="{ right: dot.right }">
         <title>

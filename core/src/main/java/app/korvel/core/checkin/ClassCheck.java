@@ -88,7 +88,9 @@ public record ClassCheck(
     List<Finding> findings = new ArrayList<>();
     findings.add(
         FindingKind.CHECKED_IN_STRICTER.of(checkedIn.get().displayName().toLowerCase(Locale.ROOT)));
-    findings.addAll(verdict.findings());
+    verdict.findings().stream()
+        .filter(said -> !said.code().equals(FindingKind.NOTHING_AGAINST.code()))
+        .forEach(findings::add);
     return new ClassCheck(count, before.get(), alsoAsked(known), findings);
   }
 

@@ -174,6 +174,8 @@ class ClassCheckTest {
     assertThat(check.call()).isEqualTo(call);
     assertThat(check.findings().get(0).code().equals("checked-in-stricter"))
         .isEqualTo(call == Call.LIGHT_ONLY || call == Call.NOT_TODAY);
+    assertThat(check.findings().stream().anyMatch(said -> said.code().equals("nothing-against")))
+        .isEqualTo(call == Call.AS_USUAL);
   }
 
   @Test
