@@ -57,6 +57,11 @@ export const router = createRouter({
           meta: { title: 'Maximum', step: 'maximum', keys: 'maximum' },
         },
         {
+          path: 'maximum/tests',
+          component: () => import('./fieldtest/FieldTestStep.vue'),
+          meta: { title: 'Field tests', step: 'maximum', keys: 'tests' },
+        },
+        {
           path: 'bands',
           component: () => import('./zone/BandsStep.vue'),
           meta: { title: 'Bands', step: 'bands', keys: 'bands' },
@@ -73,6 +78,23 @@ export const router = createRouter({
       component: () => import('./prescription/CardPage.vue'),
       props: true,
       meta: { title: 'Card', place: 'clients' },
+    },
+    {
+      path: '/clients/:id/device-sheet',
+      component: () => import('./zone/DeviceSheetPage.vue'),
+      props: true,
+      meta: { title: 'Values for a device', place: 'clients' },
+    },
+    {
+      path: '/field-tests/:test',
+      component: () => import('./fieldtest/FieldTestRunPage.vue'),
+      props: true,
+      meta: { title: 'Field test', place: 'clients', keys: 'run' },
+    },
+    {
+      path: '/compare',
+      component: () => import('./effort/ComparePage.vue'),
+      meta: { title: 'Compare', place: 'clients', keys: 'compare' },
     },
     {
       path: '/clients/:id/papers/:paper(summary|letter)',

@@ -22,6 +22,18 @@ export type GivenPulse = Schemas['GivenPulse']
 export type PracticeTry = Schemas['TryView']
 export type Maximum = Schemas['MaximumView']
 export type Estimate = Schemas['EstimateView']
+export type MaximumSheet = Schemas['MaximumSheet']
+export type MeasuredMaximum = Schemas['MeasuredView']
+export type MeasuredRequest = Schemas['MeasuredRequest']
+export type MeasuredPreview = Schemas['MeasuredPreview']
+export type MaximumKind = MeasuredMaximum['kind']
+export type Span = Schemas['SpanView']
+export type FieldTestSheet = Schemas['FieldTestSheet']
+export type FieldTest = Schemas['FieldTestView']
+export type FieldTestEvent = Schemas['EventRequest']
+export type DeviceSheet = Schemas['DeviceSheet']
+export type Effort = Schemas['EffortView']
+export type EffortRequest = Schemas['EffortRequest']
 export type Zones = Schemas['ZonesView']
 export type Band = Schemas['BandView']
 export type ClientBands = Schemas['ClientBands']
@@ -84,11 +96,48 @@ export const undoReading = (id: string, reading: string) =>
   post<Reading>(`${client(id)}/readings/${reading}/undo`, {})
 
 export const maximum = (id: string, mode: Mode) =>
-  get<Maximum>(`${client(id)}/maximum?mode=${mode}`)
+  get<MaximumSheet>(`${client(id)}/maximum?mode=${mode}`)
 export const maximumChoices = (id: string) => get<MaximumChoices>(`${client(id)}/maximum/choices`)
 export const chooseMaximum = (id: string, method: string, reason: string) =>
-  put<Maximum>(`${client(id)}/maximum/choice`, { method, reason })
-export const defaultMaximum = (id: string) => del<Maximum>(`${client(id)}/maximum/choice`)
+  put<MaximumSheet>(`${client(id)}/maximum/choice`, { method, reason })
+export const defaultMaximum = (id: string) => del<MaximumSheet>(`${client(id)}/maximum/choice`)
+
+export const previewMeasured = (id: string, value: Typed<MeasuredRequest>, instead?: string) =>
+  post<MeasuredPreview>(
+    `${client(id)}/maxima/preview${instead ? `?instead=${instead}` : ''}`,
+    value,
+  )
+export const keepMeasured = (id: string, value: Typed<MeasuredRequest>) =>
+  post<Schemas['KeptMaximum']>(`${client(id)}/maxima`, value)
+export const correctMeasured = (id: string, maximum: string, by: Typed<MeasuredRequest>) =>
+  put<Schemas['KeptMaximum']>(`${client(id)}/maxima/${maximum}`, by)
+export const takeBackMeasured = (id: string, maximum: string) =>
+  del<Schemas['KeptMaximum']>(`${client(id)}/maxima/${maximum}`)
+export const undoMeasured = (id: string, maximum: string) =>
+  post<Schemas['KeptMaximum']>(`${client(id)}/maxima/${maximum}/undo`, {})
+
+export const fieldTests = (id: string) => get<FieldTestSheet>(`${client(id)}/field-tests`)
+export const beginFieldTest = (id: string, test: Typed<Schemas['FieldTestRequest']>) =>
+  post<FieldTest>(`${client(id)}/field-tests`, test)
+const fieldTestPath = (test: string) => `/field-tests/${encodeURIComponent(test)}`
+export const fieldTest = (test: string) => get<FieldTest>(fieldTestPath(test))
+export const addToFieldTest = (test: string, event: string, happened: unknown) =>
+  put<FieldTest>(`${fieldTestPath(test)}/events/${event}`, happened)
+export const keepFieldTest = (test: string) => post<FieldTest>(`${fieldTestPath(test)}/maximum`, {})
+
+export const deviceSheet = (id: string, scheme: string, mode: Mode) =>
+  get<DeviceSheet>(`${client(id)}/device-sheet?scheme=${scheme}&mode=${mode}`)
+
+export const efforts = (id: string) => get<Schemas['EffortList']>(`${client(id)}/efforts`)
+export const previewEffort = (id: string, effort: Typed<EffortRequest>) =>
+  post<Effort>(`${client(id)}/efforts/preview`, effort)
+export const keepEffort = (id: string, effort: Typed<EffortRequest>) =>
+  post<Effort>(`${client(id)}/efforts`, effort)
+export const takeBackEffort = (id: string, effort: string) =>
+  del<Schemas['KeptEffort']>(`${client(id)}/efforts/${effort}`)
+export const undoEffort = (id: string, effort: string) =>
+  post<Schemas['KeptEffort']>(`${client(id)}/efforts/${effort}/undo`, {})
+
 export const bands = (id: string, scheme: string, mode: Mode) =>
   get<ClientBands>(`${client(id)}/bands?scheme=${scheme}&mode=${mode}`)
 
@@ -161,6 +210,9 @@ export const pulseOf = (sum: Typed<PulseSum>) => calculate<Schemas['PulseAnswer'
 export const maximumOf = (sum: Typed<MaximumSum>) => calculate<Maximum>('maximum', sum)
 export const targetOf = (sum: Typed<TargetSum>) => calculate<Schemas['TargetAnswer']>('target', sum)
 export const zonesOf = (sum: Typed<ZonesSum>) => calculate<Zones>('zones', sum)
+export const peakOf = (csv: string) => calculate<Schemas['PeakView']>('peak', { csv })
+export const ratesOf = (restingBpm: number, maximumBpm: number) =>
+  calculate<Schemas['RatesAnswer']>('rates', { restingBpm, maximumBpm })
 export const countsOf = (sum: Typed<CountsSum>) => calculate<Schemas['CountsAnswer']>('counts', sum)
 
 export const pulseWorking = (of: Typed<PulseSum>, figures: Figures) =>

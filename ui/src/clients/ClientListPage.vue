@@ -82,6 +82,7 @@ function next(client: ClientRow) {
         autocomplete="off"
         @keydown="fromSearch"
       />
+      <RouterLink to="/compare" class="compare">Compare</RouterLink>
       <Button label="Add client" @click="router.push('/clients/new')" />
     </header>
 

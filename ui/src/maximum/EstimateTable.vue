@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Estimate, Maximum } from '../api/korvel'
+import type { Estimate, Maximum, MaximumSheet } from '../api/korvel'
 import MethodLink from '../shared/MethodLink.vue'
 import { tens } from '../shared/rulerDrawing'
+import { standsOnMeasured } from '../shared/words'
 
 /** The maximum by every equation, side by side on one axis, the one in use first. */
 const props = defineProps<{
-  maximum: Maximum
+  maximum: Maximum | MaximumSheet
   /** Where an equation is worked out long hand. */
   working: (method: string) => object
 }>()
@@ -25,8 +26,15 @@ const axis = computed(() => {
 })
 const percent = (bpm: number) => ((bpm - axis.value.from) / (axis.value.to - axis.value.from)) * 100
 
+/** Whether a measured value stands before every equation. */
+const waiting = computed(
+  () => 'working' in props.maximum && standsOnMeasured(props.maximum.working),
+)
+
 function tag(row: Estimate) {
-  if (row.method === props.maximum.inUse) return props.maximum.chosen ? 'your choice' : 'in use'
+  if (row.method === props.maximum.inUse) {
+    return waiting.value ? 'waits' : props.maximum.chosen ? 'your choice' : 'in use'
+  }
   if (row.method === props.maximum.recommended) return 'by rule'
   return ''
 }
@@ -48,7 +56,7 @@ function tag(row: Estimate) {
         v-for="row in rows"
         :key="row.method"
         class="row"
-        :class="{ chosen: row.method === maximum.inUse, off: !row.applies }"
+        :class="{ chosen: row.method === maximum.inUse && !waiting, off: !row.applies }"
       >
         <span class="formula"
           ><RouterLink

@@ -1,91 +1,113 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import Select from 'primevue/select'
 import { computed, nextTick, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import { asProblem } from '../api/http'
 import {
   chooseMaximum,
   defaultMaximum,
   maximum,
   maximumChoices,
-  zonesOf,
+  takeBackMeasured,
+  undoMeasured,
   type Estimate,
+  type MeasuredMaximum,
   type Mode,
-  type Zones,
+  type Span,
 } from '../api/korvel'
 import { useClient } from '../clients/useClient'
-import Findings from '../shared/Findings.vue'
-import MethodLink from '../shared/MethodLink.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
-import Ruler from '../shared/Ruler.vue'
 import TextField from '../shared/TextField.vue'
+import WhatMoves from '../shared/WhatMoves.vue'
 import { useFieldMessages } from '../shared/fields'
 import { useLoad } from '../shared/load'
 import { theStudio } from '../shared/studio'
-import { offerUndo } from '../shared/undo'
-import { day, MODES, options, span } from '../shared/words'
+import { offerUndo, undone } from '../shared/undo'
+import { day, MODES, standsOnMeasured } from '../shared/words'
+import EquationRulers from './EquationRulers.vue'
 import EstimateTable from './EstimateTable.vue'
+import MeasuredForm from './MeasuredForm.vue'
+import MeasuredList from './MeasuredList.vue'
+import ModesTable from './ModesTable.vue'
+import WorkingMaximum from './WorkingMaximum.vue'
 
 /**
- * The maximum by every equation, side by side on one axis, the one in use first and with its
- * reason; another one can be picked, with a reason that is kept, and what it moves is shown first.
+ * The maximum: the one in use and why, what was measured, every equation with what it does to the
+ * target, and the modes side by side. Another equation can be picked, with a reason that is kept.
  */
 const { id, overview, refresh } = useClient()
-const mode = ref<Mode>('run')
+const route = useRoute()
+const asked = String(route.query.mode ?? 'run')
+const mode = ref<Mode>(asked in MODES ? (asked as Mode) : 'run')
 const { data, problem, load } = useLoad(maximum)
 const history = useLoad(maximumChoices)
 const reload = () => Promise.all([load(id.value, mode.value), history.load(id.value)])
-watch([id, mode, () => overview.value?.client.version], reload, { immediate: true })
+watch([id, mode, () => overview.value?.client.version, undone], reload, { immediate: true })
+const again = () => Promise.all([reload(), refresh()])
 
 const inUse = computed(() => data.value?.estimates.find((row) => row.method === data.value?.inUse))
+/** Whether a measured value stands before every equation. */
+const waits = computed(() => standsOnMeasured(data.value?.working))
 const nameOf = (method: string | null) =>
   data.value?.estimates.find((row) => row.method === method)?.name ?? 'no equation'
+const open = computed(() => overview.value?.client.archived === false)
+
+// A measured value
+const entering = ref(false)
+const correcting = ref<MeasuredMaximum | null>(null)
+function enter(value: MeasuredMaximum | null) {
+  correcting.value = value
+  entering.value = true
+}
+async function kept(kept: string, bpm: string) {
+  const was = correcting.value
+  entering.value = false
+  correcting.value = null
+  await again()
+  const client = id.value
+  offerUndo(was ? `${was.bpm} is put right: ${bpm}.` : `${bpm} is kept.`, async () => {
+    await (was ? undoMeasured(client, kept) : takeBackMeasured(client, kept))
+    await again()
+  })
+}
+const refused = ref('')
+async function takeBack(value: MeasuredMaximum) {
+  refused.value = ''
+  const client = id.value
+  try {
+    const withdrawal = await takeBackMeasured(client, value.id)
+    await again()
+    offerUndo(`The ${value.bpm} is taken back.`, async () => {
+      await undoMeasured(client, withdrawal.id)
+      await again()
+    })
+  } catch (thrown) {
+    refused.value = asProblem(thrown).message
+  }
+}
 
 // Picking another equation
 const picked = ref<Estimate | null>(null)
 const reason = ref('')
 const { messages, general, clear, show } = useFieldMessages()
-const before = ref<Zones | null>(null)
-const after = ref<Zones | null>(null)
-const cursor = ref<number>()
 const panel = ref<HTMLElement | null>(null)
 const field = ref<InstanceType<typeof TextField> | null>(null)
 
-/** The bands that an equation would give this client; none where there is no pulse to start from. */
-async function bandsBy(row: Estimate | undefined): Promise<Zones | null> {
-  const restingBpm = overview.value?.restingBpm ?? null
-  if (!row || row.bpm === null || restingBpm === null) return null
-  return zonesOf({
-    restingBpm,
-    maximumBpm: row.bpm,
-    scheme: 'voice-ladder',
-    maximumStandardErrorBpm: row.standardErrorBpm,
-    restingStandardErrorBpm: null,
-    capBpm: null,
-    rpeFamily: null,
-  }).catch(() => null)
+/** The span an equation would give; none where there is no pulse to start from. */
+function spanBy(row: Estimate | null | undefined): Span | null {
+  const span = data.value?.span
+  if (!span || !row || row.bpm === null) return null
+  return { ...span, maximumBpm: row.bpm, maximumStandardErrorBpm: row.standardErrorBpm }
 }
 
 async function pick(row: Estimate) {
   picked.value = row
   reason.value = ''
   clear()
-  ;[before.value, after.value] = await Promise.all([bandsBy(inUse.value), bandsBy(row)])
   await nextTick()
   panel.value?.scrollIntoView({ block: 'nearest' })
   field.value?.focus()
 }
-
-const moves = computed(() =>
-  (after.value?.bands ?? []).map((band, at) => {
-    const was = before.value?.bands[at]
-    return {
-      name: band.name,
-      from: was ? span([was.lowBpm, was.highBpm]) : '',
-      to: span([band.lowBpm, band.highBpm]),
-    }
-  }),
-)
 
 const saving = ref(false)
 async function use() {
@@ -97,8 +119,11 @@ async function use() {
     const name = picked.value.name
     picked.value = null
     clear()
-    await Promise.all([reload(), refresh()])
-    offerUndo(`${name} is in use.`, () => restore(earlier))
+    await again()
+    offerUndo(
+      waits.value ? `${name} is picked; the measured value stands first.` : `${name} is in use.`,
+      () => restore(earlier),
+    )
   } catch (thrown) {
     show(asProblem(thrown))
     field.value?.focus()
@@ -114,19 +139,18 @@ async function restore(earlier: Kept | null) {
   } else {
     await defaultMaximum(id.value)
   }
-  await Promise.all([reload(), refresh()])
+  await again()
 }
 
-const undone = ref('')
 async function backToDefault() {
-  undone.value = ''
+  refused.value = ''
   const earlier = history.data.value?.choices[0] ?? null
   try {
     await defaultMaximum(id.value)
-    await Promise.all([reload(), refresh()])
+    await again()
     offerUndo('The default is in use again.', () => restore(earlier))
   } catch (thrown) {
-    undone.value = asProblem(thrown).message
+    refused.value = asProblem(thrown).message
   }
 }
 
@@ -148,56 +172,70 @@ function onDesk(method: string) {
     },
   }
 }
-const open = computed(() => overview.value?.client.archived === false)
 </script>
 
 <template>
   <ProblemNote v-if="problem" :problem="problem" @retry="reload" />
   <div v-else-if="data" class="stack">
-    <section class="sheet summary">
-      <div>
-        <h2>Maximum, {{ MODES[data.mode].toLowerCase() }}</h2>
-        <p v-if="inUse" class="big">
-          <span class="quiet">about</span> <b class="num">{{ inUse.bpm }}</b> bpm
-          <MethodLink :to="inUse.method" class="num quiet"
-            >± {{ inUse.standardErrorBpm }}</MethodLink
+    <WorkingMaximum v-model:mode="mode" :sheet="data">
+      <template #ways>
+        <div v-if="open" class="ways">
+          <Button label="Enter a measured value" @click="enter(null)" />
+          <RouterLink
+            class="test"
+            :to="data.running ? `/field-tests/${data.running}` : `/clients/${id}/maximum/tests`"
+            >{{ data.running ? 'Field test: go on' : 'Field test' }}</RouterLink
+          >
+        </div>
+        <p class="ways small">
+          <RouterLink :to="`/clients/${id}/device-sheet?mode=${mode}`"
+            >Values for their device</RouterLink
+          >
+          <RouterLink :to="{ path: '/compare', query: { with: `${id}.${mode}` } }"
+            >Compare</RouterLink
           >
         </p>
-        <p v-else class="big none">none by rule</p>
-        <p v-if="data.spread" class="quiet small">
-          The equations that apply say
-          <span class="num">{{ data.spread.lowestBpm }}</span> to
-          <span class="num">{{ data.spread.highestBpm }}</span>.
-        </p>
-        <label class="mode">
-          <span>For</span>
-          <Select
-            v-model="mode"
-            :options="options(MODES)"
-            option-label="name"
-            option-value="value"
-            aria-label="Mode"
-          />
-        </label>
-        <p v-if="data.chosen && open" class="back">
+        <p v-if="data.chosen && open">
           <Button label="Back to the default" outlined size="small" @click="backToDefault" />
         </p>
-        <p v-if="undone" class="fault" role="alert">{{ undone }}</p>
-      </div>
-      <div class="stack">
-        <Findings :findings="data.findings" />
+        <p v-if="refused" class="fault" role="alert">{{ refused }}</p>
+      </template>
+      <template #more>
         <details v-if="history.data.value?.choices.length" class="history">
           <summary>What was picked before</summary>
           <ul>
-            <li v-for="(kept, n) in history.data.value.choices" :key="n">
-              <span>{{ day(kept.on, theStudio?.today) }}</span>
-              <span v-if="kept.method">{{ nameOf(kept.method) }}: “{{ kept.reason }}”</span>
+            <li v-for="(each, n) in history.data.value.choices" :key="n">
+              <span>{{ day(each.on, theStudio?.today) }}</span>
+              <span v-if="each.method">{{ nameOf(each.method) }}: “{{ each.reason }}”</span>
               <span v-else>back to the default</span>
             </li>
           </ul>
         </details>
-      </div>
+      </template>
+    </WorkingMaximum>
+
+    <MeasuredForm
+      v-if="entering && theStudio"
+      :key="correcting?.id ?? 'new'"
+      :client="id"
+      :sheet="data"
+      :today="theStudio.today"
+      :correcting="correcting"
+      @kept="kept"
+      @leave="entering = false"
+    />
+
+    <section v-if="data.measured.length" class="sheet" aria-labelledby="measured-title">
+      <h2 id="measured-title">Measured, {{ MODES[data.mode].toLowerCase() }}</h2>
+      <MeasuredList
+        :values="data.measured"
+        :closed="!open"
+        @correct="enter"
+        @take-back="takeBack"
+      />
     </section>
+
+    <EquationRulers :sheet="data" />
 
     <section
       v-if="picked"
@@ -213,21 +251,14 @@ const open = computed(() => overview.value?.client.archived === false)
           >)</template
         >?
       </h2>
-      <template v-if="before && after">
-        <Ruler
-          v-model:cursor="cursor"
-          :rows="[
-            { zones: before, label: 'In use now' },
-            { zones: after, label: picked.name },
-          ]"
-        />
-        <ul class="moves" aria-label="What it moves">
-          <li v-for="move in moves" :key="move.name">
-            <b>{{ move.name }}</b>
-            <span class="num">{{ `${move.from} → ${move.to}` }}</span>
-          </li>
-        </ul>
-      </template>
+      <WhatMoves
+        v-if="spanBy(inUse) && spanBy(picked)"
+        :before="spanBy(inUse)!"
+        :after="spanBy(picked)!"
+        :aim="data.aim"
+        :cap-bpm="data.capBpm"
+        :labels="[waits ? (inUse?.name ?? '') : 'In use now', picked.name]"
+      />
       <form novalidate @submit.prevent="use">
         <TextField
           ref="field"
@@ -257,45 +288,26 @@ const open = computed(() => overview.value?.client.archived === false)
         />
       </template>
     </EstimateTable>
+
+    <ModesTable :sheet="data" />
   </div>
   <p v-else class="quiet" role="status">Working out the equations…</p>
 </template>
 
 <style scoped>
-.summary > .stack {
-  gap: 8px;
-}
-
-.summary {
-  display: grid;
-  grid-template-columns: minmax(220px, 1fr) minmax(0, 2.4fr);
-  gap: 28px;
-}
-
-.big {
-  margin: 4px 0;
-}
-
-.big b {
-  font-size: 2.8rem;
-  line-height: 1.05;
-}
-
-.big.none {
-  font-size: 1.6rem;
-  font-weight: 700;
-}
-
-.mode {
+.ways {
   display: flex;
-  gap: 10px;
+  flex-wrap: wrap;
+  gap: 8px 16px;
   align-items: center;
-  margin-top: 12px;
-  font-weight: 600;
+  margin-top: 6px;
 }
 
-.back {
-  margin-top: 12px;
+.test {
+  display: inline-flex;
+  align-items: center;
+  min-height: var(--touch);
+  font-weight: 650;
 }
 
 .history {
@@ -319,16 +331,6 @@ const open = computed(() => overview.value?.client.archived === false)
   border: 2px solid var(--teal);
 }
 
-.moves {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 26px;
-}
-
-.moves li {
-  display: grid;
-}
-
 form {
   display: grid;
   gap: 12px;
@@ -338,20 +340,8 @@ form :deep(input) {
   width: min(100%, 640px);
 }
 
-.ways {
-  display: flex;
-  gap: 12px;
-}
-
 .fault {
   color: var(--wine);
   font-weight: 600;
-}
-
-@media (max-width: 980px) {
-  .summary {
-    grid-template-columns: minmax(0, 1fr);
-    gap: 16px;
-  }
 }
 </style>

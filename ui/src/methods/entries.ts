@@ -122,6 +122,29 @@ export function groups(methods: Methods): Group[] {
       ),
     },
     {
+      id: 'measured',
+      name: 'How a maximum is measured, and how sure it is on the day',
+      entries: methods.maximumKinds.map((row) =>
+        entry(row.id, row.name, row.source, {
+          serves: row.meaning,
+          error:
+            row.goodBpm === row.poorBpm
+              ? `± ${row.goodBpm} bpm; 1 bpm more a year`
+              : `± ${row.goodBpm} bpm when good, ${row.fairBpm} fair, ${row.poorBpm} poor; 1 bpm more a year`,
+        }),
+      ),
+    },
+    {
+      id: 'field-tests',
+      name: 'Field tests of the maximum',
+      entries: methods.fieldTests.map((row) =>
+        entry(row.id, row.name, row.source, {
+          figures: row.summary,
+          serves: `${row.work} Asked of each bout: ${row.question.toLowerCase()}?`,
+        }),
+      ),
+    },
+    {
       id: 'practice',
       name: 'Levels of practice',
       entries: methods.practiceLevels.map((row) =>

@@ -22,6 +22,7 @@ import ProblemNote from '../shared/ProblemNote.vue'
 import Ruler from '../shared/Ruler.vue'
 import SelectField from '../shared/SelectField.vue'
 import TextField from '../shared/TextField.vue'
+import WhatMoves from '../shared/WhatMoves.vue'
 import { typed, useFieldMessages } from '../shared/fields'
 import { useLoad } from '../shared/load'
 import { theStudio } from '../shared/studio'
@@ -150,6 +151,12 @@ const onThem = computed(() => {
   return lines.filter(([, what]) => what)
 })
 
+/** The latest version, and what has moved since it was made. */
+const current = computed(() => saved.data.value?.versions[0])
+const change = computed(() =>
+  current.value?.standing.state === 'issued' ? (saved.data.value?.change ?? null) : null,
+)
+
 const HAS_CARD = ['issued', 'rate-suspended']
 const STANDINGS = {
   issued: '',
@@ -206,6 +213,19 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
     </div>
   </section>
   <div v-else-if="start" class="stack">
+    <section v-if="change" class="sheet stack review" aria-labelledby="review-title">
+      <h2 id="review-title">Values have changed since version {{ current?.version }}</h2>
+      <Findings v-if="change.review" :findings="[change.review]" />
+      <p v-else class="quiet">Its target would move by under 3 bpm: nothing to do yet.</p>
+      <WhatMoves
+        :before="change.before"
+        :after="change.after"
+        :aim="change"
+        :cap-bpm="overview?.capBpm ?? null"
+        :labels="[`Version ${current?.version}`, 'Today']"
+      />
+    </section>
+
     <section v-if="zones.data.value?.zones" class="sheet">
       <Ruler
         v-model:cursor="cursor"
@@ -452,6 +472,10 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
 </template>
 
 <style scoped>
+.review {
+  border-left: 4px solid var(--ochre);
+}
+
 .columns {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1.08fr);

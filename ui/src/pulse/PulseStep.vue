@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { readings, type Reading } from '../api/korvel'
+import { readings, type Reading, type Span } from '../api/korvel'
 import { useClient } from '../clients/useClient'
 import ProblemNote from '../shared/ProblemNote.vue'
+import WhatMoves from '../shared/WhatMoves.vue'
 import { useLoad } from '../shared/load'
 import PulseBench from './PulseBench.vue'
 import RestingRecord from './RestingRecord.vue'
@@ -14,7 +15,16 @@ const record = useLoad(readings)
 watch(id, record.load, { immediate: true })
 const closed = computed(() => overview.value?.client.archived ?? true)
 
-const reread = () => Promise.all([record.load(id.value), refresh()])
+/** The span before a value moved it; none where nothing has moved since the page was opened. */
+const before = ref<Span | null>(null)
+watch(id, () => (before.value = null))
+const span = computed(() => overview.value?.span ?? null)
+const moved = computed(() => before.value && span.value?.restingBpm !== before.value.restingBpm)
+async function reread() {
+  const was = span.value
+  await Promise.all([record.load(id.value), refresh()])
+  before.value ??= was
+}
 const bench = ref<InstanceType<typeof PulseBench> | null>(null)
 function correct(reading: Reading) {
   bench.value?.correct(reading)
@@ -37,6 +47,28 @@ function correct(reading: Reading) {
       @changed="reread"
     />
     <WorkingValue :record="record.data.value" :age="overview.client.age" />
+    <section
+      v-if="moved && before && span"
+      class="sheet stack record"
+      aria-labelledby="moved-title"
+    >
+      <h2 id="moved-title">
+        What the new resting value moves
+        <span class="quiet">{{
+          overview.prescription ? '· nothing is moved in the prescription by itself' : ''
+        }}</span>
+      </h2>
+      <WhatMoves
+        :before="before"
+        :after="span"
+        :aim="overview.aim"
+        :cap-bpm="overview.capBpm"
+        :labels="['Before', 'Now']"
+      />
+      <p v-if="overview.prescription">
+        <RouterLink :to="`/clients/${id}/prescription`">Look at the prescription</RouterLink>
+      </p>
+    </section>
     <RestingRecord
       v-if="record.data.value.readings.length"
       class="record"

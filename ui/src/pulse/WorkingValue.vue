@@ -2,6 +2,7 @@
 import type { RestingRecord } from '../api/korvel'
 import Findings from '../shared/Findings.vue'
 import MethodLink from '../shared/MethodLink.vue'
+import SumLines from '../shared/SumLines.vue'
 import { theStudio } from '../shared/studio'
 import { day } from '../shared/words'
 
@@ -24,15 +25,7 @@ defineProps<{ record: RestingRecord; age: number }>()
         <MethodLink to="resting-due">Due again</MethodLink> on
         {{ day(record.working.dueOn, theStudio?.today) }}.
       </p>
-      <details>
-        <summary>Long hand</summary>
-        <ul class="sum">
-          <li v-for="line in record.working.longHand" :key="line.label">
-            <MethodLink :to="line.method">{{ line.label }}</MethodLink>
-            <span class="num">{{ line.sum }} → {{ line.answer }} {{ line.unit }}</span>
-          </li>
-        </ul>
-      </details>
+      <SumLines :lines="record.working.longHand" />
     </template>
     <p v-else class="quiet">
       None yet. Seat the client, both feet on the floor, quiet for 5 minutes; then count for 30 or
@@ -54,20 +47,6 @@ defineProps<{ record: RestingRecord; age: number }>()
 .working b {
   font-size: 2.6rem;
   line-height: 1;
-}
-
-summary {
-  cursor: pointer;
-  color: var(--teal-deep);
-  padding: 4px 0;
-}
-
-.sum li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 14px;
-  justify-content: space-between;
-  font-size: 0.92rem;
 }
 
 .usual {

@@ -13,6 +13,7 @@ import ProblemNote from '../shared/ProblemNote.vue'
 import { useLoad } from '../shared/load'
 import { theStudio } from '../shared/studio'
 import { summary } from './intake'
+import { standsOnMeasured } from '../shared/words'
 
 /** One page to take to a doctor: what is known, or a letter that asks for clearance. */
 const props = defineProps<{ id: string; paper: string }>()
@@ -55,6 +56,7 @@ const askedFor = computed(() => {
       : []),
   ]
 })
+const measured = computed(() => standsOnMeasured(loaded.data.value?.client.maximum))
 const latest = computed(() => loaded.data.value?.issued.versions[0]?.prescription ?? null)
 const answered = computed(() => {
   const data = loaded.data.value
@@ -134,9 +136,15 @@ const answered = computed(() => {
           <dt>Maximum</dt>
           <dd>
             <template v-if="loaded.data.value.client.maximum">
-              about <span class="num">{{ loaded.data.value.client.maximum.bpm }}</span> bpm,
-              estimated by {{ loaded.data.value.client.maximum.formula }} (±
-              {{ loaded.data.value.client.maximum.standardErrorBpm }})
+              <template v-if="measured">
+                <span class="num">{{ loaded.data.value.client.maximum.bpm }}</span> bpm, measured:
+                {{ loaded.data.value.client.maximum.words }}
+              </template>
+              <template v-else>
+                about <span class="num">{{ loaded.data.value.client.maximum.bpm }}</span> bpm,
+                estimated by {{ loaded.data.value.client.maximum.words }}
+              </template>
+              (± {{ loaded.data.value.client.maximum.standardErrorBpm }})
             </template>
             <template v-else>not estimated: the numbers come from the cardiac team</template>
           </dd>

@@ -13,20 +13,27 @@ export interface RulerRow {
   target?: { lowBpm: number; highBpm: number } | null
   /** Above this rate nothing is prescribed to this client. */
   ceilingBpm?: number | null
+  /** The rate at each whole percent of reserve: for rulers laid out by reserve. */
+  rates?: number[]
 }
 
 /**
  * The ruler: from rest to maximum, bands with edges as soft as they are uncertain, a target above,
  * a cap or ceiling hatched, and a cursor that reads one point in every language. Several rows are
- * stacked on one axis and read by one cursor.
+ * stacked on one axis and read by one cursor: an axis of rates, or of percent of reserve, on which
+ * everyone's rest and everyone's maximum lie one under the other.
  */
 const props = withDefaults(
   defineProps<{
     rows: RulerRow[]
     /** Drawn for reading from across a hall, on a dark ground. */
     wall?: boolean
+    /** Low bars, for many rows. */
+    compact?: boolean
+    /** Laid out by percent of reserve; the cursor is a whole percent. */
+    byReserve?: boolean
   }>(),
-  { wall: false },
+  { wall: false, compact: false, byReserve: false },
 )
 const cursor = defineModel<number>('cursor')
 
@@ -44,22 +51,27 @@ onMounted(() => {
 onBeforeUnmount(() => observer?.disconnect())
 
 const first = computed(() => props.rows[0]!.zones)
-const stacked = computed(() => props.rows.length > 1)
+const stacked = computed(() => props.rows.length > 1 || props.byReserve)
 const narrow = computed(() => width.value < 560)
 
 /** All lengths in pixels; a wall screen takes them larger. */
 const size = computed(() => {
   const by = props.wall ? Math.min(2.6, Math.max(1, width.value / 830)) : 1
   const limited = props.rows.some((row) => limitOf(row))
-  const lines =
-    limited && narrow.value ? 3 : limited || props.rows.some((row) => row.target) ? 2 : 1
+  const lines = props.compact
+    ? 1
+    : limited && narrow.value
+      ? 3
+      : limited || props.rows.some((row) => row.target)
+        ? 2
+        : 1
   return {
     by,
     margin: 8 * by,
-    head: (lines * 19 + 10) * by,
-    bar: (stacked.value ? 46 : 50) * by,
-    lane: 27 * by,
-    gap: 10 * by,
+    head: (lines * 19 + (props.compact ? 4 : 10)) * by,
+    bar: (props.compact ? 24 : stacked.value ? 46 : 50) * by,
+    lane: (props.compact ? 24 : 27) * by,
+    gap: (props.byReserve ? 24 : props.compact ? 8 : 10) * by,
     axis: 52 * by,
     text: 13 * by,
     letter: 7 * by,
@@ -77,15 +89,26 @@ const bars = computed(() => {
     return { ...what, top, tall }
   })
 })
-const bottom = computed(() => bars.value.at(-1)!.top + bars.value.at(-1)!.tall)
+/** Under the last bar, and under the rates of its edges where they stand there. */
+const bottom = computed(
+  () =>
+    bars.value.at(-1)!.top + bars.value.at(-1)!.tall + (props.byReserve ? 20 * size.value.by : 0),
+)
 const height = computed(() => bottom.value + size.value.axis)
 
-const range = computed(() => domain(props.rows.map((row) => row.zones)))
-const x = (bpm: number) => {
+/** The span of the axis: rates, or percent of reserve with a little room for soft ends. */
+const range = computed<[number, number]>(() =>
+  props.byReserve ? [-6, 106] : domain(props.rows.map((row) => row.zones)),
+)
+/** Where a point of the axis lies. */
+const x = (at: number) => {
   const [from, to] = range.value
   const { margin } = size.value
-  return margin + ((bpm - from) / (to - from)) * (width.value - 2 * margin)
+  return margin + ((at - from) / (to - from)) * (width.value - 2 * margin)
 }
+/** Where a rate of someone's lies. */
+const rateAt = (zones: Zones) => (bpm: number) =>
+  x(props.byReserve ? (100 * (bpm - zones.restingBpm)) / zones.reserveBpm : bpm)
 
 /** The lower of a clinician's cap and a ceiling, and how it is said. */
 function limitOf(row: RulerRow): { bpm: number; words: string } | null {
@@ -103,6 +126,7 @@ const drawn = computed(() =>
   props.rows.map((row, at) => {
     const { letter, by } = size.value
     const { zones } = row
+    const x = rateAt(zones)
     const { pieces, labels, top, tall: bar } = bars.value[at]!
     const limit = limitOf(row)
     const limitWords = limit?.words ?? ''
@@ -115,6 +139,7 @@ const drawn = computed(() =>
       limit && !narrow.value ? width.value - (limitWords.length + 2) * letter : width.value
     return {
       key: at,
+      x,
       top,
       bar,
       zones,
@@ -141,6 +166,7 @@ const drawn = computed(() =>
             Math.max(0.001, piece.stops.at(-1)!.bpm - piece.stops[0]!.bpm),
         })),
       })),
+      edges: props.byReserve ? zones.bands.slice(1).map((band) => band.lowBpm) : [],
       points: zones.kind === 'points' ? zones.bands.map((band) => band.lowBpm) : [],
       seams: seams(zones),
       labels: labels.map((each) => {
@@ -178,8 +204,12 @@ const marks = computed(() =>
       ),
 )
 
-const lowest = computed(() => Math.min(...props.rows.map((row) => row.zones.restingBpm)))
-const highest = computed(() => Math.max(...props.rows.map((row) => row.zones.maximumBpm)))
+const lowest = computed(() =>
+  props.byReserve ? 0 : Math.min(...props.rows.map((row) => row.zones.restingBpm)),
+)
+const highest = computed(() =>
+  props.byReserve ? 100 : Math.max(...props.rows.map((row) => row.zones.maximumBpm)),
+)
 
 /** What a row says of a rate; nothing outside its span. */
 function readingAt(zones: Zones, bpm: number) {
@@ -190,6 +220,7 @@ function readingAt(zones: Zones, bpm: number) {
     .map((band) => band.name)
   return { ...reading, name: names.join(' and ') || 'outside its bands' }
 }
+/** Where the cursor is on the axis: a rate, or a percent of reserve. */
 const bpm = computed(() =>
   Math.min(highest.value, Math.max(lowest.value, cursor.value ?? lowest.value)),
 )
@@ -200,7 +231,11 @@ const at = computed(() => {
 })
 const level = computed(() => first.value.levels[at.value.level - 1]!)
 const said = computed(() =>
-  props.rows.map((row) => ({ label: row.label ?? '', at: readingAt(row.zones, bpm.value) })),
+  props.rows.map((row) => ({
+    label: row.label ?? '',
+    target: row.target ? span([row.target.lowBpm, row.target.highBpm]) : '',
+    at: readingAt(row.zones, props.byReserve ? (row.rates?.[bpm.value] ?? 0) : bpm.value),
+  })),
 )
 const bandName = computed(() => said.value[0]!.at?.name ?? 'outside its span')
 
@@ -214,9 +249,11 @@ watch(
     const target = props.rows.find((row) => row.target)?.target
     moveTo(
       cursor.value ??
-        (target
-          ? (target.lowBpm + target.highBpm) / 2
-          : (first.value.restingBpm + first.value.maximumBpm) / 2),
+        (props.byReserve
+          ? 60
+          : target
+            ? (target.lowBpm + target.highBpm) / 2
+            : (first.value.restingBpm + first.value.maximumBpm) / 2),
     )
   },
   { immediate: true },
@@ -224,7 +261,9 @@ watch(
 
 /** The next lower edge of any band of any row, upwards or downwards. */
 function nextEdge(from: number, up: boolean): number {
-  const edges = props.rows.flatMap((row) => row.zones.bands.map((band) => band.lowBpm))
+  const edges = props.rows.flatMap((row) =>
+    row.zones.bands.map((band) => (props.byReserve ? band.low : band.lowBpm)),
+  )
   const beyond = edges.filter((edge) => (up ? edge > from : edge < from))
   if (!beyond.length) return up ? highest.value : lowest.value
   return up ? Math.min(...beyond) : Math.max(...beyond)
@@ -263,11 +302,13 @@ function onPointerMove(event: PointerEvent) {
 
 const spoken = computed(() =>
   stacked.value
-    ? `${bpm.value} beats per minute: ` +
+    ? (props.byReserve ? `${bpm.value} percent of reserve: ` : `${bpm.value} beats per minute: `) +
       said.value
         .map(({ label, at: here }) =>
           here
-            ? `${label}, ${here.name}, ${here.reservePercent} percent of reserve`
+            ? props.byReserve
+              ? `${label}, ${here.bpm} beats per minute, ${here.name}`
+              : `${label}, ${here.name}, ${here.reservePercent} percent of reserve`
             : `${label}, outside its span`,
         )
         .join('; ')
@@ -280,7 +321,7 @@ const spoken = computed(() =>
 </script>
 
 <template>
-  <div ref="box" class="ruler" :class="{ wall, 'dark-ground': wall }">
+  <div ref="box" class="ruler" :class="{ wall, 'dark-ground': wall, compact, wide: byReserve }">
     <svg
       ref="svg"
       :width="width"
@@ -290,7 +331,11 @@ const spoken = computed(() =>
       role="slider"
       tabindex="0"
       :aria-label="
-        stacked ? 'Rulers on one axis, from rest to maximum' : 'Ruler from rest to maximum'
+        byReserve
+          ? 'Rulers laid out by percent of reserve'
+          : stacked
+            ? 'Rulers on one axis, from rest to maximum'
+            : 'Ruler from rest to maximum'
       "
       :aria-valuemin="lowest"
       :aria-valuemax="highest"
@@ -337,14 +382,20 @@ const spoken = computed(() =>
       </defs>
 
       <g v-for="row in drawn" :key="row.key" v-memo="[row, narrow]" class="row">
-        <text :x="x(row.zones.restingBpm)" :y="row.top - 8 * size.by" class="end">
+        <text :x="row.x(row.zones.restingBpm)" :y="row.top - 8 * size.by" class="end">
           <tspan v-if="row.label" class="label">{{ row.label }}</tspan>
-          <tspan v-if="!(row.label && narrow)" :dx="row.label ? 10 : 0">
+          <tspan v-if="!row.label || (!narrow && (!compact || byReserve))" :dx="row.label ? 10 : 0">
             rest {{ row.zones.restingBpm }}
           </tspan>
         </text>
-        <text :x="x(row.zones.maximumBpm)" :y="row.top - 8 * size.by" class="end" text-anchor="end">
-          {{ narrow ? 'max' : 'maximum' }}
+        <text
+          v-if="!(byReserve && narrow)"
+          :x="row.x(row.zones.maximumBpm)"
+          :y="row.top - 8 * size.by"
+          class="end"
+          text-anchor="end"
+        >
+          {{ narrow || compact ? 'max' : 'maximum' }}
           {{ row.zones.maximumSigmaBpm > 3 ? 'about' : '' }} {{ row.zones.maximumBpm }}
         </text>
 
@@ -363,8 +414,8 @@ const spoken = computed(() =>
           v-for="edge in row.seams"
           :key="`seam-${edge}`"
           class="seam"
-          :x1="x(edge)"
-          :x2="x(edge)"
+          :x1="row.x(edge)"
+          :x2="row.x(edge)"
           :y1="row.top"
           :y2="row.top + row.bar"
         />
@@ -372,22 +423,22 @@ const spoken = computed(() =>
           v-for="point in row.points"
           :key="`point-${point}`"
           class="point"
-          :x1="x(point)"
-          :x2="x(point)"
+          :x1="row.x(point)"
+          :x2="row.x(point)"
           :y1="row.top"
           :y2="row.top + row.bar"
         />
         <g v-if="row.limit" class="limit">
           <rect
-            :x="x(row.limit.bpm)"
+            :x="row.x(row.limit.bpm)"
             :y="row.top"
-            :width="Math.max(0, width - size.margin - x(row.limit.bpm))"
+            :width="Math.max(0, width - size.margin - row.x(row.limit.bpm))"
             :height="row.bar"
             :fill="`url(#${id}-hatch)`"
           />
           <line
-            :x1="x(row.limit.bpm)"
-            :x2="x(row.limit.bpm)"
+            :x1="row.x(row.limit.bpm)"
+            :x2="row.x(row.limit.bpm)"
             :y1="row.top - 5 * size.by"
             :y2="row.top + row.bar + 5 * size.by"
           />
@@ -431,13 +482,32 @@ const spoken = computed(() =>
 
         <g v-if="row.target" class="target">
           <path
-            :d="`M${x(row.target.lowBpm)} ${row.top - 3 * size.by}v${-7 * size.by}H${x(row.target.highBpm)}v${7 * size.by}`"
+            :d="
+              compact
+                ? `M${row.x(row.target.lowBpm)} ${row.top - 2}V${row.top + row.bar + 2}H${row.x(row.target.highBpm)}V${row.top - 2}Z`
+                : `M${row.x(row.target.lowBpm)} ${row.top - 3 * size.by}v${-7 * size.by}H${row.x(row.target.highBpm)}v${7 * size.by}`
+            "
             fill="none"
           />
-          <text :x="row.target.at" :y="row.top - 27 * size.by" text-anchor="middle">
+          <text
+            v-if="!compact || !narrow"
+            :x="row.target.at"
+            :y="row.top - (compact ? 8 : 27) * size.by"
+            text-anchor="middle"
+          >
             {{ row.target.words }}
           </text>
         </g>
+        <text
+          v-for="edge in row.edges"
+          :key="`edge-${edge}`"
+          :x="row.x(edge)"
+          :y="row.top + row.bar + 15 * size.by"
+          class="edge"
+          text-anchor="middle"
+        >
+          {{ edge }}
+        </text>
       </g>
 
       <g v-memo="[axis, marks, bottom, range, width]" class="axis">
@@ -448,8 +518,13 @@ const spoken = computed(() =>
             :y1="bottom + 4 * size.by"
             :y2="bottom + 11 * size.by"
           />
-          <text v-if="tick.word" :x="x(tick.bpm)" :y="bottom + 25 * size.by" text-anchor="middle">
-            {{ tick.bpm }}
+          <text
+            v-if="tick.word && (!byReserve || (tick.bpm >= 0 && tick.bpm <= 100))"
+            :x="x(tick.bpm)"
+            :y="bottom + 25 * size.by"
+            text-anchor="middle"
+          >
+            {{ tick.bpm }}{{ byReserve ? ' %' : '' }}
           </text>
         </template>
         <text
@@ -502,8 +577,9 @@ const spoken = computed(() =>
     </dl>
     <div v-else class="reading together" aria-hidden="true">
       <div class="bpm">
-        <span class="num figure">{{ bpm }}</span>
-        <span class="unit"
+        <span class="num figure">{{ bpm }}<template v-if="byReserve"> %</template></span>
+        <span v-if="byReserve" class="unit">of reserve</span>
+        <span v-else class="unit"
           >bpm<template v-if="said[0]!.at">
             · <span class="num">{{ said[0]!.at.counts['15'] }}</span> in 15 s</template
           ></span
@@ -512,10 +588,22 @@ const spoken = computed(() =>
       <ul>
         <li v-for="row in said" :key="row.label">
           <b>{{ row.label }}</b>
-          <template v-if="row.at">
+          <template v-if="row.at && byReserve">
+            <span
+              ><b class="num">{{ row.at.bpm }}</b> bpm</span
+            >
+            <span
+              ><span class="num">{{ row.at.counts['15'] }}</span> in 15 s</span
+            >
+            <span class="num">{{ row.at.maximumPercent.toFixed(1) }} % of maximum</span>
+          </template>
+          <template v-else-if="row.at">
             <span>{{ row.at.name }}</span>
             <span class="num">{{ row.at.reservePercent.toFixed(1) }} % of reserve</span>
-            <span class="num">{{ row.at.maximumPercent.toFixed(1) }} % of maximum</span>
+            <span v-if="!compact" class="num"
+              >{{ row.at.maximumPercent.toFixed(1) }} % of maximum</span
+            >
+            <span v-else-if="row.target" class="num aim">{{ row.target }}</span>
           </template>
           <span v-else>outside its span</span>
         </li>
@@ -583,6 +671,33 @@ text {
 .target path {
   stroke: var(--teal);
   stroke-width: 2.6;
+}
+
+.edge {
+  font-family: var(--mono);
+  font-size: 0.92em;
+}
+
+.compact .target path {
+  stroke-width: 3;
+}
+
+.compact .label {
+  font-weight: 650;
+}
+
+.compact .together li {
+  grid-template-columns: minmax(10rem, 1.6fr) minmax(4rem, 0.7fr) 10.4rem 5rem;
+  font-size: 0.88rem;
+}
+
+.wide.compact .together li {
+  grid-template-columns: minmax(12rem, 2fr) 5rem 6rem 11rem;
+}
+
+.aim {
+  color: var(--teal-deep);
+  font-weight: 650;
 }
 
 .target text {
@@ -741,6 +856,15 @@ dd {
   .together li {
     padding-top: 6px;
     border-top: 1px solid var(--line);
+  }
+
+  .compact .together li,
+  .wide.compact .together li {
+    grid-template-columns: auto minmax(0, 1fr) auto;
+  }
+
+  .compact .together li b:first-child {
+    grid-column: 1 / -1;
   }
 
   .voice {

@@ -16,7 +16,14 @@ defineProps<{
 }>()
 const text = defineModel<string>({ required: true })
 const input = ref<{ $el: HTMLInputElement } | null>(null)
-defineExpose({ focus: () => input.value?.$el.focus() })
+defineExpose({
+  focus: () => input.value?.$el.focus(),
+  /** Into the field, so that what is typed takes the place of what stands there. */
+  select() {
+    input.value?.$el.focus()
+    input.value?.$el.select()
+  },
+})
 </script>
 
 <template>

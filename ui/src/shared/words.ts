@@ -83,6 +83,21 @@ export const OUTCOMES = {
   'not-today': { name: 'Not today', mark: '■' },
 } as const
 
+export const GRADES = { good: 'Good', fair: 'Fair', poor: 'Poor' } as const
+
+/** What a measured maximum is good for: a shape beside every word. */
+export const MAXIMUM_STATES = {
+  working: { name: 'In use', mark: '●' },
+  qualifies: { name: 'Qualifies', mark: '○' },
+  proposal: { name: 'Proposal', mark: '◇' },
+  'not-reached': { name: 'Not reached', mark: '·' },
+  stale: { name: 'Stale', mark: '■' },
+} as const
+
+/** Whether a maximum stands on something measured, in its own mode or running. */
+export const standsOnMeasured = (maximum: { origin: string } | null | undefined) =>
+  maximum?.origin === 'measured' || maximum?.origin === 'borrowed'
+
 export const STEPS = {
   screening: 'Screening',
   pulse: 'Pulse',

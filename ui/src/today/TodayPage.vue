@@ -14,7 +14,14 @@ const { data, problem, load } = useLoad(today)
 onMounted(load)
 watch(undone, () => void load())
 
-const LEADS = { 'check-in': 'check-in', screening: 'screening', pulse: 'pulse' }
+const LEADS = {
+  'check-in': 'check-in',
+  screening: 'screening',
+  pulse: 'pulse',
+  maximum: 'maximum',
+  'field-test': 'maximum/tests',
+  prescription: 'prescription',
+}
 const to = (row: TodayRow) => `/clients/${row.clientId}/${LEADS[row.leads]}`
 
 /** Letters that nothing else answers to. */

@@ -63,6 +63,11 @@ class EveryPageTest {
     "Ragnar, prescription, capped at 92",
     "Pilar, bands, No bands by rate",
     "Hyun-woo, maximum, your choice",
+    "Hyun-woo, maximum/tests, May be done today",
+    "Pilar, maximum/tests, Not with known heart disease",
+    "Ragnar, device-sheet, whatever the device says",
+    "Pilar, device-sheet, No values for a device",
+    "-, /compare, Add two people",
     "Ines, card/1, Stop at once",
     "Dmitri, pulse, None yet.",
     "Dmitri, prescription, Nothing to start from yet",
@@ -78,6 +83,8 @@ class EveryPageTest {
   @ParameterizedTest
   @CsvSource({
     "Ines, maximum, is the default, button[aria-label^='Use '], Your reason",
+    "Ines, maximum, is the default, .ways button, Highest rate",
+    "Yara, maximum/tests, Tests before, .past a, On record",
     "Ines, pulse, Working resting value, button[aria-label^='Put right'], Take it back",
     "Ines, pulse, Working resting value, button[aria-label^='Rest 5'], Leave the protocol",
     "-, /floor, Who is here, .how [type=submit], Beats in 15 s",

@@ -27,6 +27,9 @@ class PulseBenchTest {
   private static final String NOTED =
       "return (window.noted.at(-1) - window.noted[0]) / (window.noted.length - 1)";
 
+  /** The shortest pause between two keys that is asked for, ms. */
+  private static final double SHORTEST = 60;
+
   /** How much longer than asked for a tap takes, ms: the same hand taps in every test. */
   private static double late = Double.NaN;
 
@@ -73,7 +76,8 @@ class PulseBenchTest {
     double rate = 0;
     for (int round = 0; round < 8 && Math.abs(rate - bpm) > NEAR; round++) {
       double apart = 60_000.0 / bpm;
-      double millis = tapped(TAPS, apart - late);
+      // A slow spell of the machine may ask for less than nothing; the next round knows better.
+      double millis = tapped(TAPS, Math.max(SHORTEST, apart - late));
       rate = 60_000 / millis;
       late += millis - apart;
     }
@@ -81,7 +85,8 @@ class PulseBenchTest {
     desk.await(() -> pad().contains(TAPS + " taps") ? true : null);
     assertThat(Integer.parseInt(pad().split("\n")[0])).isBetween(bpm - 1, bpm + 1);
     assertThat(desk.reads("Uneven")).isFalse();
-    assertThat(desk.all(".kept rect")).hasSize(28);
+    // The strip follows the answer of the server, which may be on its way.
+    desk.await(() -> desk.all(".kept rect").size() == 28);
   }
 
   @Test

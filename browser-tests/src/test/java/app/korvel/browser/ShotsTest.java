@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.openqa.selenium.Keys;
@@ -23,7 +24,7 @@ class ShotsTest {
     "intake, Dmitri, screening, Any of these",
     "decision, Ragnar, screening, A clearance is in force",
     "pulse, Ines, pulse, Working resting value",
-    "maximum, Hyun-woo, maximum, your choice",
+    "maximum, Tindra, maximum, 190 is measured",
     "desk, -, /desk/target?rest=64&max=176&basis=reserve&low=50&high=70&cap=140, the smaller of",
     "schools, -, /desk/bands?rest=64&max=176&scheme=voice-ladder&compare=max-fifths, Fifths of",
     "wall, -, /desk/bands/wall?rest=64&max=176&scheme=voice-ladder&cap=150, above the cap",
@@ -52,6 +53,48 @@ class ShotsTest {
     desk.type("glucose", "5.1");
     desk.sees("Not yet: glucose 5.1 mmol/L is under 5.6 mmol/L.");
     take(desk, "check-in");
+  }
+
+  /** Three people and modes at the same share of reserve, and their efforts. */
+  @Test
+  void compare() throws Exception {
+    Desk desk = Desk.get();
+    desk.open("/compare");
+    for (String name : new String[] {"Yara Fonotele", "Hyun-woo Castell"}) {
+      desk.one("form.add .p-select").click();
+      desk.press(name);
+      desk.press("Add");
+      desk.await(() -> desk.texts(".who li").stream().anyMatch(row -> row.startsWith(name)));
+    }
+    desk.sees("Sea wall, 5 km");
+    take(desk, "compare");
+  }
+
+  /** Hill repeats, the second bout under way. */
+  @Test
+  void fieldTest(@TempDir Path folder) throws Exception {
+    Desk desk = Desk.get();
+    try (ClockedDemo demo = new ClockedDemo(folder)) {
+      demo.openClient("Hyun-woo", "maximum/tests");
+      demo.begin("Hill repeats", 15);
+      demo.title("Ready");
+      desk.keys("b");
+      demo.title("Bout 1 of 3");
+      demo.pass(1, 52);
+      demo.read(189);
+      desk.sees("peak 189");
+      demo.pass(0, 20);
+      desk.one("h1").click();
+      desk.keys("y");
+      demo.pass(3, 0);
+      desk.sees("Start bout 2");
+      desk.keys("b");
+      demo.title("Bout 2 of 3");
+      demo.pass(0, 48);
+      demo.read(186);
+      desk.sees("peak 186");
+      take(desk, "field-test");
+    }
   }
 
   /** A pulse tapped along, with a bounce and an uneven beat. */

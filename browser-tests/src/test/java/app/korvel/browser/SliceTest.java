@@ -197,9 +197,9 @@ class SliceTest {
   void everyJudgementSaysWhyWithItsSource() {
     desk.openClient("Ines", "maximum");
     desk.sees("208 − 0.7 × age is the default.");
-    desk.one("details summary").click();
+    desk.one(".findings summary").click();
     desk.sees("Derived from many studies of healthy adults");
-    desk.one("details[open] a").click();
+    desk.one(".findings details[open] a").click();
     desk.await(() -> desk.driver().getCurrentUrl().endsWith("/methods#default-healthy"));
     desk.await(() -> desk.one("li.here").isDisplayed());
   }

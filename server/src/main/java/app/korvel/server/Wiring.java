@@ -7,9 +7,12 @@ import app.korvel.store.ClassCountRepository;
 import app.korvel.store.ClearanceRepository;
 import app.korvel.store.ClientRepository;
 import app.korvel.store.Database;
+import app.korvel.store.EffortRepository;
+import app.korvel.store.FieldTestRepository;
 import app.korvel.store.Ids;
 import app.korvel.store.IntakeRepository;
 import app.korvel.store.MaximumChoiceRepository;
+import app.korvel.store.MeasuredMaximumRepository;
 import app.korvel.store.PracticeRepository;
 import app.korvel.store.PrescriptionRepository;
 import app.korvel.store.ReadingRepository;
@@ -101,6 +104,21 @@ class Wiring {
   @Bean
   MaximumChoiceRepository maximumChoiceRepository(Database database) {
     return new MaximumChoiceRepository(database);
+  }
+
+  @Bean
+  MeasuredMaximumRepository measuredMaximumRepository(Database database) {
+    return new MeasuredMaximumRepository(database);
+  }
+
+  @Bean
+  FieldTestRepository fieldTestRepository(Database database) {
+    return new FieldTestRepository(database);
+  }
+
+  @Bean
+  EffortRepository effortRepository(Database database) {
+    return new EffortRepository(database);
   }
 
   @Bean

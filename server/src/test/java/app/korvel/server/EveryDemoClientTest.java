@@ -34,6 +34,9 @@ class EveryDemoClientTest {
             "/readings",
             "/maximum",
             "/maximum?mode=cycle",
+            "/maximum/choices",
+            "/field-tests",
+            "/efforts",
             "/bands",
             "/screening",
             "/screening/decision",
@@ -44,6 +47,61 @@ class EveryDemoClientTest {
         assertThat(server.get(client + step).status()).as(client + step).isEqualTo(200);
       }
     }
+  }
+
+  /** A device gets values where a rate may be used, and otherwise a reason. */
+  @Test
+  void aDeviceIsNeverToldMoreThanTheBandsSay() {
+    int given = 0;
+    for (JsonNode row : server.get("/api/clients").json().get("clients")) {
+      String client = "/api/clients/" + row.get("id").asString();
+      JsonNode zones = server.get(client + "/bands").json().get("zones");
+      Answer sheet = server.get(client + "/device-sheet");
+      if (sheet.status() == 422) {
+        assertThat(sheet.json().get("findings").size()).as(client).isPositive();
+        continue;
+      }
+      given++;
+      assertThat(sheet.at("/maximum/bpm")).isEqualTo(zones.get("maximumBpm").asString());
+      JsonNode cap = sheet.json().get("capBpm");
+      for (JsonNode band : sheet.json().get("bands")) {
+        if (!cap.isNull() && !band.get("highBpm").isNull()) {
+          assertThat(band.get("highBpm").asInt()).isLessThanOrEqualTo(cap.asInt());
+        }
+      }
+      JsonNode alarm = sheet.json().get("alarm");
+      if (!cap.isNull() && !alarm.isNull()) {
+        assertThat(alarm.get(1).asInt()).isLessThanOrEqualTo(cap.asInt());
+      }
+    }
+    assertThat(given).isGreaterThan(8);
+  }
+
+  @Test
+  void theCrewShowsEveryKindOfMaximum() {
+    Set<String> states = new HashSet<>();
+    Set<String> origins = new HashSet<>();
+    Set<String> said = new HashSet<>();
+    for (JsonNode row : server.get("/api/clients").json().get("clients")) {
+      for (String mode : new String[] {"run", "cycle", "row", "stairs"}) {
+        JsonNode sheet =
+            server.get("/api/clients/" + row.get("id").asString() + "/maximum?mode=" + mode).json();
+        sheet.get("measured").forEach(value -> states.add(value.get("state").asString()));
+        origins.add(sheet.at("/working/origin").asString());
+        sheet.get("findings").forEach(finding -> said.add(finding.get("code").asString()));
+      }
+    }
+    assertThat(states).contains("working", "proposal", "not-reached", "stale");
+    assertThat(origins).contains("measured", "borrowed", "estimated", "chosen");
+    assertThat(said)
+        .contains(
+            "maximum-measured",
+            "maximum-due",
+            "maximum-proposed",
+            "maximum-stale",
+            "fox-high-under-40",
+            "fox-low-from-40",
+            "no-default-heart-failure");
   }
 
   @Test
@@ -93,6 +151,9 @@ class EveryDemoClientTest {
             "pulse due n, ask a doctor",
             "maximum blocked cardiac team",
             "bands blocked effort and talk",
+            "maximum done n, measured",
+            "maximum done about n, your choice",
+            "prescription due new values, vn",
             "prescription done version n");
   }
 

@@ -122,7 +122,7 @@ class WorkingTest {
         }
       }
     }
-    assertThat(methods.propertyNames()).hasSize(19);
+    assertThat(methods.propertyNames()).hasSize(21);
     assertThat(ids)
         .contains(
             "reserve",

@@ -7,7 +7,6 @@ import app.korvel.core.measure.LongHand.Line;
 import app.korvel.core.measure.Rounding;
 import app.korvel.core.measure.Source;
 import java.math.BigDecimal;
-import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -72,7 +71,7 @@ public record Equation(
   /** Its standard error in that mode, bpm. */
   BigDecimal standardErrorBpm(Mode mode) {
     BigDecimal error = BigDecimal.valueOf(standardErrorBpm);
-    return borrows(mode) ? Rounding.tenths(inQuadrature(error, mode.extraErrorBpm())) : error;
+    return borrows(mode) ? mode.borrowedErrorBpm(error) : error;
   }
 
   /**
@@ -145,9 +144,5 @@ public record Equation(
 
   private static String times(BigDecimal factor, int figure) {
     return LongHand.written(factor) + " × " + figure;
-  }
-
-  private static BigDecimal inQuadrature(BigDecimal a, BigDecimal b) {
-    return a.multiply(a).add(b.multiply(b)).sqrt(MathContext.DECIMAL64);
   }
 }

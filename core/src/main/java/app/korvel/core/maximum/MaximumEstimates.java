@@ -79,6 +79,8 @@ public record MaximumEstimates(
       findings.add(FindingKind.BETA_BLOCKER_STEERING.of());
     } else if (chosen.isPresent() && person.age() < Threshold.FOX_HIGHER_UNDER.whole()) {
       findings.add(FindingKind.FOX_HIGH_UNDER_40.of(person.age()));
+    } else if (chosen.isPresent()) {
+      findings.add(FindingKind.FOX_LOW_FROM_40.of(person.age()));
     }
     findings.add(FindingKind.MAXIMUM_NOT_FITNESS.of());
     Optional<Estimate> recommended =
@@ -197,7 +199,8 @@ public record MaximumEstimates(
     return findings.stream().filter(MaximumEstimates::aboutChoice).findFirst();
   }
 
-  private static boolean aboutChoice(Finding finding) {
+  /** Whether a finding says what became of the instructor's choice. */
+  static boolean aboutChoice(Finding finding) {
     return finding.code().equals(FindingKind.MAXIMUM_CHOSEN.code())
         || finding.code().equals(FindingKind.MAXIMUM_CHOICE_SET_ASIDE.code());
   }

@@ -1,7 +1,9 @@
 package app.korvel.core.maximum;
 
+import app.korvel.core.measure.Rounding;
 import app.korvel.core.measure.Threshold;
 import java.math.BigDecimal;
+import java.math.MathContext;
 
 /** What the body does; each mode has a maximum of its own. Running includes the treadmill. */
 public enum Mode {
@@ -26,5 +28,15 @@ public enum Mode {
   /** What joins the standard error of a borrowed running value, in quadrature, bpm. */
   BigDecimal extraErrorBpm() {
     return this == RUN ? BigDecimal.ZERO : Threshold.OTHER_MODE_ERROR.value();
+  }
+
+  /** How sure a running value of that error is when this mode borrows it, to one decimal, bpm. */
+  BigDecimal borrowedErrorBpm(BigDecimal runningErrorBpm) {
+    BigDecimal extra = extraErrorBpm();
+    return Rounding.tenths(
+        runningErrorBpm
+            .multiply(runningErrorBpm)
+            .add(extra.multiply(extra))
+            .sqrt(MathContext.DECIMAL64));
   }
 }

@@ -483,6 +483,61 @@ public enum FindingKind {
       "What stands here is estimated anew for the present medicine. A maximum measured on the present"
           + " dose is best.",
       Source.PRACTICE),
+  FOX_LOW_FROM_40(
+      INFO,
+      "220 − age is the careful rule here; it would not be below 40.",
+      "It is often called careful. From 40 on it gives no more than 208 − 0.7 × age; below 40 it is"
+          + " the higher of the two. This client is %s.",
+      Source.FOX),
+  MAXIMUM_MEASURED(
+      INFO,
+      "%s is measured: the highest that qualifies.",
+      "%2$s, on %3$s. ± %4$s on the day, and 1 bpm more for every year since: ± %5$s today. Measured"
+          + " beats estimated, and a heart that has reached a rate can reach it.",
+      Source.KORVEL),
+  MAXIMUM_BORROWED(
+      INFO,
+      "None measured for this mode: the running value of %s%s.",
+      "Measured running on %3$s. What is borrowed is less sure: ± %4$s.",
+      Source.PRACTICE),
+  MAXIMUM_ON_PRESENT_DOSE(
+      INFO,
+      "Measured on the present dose: the best there is.",
+      "Medicine changed on %s, and this was measured since. After the next change it is stale.",
+      Source.PRACTICE),
+  MAXIMUM_DUE(
+      CAUTION,
+      "Measured on %s: due again.",
+      "After 24 months a maximum is measured again. It keeps its value, and is now sure to ± %2$s"
+          + " only.",
+      Source.KORVEL),
+  MAXIMUM_CHOICE_WAITS(
+      INFO,
+      "Your choice of %s waits.",
+      "Measured beats estimated: while a measured maximum stands, no equation is in use.",
+      Source.PRACTICE),
+  MAXIMUM_PROPOSED(
+      CAUTION,
+      "A peak of %s was seen, %s over the working maximum.",
+      "On %3$s. %4$s",
+      Source.KORVEL),
+  PEAK_SUDDEN_RISE(
+      CAUTION,
+      "The rate rose by over 15 bpm in 2 s: ask how they felt.",
+      "It may be the sensor, or the heart. What follows such a rise is set aside until the rate is"
+          + " back; racing, pounding or faintness with it: a doctor's look before the next session.",
+      Source.KORVEL),
+  PEAK_NONE(
+      CAUTION,
+      "No peak in this recording.",
+      "Nowhere does the rate hold within 3 bpm for 5 seconds, once spikes are set aside.",
+      Source.KORVEL),
+  MAXIMUM_HIGHER_ELSEWHERE(
+      CAUTION,
+      "%s was measured in another mode, above what is used here.",
+      "%2$s. Running peaks are commonly the highest, so the running maximum is probably at least"
+          + " that: measure it.",
+      Source.PRACTICE),
   MAXIMUM_NOT_FITNESS(
       INFO,
       "A maximum says nothing about fitness.",
@@ -500,6 +555,97 @@ public enum FindingKind {
       "A beta-blocker holds both the resting and the maximum rate down. After any change of"
           + " medicine or dose, measure again.",
       Source.BRAWNER),
+
+  // Field tests
+  FIELD_TEST_OPEN(
+      INFO,
+      "May be done today.",
+      "An adult, cleared for vigorous work, without known heart disease, checked in today and fit to"
+          + " go. Never alone, and warmed up for 15 minutes first.",
+      Source.PRACTICE),
+  FIELD_TEST_HEART(
+      BLOCK,
+      "Not with known heart disease.",
+      "Only a supervised graded test serves, with whoever may do one where you work.",
+      Source.PRACTICE),
+  FIELD_TEST_ADULTS(
+      BLOCK, "Adults only.", "Under 18 no maximum is tested; this client is %s.", Source.PRACTICE),
+  FIELD_TEST_PREGNANT(
+      BLOCK,
+      "Not in pregnancy.",
+      "Talk and effort come first, and no maximum is tested.",
+      Source.PRACTICE),
+  FIELD_TEST_NOT_VIGOROUS(
+      BLOCK,
+      "Not before vigorous work is cleared.",
+      "A test goes to the end of what someone has. %s",
+      Source.ACSM_SCREENING),
+  FIELD_TEST_CAP(
+      BLOCK,
+      "Not under a cap: nothing above %s bpm.",
+      "A test goes above any cap. Ask whoever gave it.",
+      Source.PRACTICE),
+  FIELD_TEST_EFFORT(
+      BLOCK,
+      "Not while effort is held at %s of 20.",
+      "A test goes to 20 of 20; for this client effort stays lower.",
+      Source.PRACTICE),
+  FIELD_TEST_SUPERVISED(
+      BLOCK,
+      "Not where work is supervised only.",
+      "A clinician has written it; a supervised graded test serves.",
+      Source.PRACTICE),
+  FIELD_TEST_NO_RATE(BLOCK, "No rate may be used, so none is tested.", "%s", Source.PRACTICE),
+  FIELD_TEST_FALLS(
+      BLOCK,
+      "Not %s: falls are on record.",
+      "A hard half hour on a cycle or a rower asks less of the feet.",
+      Source.PRACTICE),
+  FIELD_TEST_CHECK_IN(
+      BLOCK,
+      "Check in first.",
+      "Before each session the pulse at rest, and how they feel, decide whether today is the day.",
+      Source.PRACTICE),
+  FIELD_TEST_NOT_TODAY(
+      BLOCK,
+      "Not today: the check-in says %s.",
+      "A test asks for all someone has. Another day, after a go.",
+      Source.PRACTICE),
+  FIELD_TEST_RUNNING(
+      BLOCK,
+      "A field test is going on.",
+      "One at a time: finish it or stop it first.",
+      Source.KORVEL),
+  FIELD_TEST_JOINTS(
+      CAUTION,
+      "Falls or joints are on record: ask today, and choose the gentlest on them.",
+      "Sore or unsteady: leave steps, rope and downhill out.",
+      Source.PRACTICE),
+  FIELD_TEST_PROPOSES(
+      INFO, "A maximum of %s is proposed.", "%2$s, graded %3$s: %4$s.", Source.PRACTICE),
+  FIELD_TEST_POOR(
+      CAUTION,
+      "A peak of %s, from a test graded %3$s.",
+      "%2$s: %4$s. It is kept as a proposal; repeat the test, or let another day confirm it.",
+      Source.PRACTICE),
+  FIELD_TEST_NO_PEAK(
+      CAUTION,
+      "No reading counts, so nothing is proposed.",
+      "A rate counts when it is read in a bout or at its end; of a hard half hour, in the last ten"
+          + " minutes.",
+      Source.PRACTICE),
+  FIELD_TEST_STOPPED(
+      BLOCK,
+      "Stopped: %s. Nothing is proposed.",
+      "Get help by the local emergency plan, and write down what happened. A symptom belongs into"
+          + " the screening: no more exercise until a doctor has had a look.",
+      Source.PRACTICE),
+
+  EFFORT_OVER_MAXIMUM(
+      CAUTION,
+      "An average of %s over a maximum of %s: one of the two is wrong.",
+      "Nobody averages more than their maximum. Check the sensor, or note the peak and measure.",
+      Source.KORVEL),
 
   // Zones
   RESERVE_TOO_SMALL(
@@ -633,6 +779,12 @@ public enum FindingKind {
       "Above 80 %%: 1 to 2 minutes at a time, with easy time between.",
       "Work this hard is not held longer; rest until talk comes back.",
       Source.PRACTICE),
+  PRESCRIPTION_REVIEW(
+      CAUTION,
+      "New values would move the target from %s to %s. Look at the prescription again.",
+      "Made with %3$s at rest and a maximum of %4$s; now %5$s and %6$s. Nothing moves until a new"
+          + " version is saved.",
+      Source.KORVEL),
   SOFT_TARGET(
       INFO,
       "The edges are sure to about ± %s bpm.",

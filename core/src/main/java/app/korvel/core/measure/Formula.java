@@ -50,6 +50,27 @@ public enum Formula {
       "",
       "Any mode that borrows the running value for want of its own.",
       Source.PRACTICE),
+  WORKING_MAXIMUM(
+      "Working maximum",
+      "the highest measured value of the mode that is not stale and graded fair or better; else, for"
+          + " another mode than running, the measured running value, less 10 for cycle and swim;"
+          + " else the equation in use",
+      "",
+      "What every rate ends at. A peak that is over it counts once another day comes within 3 bpm.",
+      Source.KORVEL),
+  MEASURED_ERROR(
+      "How sure a measured maximum is",
+      "σ = σ of the day + months since ÷ 12",
+      "",
+      "A measured maximum keeps its value while its error grows by 1 bpm a year.",
+      Source.KORVEL),
+  RECORDED_PEAK(
+      "Peak of a recording",
+      "the highest 5-second median that holds within 3 bpm for 5 s",
+      "",
+      "A spike is no maximum. Set aside are rises of over 15 bpm in 2 s, rates over 230, and"
+          + " stretches locked to the step rate.",
+      Source.KORVEL),
   RESERVE(
       "Heart rate reserve",
       "reserve = maximum − resting",

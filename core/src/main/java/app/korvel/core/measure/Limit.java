@@ -12,6 +12,12 @@ public enum Limit {
   MAXIMUM(80, 230, "bpm"),
   /** A rate that comes out of a pulse count. */
   PULSE(20, 240, "bpm"),
+  /** A rate read off in a hard bout of a test. */
+  TEST_READING(60, 230, "bpm"),
+  /** Minutes of warm-up before the clock of a test is started. */
+  WARMED_UP(0, 60, "minutes"),
+  /** How long an effort lasted. */
+  EFFORT_MINUTES(1, 1440, "minutes"),
   /** A clinician's cap. */
   CAP(40, 230, "bpm"),
   /** Perceived exertion on the scale of 6 to 20. */

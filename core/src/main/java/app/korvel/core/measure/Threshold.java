@@ -48,6 +48,43 @@ public enum Threshold {
       "40", "years", "Below this age 220 − age is higher than 208 − 0.7 × age.", Source.FOX),
   OTHER_MODE_ERROR(
       "8", "bpm", "Joins the error of a running value that another mode borrows.", Source.PRACTICE),
+  MAXIMUM_ERROR_GROWS(
+      "1", "bpm a year", "So much less sure a measured maximum becomes.", Source.KORVEL),
+  MAXIMUM_DUE("24", "months", "A measured maximum is due again.", Source.KORVEL),
+  MAXIMUM_OLDEST("20", "years", "An older maximum is not taken.", Source.KORVEL),
+  PEAK_CONFIRMED(
+      "3",
+      "bpm",
+      "Another day within it confirms a peak; until then it is seen once.",
+      Source.KORVEL),
+  PEAK_WINDOW("5", "seconds", "The median of so long, and held so long, is a peak.", Source.KORVEL),
+  PEAK_RISE("15", "bpm", "A faster rise in a recording is set aside.", Source.KORVEL),
+  PEAK_RISE_WITHIN("2", "seconds", "The time in which a rise is held against.", Source.KORVEL),
+  PEAK_RISE_STAYS(
+      "60", "seconds", "A rate that has stayed up so long after a rise is taken.", Source.KORVEL),
+  STEP_LOCK_FOR(
+      "30",
+      "seconds",
+      "Longer at the step rate, or at half of it, a sensor counts steps.",
+      Source.KORVEL),
+  RECORDING_LONGEST("43200", "lines", "Twelve hours, a line a second.", Source.KORVEL),
+  REVIEW_MOVE(
+      "3",
+      "bpm",
+      "An edge of a target that a new value would move so far: the prescription is looked at again.",
+      Source.KORVEL),
+
+  FIELD_TEST_WARM_UP("15", "minutes", "Warm-up before a field test.", Source.PRACTICE),
+  FIELD_TEST_LATE(
+      "45",
+      "seconds",
+      "A reading this long after a bout still counts as its own: taken at once, then typed.",
+      Source.KORVEL),
+  FIELD_TEST_GRACE("15", "seconds", "A rest so much too long is let pass.", Source.KORVEL),
+  RAMP_PLATEAU(
+      "2", "bpm", "Two bouts in a row whose peaks lie so close are a plateau.", Source.PRACTICE),
+  HALF_HOUR_LAST(
+      "10", "minutes", "Of a hard half hour, the peak of the last ones counts.", Source.PRACTICE),
 
   CEILING(
       "60",

@@ -1,15 +1,22 @@
 package app.korvel.core.prescription;
 
 import app.korvel.core.maximum.Choice;
-import app.korvel.core.maximum.Estimate;
-import app.korvel.core.maximum.MaximumEstimates;
+import app.korvel.core.maximum.MaximumRecord;
+import app.korvel.core.maximum.MeasuredMaximum;
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.maximum.WorkingMaximum;
+import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.RefusedException;
+import app.korvel.core.measure.Rounding;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Permission;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Steering;
+import app.korvel.core.zone.Reserve;
+import app.korvel.core.zone.Uncertainty;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 
@@ -18,27 +25,44 @@ import java.util.OptionalInt;
  *
  * @param screening what the screening allows, and what must be watched
  * @param resting the working resting value, if any reading is on record
- * @param maximumEstimates the maximum by every equation, in that mode, and which one is in use
+ * @param maximumRecord every equation and every measured maximum in that mode, and the working one
  */
 public record Groundwork(
-    Screening screening, Optional<WorkingResting> resting, MaximumEstimates maximumEstimates) {
+    Screening screening, Optional<WorkingResting> resting, MaximumRecord maximumRecord) {
+
+  /** Gathers it for someone of whom no maximum has been measured. */
+  public static Groundwork of(
+      Screening screening, Optional<WorkingResting> resting, Mode mode, Optional<Choice> choice) {
+    return of(screening, resting, mode, choice, List.of());
+  }
 
   /**
    * Gathers it by the rules.
    *
    * @param choice the instructor's own choice of an equation, if one was made; one made before a
    *     change of medicine is stale
+   * @param measured the measured maxima of every mode
    */
   public static Groundwork of(
-      Screening screening, Optional<WorkingResting> resting, Mode mode, Optional<Choice> choice) {
+      Screening screening,
+      Optional<WorkingResting> resting,
+      Mode mode,
+      Optional<Choice> choice,
+      List<MeasuredMaximum> measured) {
     OptionalInt restingBpm =
         resting.map(value -> OptionalInt.of(value.bpm())).orElse(OptionalInt.empty());
-    Optional<LocalDate> changedOn =
-        screening.medicinesChangedAt().map(at -> LocalDate.ofInstant(at, screening.zone()));
     return new Groundwork(
         screening,
         resting,
-        MaximumEstimates.of(screening.person(), restingBpm, mode, choice, changedOn));
+        MaximumRecord.of(
+            screening.person(),
+            restingBpm,
+            mode,
+            choice,
+            measured,
+            screening.medicinesChangedAt(),
+            screening.date(),
+            screening.zone()));
   }
 
   /** The day it holds for. */
@@ -56,9 +80,46 @@ public record Groundwork(
     return screening.permission();
   }
 
-  /** The estimate in use, if there is one. */
-  public Optional<Estimate> maximum() {
-    return maximumEstimates.inUse();
+  /** The maximum everything starts from, if there is one. */
+  public Optional<WorkingMaximum> maximum() {
+    return maximumRecord.working();
+  }
+
+  /** The span from rest to maximum; empty where either is missing or it is too small. */
+  public Optional<Reserve> reserve() {
+    return resting.flatMap(
+        low ->
+            maximum()
+                .filter(high -> high.bpm() - low.bpm() >= Reserve.SMALLEST)
+                .map(high -> Reserve.of(low.bpm(), high.bpm())));
+  }
+
+  /**
+   * The span from rest to maximum, to work with.
+   *
+   * @throws RefusedException when a rate may not be used, or one of its ends is missing, or it is
+   *     too small; it says why
+   */
+  public Reserve reserveOrRefuse() {
+    if (resting.isEmpty()) {
+      throw RefusedException.because(FindingKind.RESTING_MISSING.of());
+    }
+    noRateBecause()
+        .ifPresent(
+            why -> {
+              throw RefusedException.because(FindingKind.RATE_NOT_USED.of(why));
+            });
+    WorkingMaximum maximum =
+        maximum()
+            .orElseThrow(() -> RefusedException.because(FindingKind.NO_DEFAULT_HEART_FAILURE.of()));
+    return Reserve.of(resting.get().bpm(), maximum.bpm());
+  }
+
+  /** How sure both ends of the span are; both are known. */
+  public Uncertainty uncertainty() {
+    return Uncertainty.of(
+        maximum().orElseThrow().standardErrorBpm(),
+        Rounding.tenths(resting.orElseThrow().standardErrorBpm()));
   }
 
   /** Whether medicine changed and the resting pulse has not been counted since. */

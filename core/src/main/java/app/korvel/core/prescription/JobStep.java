@@ -1,5 +1,6 @@
 package app.korvel.core.prescription;
 
+import app.korvel.core.maximum.WorkingMaximum;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.pulse.UsualResting;
@@ -61,9 +62,10 @@ public record JobStep(Step step, State state, String detail) {
    * The current prescription in short.
    *
    * @param version its number
+   * @param review whether new values would move its target
    * @param standing whether it holds
    */
-  public record SavedStatus(int version, Standing.State standing) {}
+  public record SavedStatus(int version, Standing.State standing, boolean review) {}
 
   /** What keeps a screening from being settled, and how it is said. */
   private static final Map<FindingKind, String> SCREENING_BLOCKS =
@@ -119,20 +121,25 @@ public record JobStep(Step step, State state, String detail) {
   }
 
   private static JobStep maximum(Groundwork ground) {
-    if (ground.stale() && ground.maximum().isPresent()) {
+    Optional<WorkingMaximum> working = ground.maximum();
+    if (working.isEmpty()) {
+      return new JobStep(Step.MAXIMUM, State.BLOCKED, "cardiac team");
+    }
+    if (ground.stale()) {
       return new JobStep(Step.MAXIMUM, State.DUE, "stale: medicine changed");
     }
-    return ground
-        .maximum()
-        .map(
-            maximum ->
-                new JobStep(
-                    Step.MAXIMUM,
-                    State.DONE,
-                    "about "
-                        + maximum.bpm().orElseThrow()
-                        + (ground.maximumEstimates().chosen() ? ", your choice" : "")))
-        .orElse(new JobStep(Step.MAXIMUM, State.BLOCKED, "cardiac team"));
+    if (ground.maximumRecord().due()) {
+      return new JobStep(Step.MAXIMUM, State.DUE, "due again");
+    }
+    int bpm = working.get().bpm();
+    return new JobStep(
+        Step.MAXIMUM,
+        State.DONE,
+        switch (working.get().origin()) {
+          case MEASURED -> bpm + ", measured";
+          case CHOSEN -> "about " + bpm + ", your choice";
+          case BORROWED, ESTIMATED -> "about " + bpm;
+        });
   }
 
   private static JobStep bands(Groundwork ground) {
@@ -146,7 +153,7 @@ public record JobStep(Step step, State state, String detail) {
     if (ground.resting().isEmpty()) {
       return new JobStep(Step.BANDS, State.BLOCKED, "pulse first");
     }
-    int reserve = ground.maximum().get().bpm().orElseThrow() - ground.resting().get().bpm();
+    int reserve = ground.maximum().get().bpm() - ground.resting().get().bpm();
     return reserve < Reserve.SMALLEST
         ? new JobStep(Step.BANDS, State.BLOCKED, "reserve too small")
         : new JobStep(Step.BANDS, State.DONE, "reserve " + reserve);
@@ -155,6 +162,9 @@ public record JobStep(Step step, State state, String detail) {
   private static JobStep prescribed(Groundwork ground, Optional<SavedStatus> saved) {
     if (saved.isPresent()) {
       Standing.State standing = saved.get().standing();
+      if (standing == Standing.State.ISSUED && saved.get().review()) {
+        return new JobStep(Step.PRESCRIPTION, State.DUE, "new values, v" + saved.get().version());
+      }
       return new JobStep(
           Step.PRESCRIPTION, standing.step(), standing.said() + saved.get().version());
     }

@@ -1,6 +1,6 @@
 package app.korvel.core.prescription;
 
-import app.korvel.core.maximum.Estimate;
+import app.korvel.core.maximum.WorkingMaximum;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.InvalidValueException;
@@ -92,7 +92,7 @@ public record Prescription(
    * @param restingBecause how it was chosen
    * @param maximumBpm the maximum
    * @param maximumStandardErrorBpm its σ, to one decimal
-   * @param maximumMethod the equation's id
+   * @param maximumMethod id of the equation, or of the kind it was measured as
    * @param scheme the scheme's id
    */
   public record RateBasis(
@@ -179,7 +179,7 @@ public record Prescription(
     addCautions(ground, parts, resting, findings);
     basis.ifPresent(
         numbers -> {
-          ground.maximumEstimates().choiceFinding().ifPresent(findings::add);
+          ground.maximumRecord().aboutChoice().ifPresent(findings::add);
           findings.add(softTarget(numbers, parts));
         });
     Level hardest = levels(parts).get(levels(parts).size() - 1);
@@ -291,8 +291,8 @@ public record Prescription(
           FindingKind.RATE_NOT_USED.of("No maximum is proposed: none of the equations applies."));
       return Optional.empty();
     }
-    Estimate maximum = ground.maximum().get();
-    int maximumBpm = maximum.bpm().orElseThrow();
+    WorkingMaximum maximum = ground.maximum().get();
+    int maximumBpm = maximum.bpm();
     if (maximumBpm - resting.bpm() < Reserve.SMALLEST) {
       findings.add(
           FindingKind.RATE_NOT_USED.of(
@@ -310,7 +310,7 @@ public record Prescription(
             resting.findings().get(0).message(),
             maximumBpm,
             maximum.standardErrorBpm(),
-            maximum.equation().id(),
+            maximum.method(),
             Scheme.DEFAULT_ID));
   }
 

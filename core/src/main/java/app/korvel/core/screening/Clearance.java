@@ -2,6 +2,7 @@ package app.korvel.core.screening;
 
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.InvalidValueException.Fault;
+import app.korvel.core.measure.Texts;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;

@@ -3,6 +3,7 @@ package app.korvel.core.screening;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.InvalidValueException.Fault;
 import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.Texts;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -80,5 +81,11 @@ public record Client(UUID id, int version, Details details, boolean archived) {
   /** Whole years on {@code date}, at most the highest of {@link Limit#AGE}. */
   public int ageOn(LocalDate date) {
     return (int) Math.min(ChronoUnit.YEARS.between(details.birthDate(), date), Limit.AGE.highest());
+  }
+
+  /** The first birthday after {@code date}. One of 29 February is kept on the 28th between. */
+  public LocalDate nextBirthday(LocalDate date) {
+    long years = ChronoUnit.YEARS.between(details.birthDate(), date) + 1;
+    return details.birthDate().plusYears(years);
   }
 }

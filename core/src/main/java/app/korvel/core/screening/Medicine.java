@@ -1,6 +1,7 @@
 package app.korvel.core.screening;
 
 import app.korvel.core.measure.InvalidValueException.Fault;
+import app.korvel.core.measure.Texts;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;

@@ -3,6 +3,7 @@ package app.korvel.core.screening;
 import app.korvel.core.measure.Days;
 import app.korvel.core.measure.InvalidValueException.Fault;
 import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.Texts;
 import app.korvel.core.measure.Threshold;
 import java.time.LocalDate;
 import java.util.List;

@@ -48,7 +48,7 @@ class RoundingTest {
   @ParameterizedTest
   @EnumSource(FindingKind.class)
   void everyFindingReadsAsASentenceWithItsFiguresInPlace(FindingKind kind) {
-    Finding finding = kind.of("A", "B", "C", "D", "E");
+    Finding finding = kind.of("A", "B", "C", "D", "E", "F");
     assertThat(finding.message()).isNotBlank().doesNotContain("%s", "%1", "%%");
     assertThat(finding.because()).isNotBlank().doesNotContain("%s", "%1", "%%");
     assertThat(kind.messageOutline()).doesNotContain("%s", "%%");

@@ -67,7 +67,7 @@ class JobStepTest {
                 64,
                 2,
                 5,
-                Optional.of(new SavedStatus(2, Standing.State.ISSUED))))
+                Optional.of(new SavedStatus(2, Standing.State.ISSUED, false))))
         .containsExactly(
             "DONE light to moderate",
             "DONE 64 at rest",
@@ -84,7 +84,7 @@ class JobStepTest {
                 72,
                 2,
                 5,
-                Optional.of(new SavedStatus(1, Standing.State.DRAFT))))
+                Optional.of(new SavedStatus(1, Standing.State.DRAFT, false))))
         .containsExactly(
             "BLOCKED clearance first",
             "DONE 72 at rest",

@@ -218,8 +218,8 @@ class StandingTest {
     assertThat(again.stale()).isFalse();
     assertThat(again.resting().orElseThrow().bpm()).isEqualTo(58);
     // 208 − 0.7 × 46 = 175.8 -> 176, less 30
-    assertThat(again.maximum().orElseThrow().bpm()).hasValue(146);
-    assertThat(again.maximumEstimates().findings())
+    assertThat(again.maximum().orElseThrow().bpm()).isEqualTo(146);
+    assertThat(again.maximumRecord().findings())
         .extracting(Finding::code)
         .contains("maximum-stale");
   }
@@ -229,13 +229,14 @@ class StandingTest {
     Screening changed = changed(adult(46, Activity.SOME), daysAgo(2));
     Choice choice = Choice.of("beta-minus-30", "as the clinic does", TODAY.minusDays(3));
     Groundwork ground = Groundwork.of(changed, Optional.empty(), Mode.RUN, Optional.of(choice));
-    assertThat(ground.maximumEstimates().chosen()).isFalse();
-    assertThat(ground.maximumEstimates().choiceFinding().orElseThrow().because())
+    assertThat(ground.maximumRecord().estimates().chosen()).isFalse();
+    assertThat(ground.maximumRecord().estimates().choiceFinding().orElseThrow().because())
         .startsWith("Medicine changed on 18 May 2026");
     Choice after = Choice.of("beta-minus-30", "as the clinic does", TODAY.minusDays(2));
     assertThat(
             Groundwork.of(changed, Optional.empty(), Mode.RUN, Optional.of(after))
-                .maximumEstimates()
+                .maximumRecord()
+                .estimates()
                 .chosen())
         .isTrue();
   }

@@ -18,7 +18,6 @@ import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Sex;
 import app.korvel.core.screening.Symptom;
-import app.korvel.core.zone.Reserve;
 import app.korvel.server.checkin.CheckInViews.CheckInAnswer;
 import app.korvel.server.checkin.CheckInViews.CheckInOfAnyoneRequest;
 import app.korvel.server.checkin.CheckInViews.CheckInRequest;
@@ -171,15 +170,12 @@ class CheckInController {
   private Optional<Integer> lightBelow(Client client) {
     Groundwork ground = records.groundwork(client, Mode.RUN);
     return ground
-        .maximum()
-        .filter(maximum -> ground.noRateBecause().isEmpty() && ground.resting().isPresent())
-        .map(maximum -> maximum.bpm().orElseThrow())
-        .filter(bpm -> bpm - ground.resting().get().bpm() >= Reserve.SMALLEST)
+        .reserve()
+        .filter(span -> ground.noRateBecause().isEmpty())
         .map(
-            bpm ->
+            span ->
                 Math.min(
-                    Reserve.of(ground.resting().get().bpm(), bpm)
-                        .rateAt(Threshold.WARM_UP_TO.whole()),
-                    ground.screening().cap().map(Cap::bpm).orElse(bpm)));
+                    span.rateAt(Threshold.WARM_UP_TO.whole()),
+                    ground.screening().cap().map(Cap::bpm).orElse(span.maximumBpm())));
   }
 }

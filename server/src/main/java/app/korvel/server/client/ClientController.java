@@ -1,11 +1,16 @@
 package app.korvel.server.client;
 
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.maximum.WorkingMaximum;
+import app.korvel.core.measure.Finding;
+import app.korvel.core.prescription.Change;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.JobStep.SavedStatus;
 import app.korvel.core.prescription.Standing;
 import app.korvel.core.pulse.WorkingResting;
+import app.korvel.core.screening.Cap;
 import app.korvel.core.screening.Client;
+import app.korvel.server.client.ChangeViews.SpanView;
 import app.korvel.server.client.ClientViews.ArchiveRequest;
 import app.korvel.server.client.ClientViews.ChangeRequest;
 import app.korvel.server.client.ClientViews.CheckedToday;
@@ -55,6 +60,7 @@ class ClientController {
   private final PrescriptionRepository prescriptions;
   private final CheckInRepository checkIns;
   private final ClientRecords records;
+  private final TargetInQuestion target;
   private final StudioClock clock;
   private final Ids ids;
 
@@ -63,12 +69,14 @@ class ClientController {
       PrescriptionRepository prescriptions,
       CheckInRepository checkIns,
       ClientRecords records,
+      TargetInQuestion target,
       StudioClock clock,
       Ids ids) {
     this.clients = clients;
     this.prescriptions = prescriptions;
     this.checkIns = checkIns;
     this.records = records;
+    this.target = target;
     this.clock = clock;
     this.ids = ids;
   }
@@ -81,19 +89,15 @@ class ClientController {
     Map<UUID, SavedPrescription> current = prescriptions.current();
     return new ClientList(
         clients.find(q, archived).stream()
-            .map(
-                client ->
-                    row(
-                        client,
-                        everyone.groundwork(client),
-                        Optional.ofNullable(current.get(client.id()))))
+            .map(client -> row(client, everyone, Optional.ofNullable(current.get(client.id()))))
             .toList(),
         clients.count(false),
         clients.count(true));
   }
 
   private static ClientRow row(
-      Client client, Groundwork ground, Optional<SavedPrescription> saved) {
+      Client client, ClientRecords.Everyone everyone, Optional<SavedPrescription> saved) {
+    Groundwork ground = everyone.groundwork(client);
     return new ClientRow(
         client.id(),
         client.details().name(),
@@ -101,14 +105,17 @@ class ClientController {
         ground.person().age(),
         WatchView.of(ground.screening()),
         ground.resting().map(WorkingResting::bpm).orElse(null),
-        ground.maximum().map(maximum -> maximum.bpm().orElseThrow()).orElse(null),
+        ground.maximum().map(WorkingMaximum::bpm).orElse(null),
         ground.noRateBecause().isEmpty(),
-        StepView.of(ground, status(ground, saved)));
+        StepView.of(
+            ground, status(ground, saved, saved.flatMap(each -> everyone.review(client, each)))));
   }
 
   private static Optional<SavedStatus> status(
-      Groundwork ground, Optional<SavedPrescription> saved) {
-    return saved.map(each -> new SavedStatus(each.version(), standing(ground, each).state()));
+      Groundwork ground, Optional<SavedPrescription> saved, Optional<Finding> review) {
+    return saved.map(
+        each ->
+            new SavedStatus(each.version(), standing(ground, each).state(), review.isPresent()));
   }
 
   private static Standing standing(Groundwork ground, SavedPrescription saved) {
@@ -157,6 +164,8 @@ class ClientController {
     Client client = records.client(id);
     Groundwork ground = records.groundwork(client, Mode.RUN);
     Optional<SavedPrescription> saved = Optional.ofNullable(prescriptions.current().get(id));
+    Optional<Finding> review =
+        saved.flatMap(each -> records.change(client, each.prescription())).flatMap(Change::review);
     return new ClientOverview(
         ClientView.of(client, clock.today()),
         EquationFacts.of(ground.person()),
@@ -171,6 +180,9 @@ class ClientController {
         FindingView.of(ground.permission().findings()),
         ground.resting().map(WorkingResting::bpm).orElse(null),
         ground.maximum().map(MaximumInUse::of).orElse(null),
+        SpanView.of(ground),
+        target.of(client),
+        ground.screening().cap().map(Cap::bpm).orElse(null),
         saved
             .map(
                 each ->
@@ -179,6 +191,6 @@ class ClientController {
                         StandingView.of(standing(ground, each)),
                         each.prescription().date()))
             .orElse(null),
-        StepView.of(ground, status(ground, saved)));
+        StepView.of(ground, status(ground, saved, review)));
   }
 }

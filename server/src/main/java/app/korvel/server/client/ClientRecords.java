@@ -1,10 +1,14 @@
 package app.korvel.server.client;
 
 import app.korvel.core.maximum.Choice;
+import app.korvel.core.maximum.MeasuredMaximum;
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.RefusedException;
+import app.korvel.core.prescription.Change;
 import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.Prescription;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseSource;
 import app.korvel.core.pulse.RestingReading;
@@ -21,8 +25,11 @@ import app.korvel.store.ClearanceRepository;
 import app.korvel.store.ClientRepository;
 import app.korvel.store.IntakeRepository;
 import app.korvel.store.MaximumChoiceRepository;
+import app.korvel.store.MeasuredMaximumRepository;
 import app.korvel.store.ReadingRepository;
+import app.korvel.store.SavedPrescription;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -39,6 +46,7 @@ public class ClientRecords {
   private final CheckInRepository checkIns;
   private final ReadingRepository readings;
   private final MaximumChoiceRepository choices;
+  private final MeasuredMaximumRepository maxima;
   private final StudioClock clock;
 
   public ClientRecords(
@@ -48,6 +56,7 @@ public class ClientRecords {
       CheckInRepository checkIns,
       ReadingRepository readings,
       MaximumChoiceRepository choices,
+      MeasuredMaximumRepository maxima,
       StudioClock clock) {
     this.clients = clients;
     this.intakes = intakes;
@@ -55,6 +64,7 @@ public class ClientRecords {
     this.checkIns = checkIns;
     this.readings = readings;
     this.choices = choices;
+    this.maxima = maxima;
     this.clock = clock;
   }
 
@@ -135,12 +145,23 @@ public class ClientRecords {
 
   /** Everything a prescription stands on, in that mode. */
   public Groundwork groundwork(Client client, Mode mode) {
+    return groundwork(client, mode, maxima.of(client.id()));
+  }
+
+  /** Everything a prescription would stand on, were those the measured maxima. */
+  public Groundwork groundwork(Client client, Mode mode, List<MeasuredMaximum> measured) {
     Screening screening = screening(client);
     return Groundwork.of(
         screening,
         resting(readings.of(client.id()), screening),
         mode,
-        choices.current(client.id()));
+        choices.current(client.id()),
+        measured);
+  }
+
+  /** What has moved since a prescription was made. */
+  public Optional<Change> change(Client client, Prescription made) {
+    return Change.since(made, groundwork(client, made.parts().mode()));
   }
 
   /** Everyone's records, read at once: what a list needs. */
@@ -150,6 +171,12 @@ public class ClientRecords {
     private final Map<UUID, Reported> reportedOf = checkIns.reported();
     private final Map<UUID, List<RestingReading>> readingsOf = readings.byClient();
     private final Map<UUID, Choice> choiceOf = choices.current();
+    private final Map<UUID, List<MeasuredMaximum>> maximaOf = maxima.byClient();
+
+    /** What has been worked out: a list asks for the same several times. */
+    private final Map<InMode, Groundwork> known = new HashMap<>();
+
+    private record InMode(UUID clientId, Mode mode) {}
 
     /** What a client's screening comes to today. */
     public Screening screening(Client client) {
@@ -168,12 +195,38 @@ public class ClientRecords {
 
     /** Everything a prescription stands on, on foot. */
     public Groundwork groundwork(Client client) {
+      return groundwork(client, Mode.RUN);
+    }
+
+    private Groundwork groundwork(Client client, Mode mode) {
+      return known.computeIfAbsent(new InMode(client.id(), mode), key -> workOut(client, mode));
+    }
+
+    private Groundwork workOut(Client client, Mode mode) {
       Screening screening = screening(client);
       return Groundwork.of(
           screening,
           resting(readings(client), screening),
-          Mode.RUN,
-          Optional.ofNullable(choiceOf.get(client.id())));
+          mode,
+          Optional.ofNullable(choiceOf.get(client.id())),
+          maximaOf.getOrDefault(client.id(), List.of()));
+    }
+
+    /** What is said of that kind about a client's maximum, in any mode that was measured. */
+    public Optional<Finding> aboutMaximum(Client client, FindingKind kind) {
+      return maximaOf.getOrDefault(client.id(), List.of()).stream()
+          .map(MeasuredMaximum::mode)
+          .distinct()
+          .sorted()
+          .flatMap(mode -> groundwork(client, mode).maximumRecord().findings().stream())
+          .filter(finding -> finding.code().equals(kind.code()))
+          .findFirst();
+    }
+
+    /** Why a prescription is to be looked at again, if new values move its target. */
+    public Optional<Finding> review(Client client, SavedPrescription saved) {
+      Prescription made = saved.prescription();
+      return Change.since(made, groundwork(client, made.parts().mode())).flatMap(Change::review);
     }
   }
 

@@ -1,7 +1,8 @@
 package app.korvel.server.client;
 
 import app.korvel.core.checkin.Outcome;
-import app.korvel.core.maximum.Estimate;
+import app.korvel.core.maximum.WorkingMaximum;
+import app.korvel.core.maximum.WorkingMaximum.Origin;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.JobStep;
 import app.korvel.core.prescription.JobStep.SavedStatus;
@@ -12,6 +13,8 @@ import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Sex;
+import app.korvel.server.client.ChangeViews.SpanView;
+import app.korvel.server.client.TargetInQuestion.AimView;
 import app.korvel.server.web.FindingView;
 import app.korvel.store.SavedCheckIn;
 import java.math.BigDecimal;
@@ -94,13 +97,21 @@ public final class ClientViews {
     }
   }
 
-  record MaximumInUse(String method, String formula, int bpm, BigDecimal standardErrorBpm) {
-    static MaximumInUse of(Estimate estimate) {
+  /**
+   * The maximum everything starts from.
+   *
+   * @param method id of its equation, or of the kind it was measured as
+   * @param words what it is: the equation, or how it was measured
+   */
+  public record MaximumInUse(
+      String method, String words, Origin origin, int bpm, BigDecimal standardErrorBpm) {
+    public static MaximumInUse of(WorkingMaximum maximum) {
       return new MaximumInUse(
-          estimate.equation().id(),
-          estimate.equation().formula(),
-          estimate.bpm().orElseThrow(),
-          estimate.standardErrorBpm());
+          maximum.method(),
+          maximum.words(),
+          maximum.origin(),
+          maximum.bpm(),
+          maximum.standardErrorBpm());
     }
   }
 
@@ -153,6 +164,8 @@ public final class ClientViews {
    * The header of a client's page.
    *
    * @param checkedToday today's check-in, if there was one
+   * @param span from rest to maximum; null where no rate may be used
+   * @param aim the target that a new value would move
    */
   record ClientOverview(
       ClientView client,
@@ -164,6 +177,9 @@ public final class ClientViews {
       List<FindingView> screening,
       @Nullable Integer restingBpm,
       @Nullable MaximumInUse maximum,
+      @Nullable SpanView span,
+      AimView aim,
+      @Nullable Integer capBpm,
       @Nullable PrescriptionInUse prescription,
       List<StepView> steps) {}
 }

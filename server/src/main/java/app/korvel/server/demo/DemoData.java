@@ -16,7 +16,16 @@ import static app.korvel.core.screening.Sex.NOT_GIVEN;
 import app.korvel.core.checkin.CheckIn;
 import app.korvel.core.checkin.Known;
 import app.korvel.core.checkin.Verdict;
+import app.korvel.core.effort.Effort;
+import app.korvel.core.fieldtest.Assurance;
+import app.korvel.core.fieldtest.FieldTest;
+import app.korvel.core.fieldtest.FieldTestEvent;
+import app.korvel.core.fieldtest.FieldTestProtocol;
+import app.korvel.core.fieldtest.FieldTestResult;
+import app.korvel.core.fieldtest.FieldTestRun;
 import app.korvel.core.maximum.Choice;
+import app.korvel.core.maximum.MaximumKind;
+import app.korvel.core.maximum.MeasuredMaximum;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.Prescription;
@@ -24,6 +33,7 @@ import app.korvel.core.prescription.Start;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Disturbance;
 import app.korvel.core.pulse.Felt;
+import app.korvel.core.pulse.Grade;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PracticeLevel;
 import app.korvel.core.pulse.PulseCount;
@@ -55,9 +65,12 @@ import app.korvel.store.ClassCountRepository;
 import app.korvel.store.ClearanceRepository;
 import app.korvel.store.ClientRepository;
 import app.korvel.store.Database;
+import app.korvel.store.EffortRepository;
+import app.korvel.store.FieldTestRepository;
 import app.korvel.store.Ids;
 import app.korvel.store.IntakeRepository;
 import app.korvel.store.MaximumChoiceRepository;
+import app.korvel.store.MeasuredMaximumRepository;
 import app.korvel.store.PracticeRepository;
 import app.korvel.store.PracticeRepository.SavedTry;
 import app.korvel.store.PrescriptionRepository;
@@ -72,6 +85,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -102,6 +116,9 @@ public final class DemoData {
   private final ClassCountRepository classes;
   private final PracticeRepository tries;
   private final MaximumChoiceRepository choices;
+  private final MeasuredMaximumRepository maxima;
+  private final FieldTestRepository fieldTests;
+  private final EffortRepository efforts;
   private final PrescriptionRepository prescriptions;
   private final ZoneId zone;
   private final Instant now;
@@ -117,6 +134,9 @@ public final class DemoData {
     this.classes = new ClassCountRepository(database);
     this.tries = new PracticeRepository(database);
     this.choices = new MaximumChoiceRepository(database);
+    this.maxima = new MeasuredMaximumRepository(database);
+    this.fieldTests = new FieldTestRepository(database);
+    this.efforts = new EffortRepository(database);
     this.prescriptions = new PrescriptionRepository(database);
     this.zone = zone;
     this.now = now;
@@ -412,6 +432,88 @@ public final class DemoData {
         Optional.ofNullable(goal));
   }
 
+  /**
+   * A maximum that was measured.
+   *
+   * @param note where, or what it was read from
+   */
+  private record Measured(
+      String name,
+      Mode mode,
+      MaximumKind kind,
+      Grade grade,
+      String protocol,
+      int bpm,
+      int daysAgo,
+      String note) {}
+
+  /**
+   * Far from every equation, two modes that differ, one that is due again, one from before another
+   * dose, and peaks that are proposals.
+   */
+  private static final List<Measured> MEASURED =
+      List.of(
+          new Measured(
+              "Tomasz Wielgor",
+              Mode.ROW,
+              MaximumKind.LABORATORY,
+              Grade.GOOD,
+              "ramp on a rowing machine",
+              191,
+              760,
+              "sports laboratory, mainland"),
+          new Measured(
+              "Tindra Vossberg",
+              Mode.CYCLE,
+              MaximumKind.GRADED_TEST,
+              Grade.GOOD,
+              "cycle, 25 W every 2 min",
+              174,
+              118,
+              "diabetes clinic, county hospital"),
+          new Measured(
+              "Tindra Vossberg",
+              Mode.RUN,
+              MaximumKind.FIELD_TEST,
+              Grade.FAIR,
+              "Hill repeats",
+              190,
+              12,
+              "not said in bout 2: second half no slower than the first"),
+          new Measured(
+              "Jonas Pellworth",
+              Mode.RUN,
+              MaximumKind.GRADED_TEST,
+              Grade.GOOD,
+              "treadmill, 3 min stages",
+              152,
+              61,
+              "county hospital, on 2.5 mg"),
+          peak("Hyun-woo Castell", Mode.RUN, 196, 17, "watch, pier hill, last bend"),
+          peak("Keola Brandt-Mori", Mode.RUN, 184, 40, "watch, running for the boat"),
+          peak("Ines Okafor-Lund", Mode.STAIRS, 171, 33, "counted on the top deck"));
+
+  private static Measured peak(String name, Mode mode, int bpm, int daysAgo, String note) {
+    return new Measured(name, mode, MaximumKind.PEAK, Grade.GOOD, "", bpm, daysAgo, note);
+  }
+
+  /** Who ran the hill repeats, from the first event to the last. */
+  private static final String TESTED = "Yara Fonotele";
+
+  private static final int TESTED_DAYS_AGO = 26;
+
+  /** A race or another effort. */
+  private record Done(
+      String client, String name, Mode mode, int averageBpm, int minutes, int daysAgo) {}
+
+  private static final List<Done> DONE =
+      List.of(
+          new Done("Yara Fonotele", "Sea wall, 5 km", Mode.RUN, 183, 27, 20),
+          new Done("Hyun-woo Castell", "Sea wall, 5 km", Mode.RUN, 172, 21, 20),
+          new Done("Hyun-woo Castell", "Round the island", Mode.CYCLE, 151, 74, 9),
+          new Done("Tindra Vossberg", "Shed hour", Mode.CYCLE, 142, 60, 6),
+          new Done("Tomasz Wielgor", "Harbour skiff race", Mode.ROW, 171, 31, 14));
+
   /** An equation other than the default, by name of the client: which, why, how long ago. */
   private static final Map<String, PickedEquation> PICKED =
       Map.of(
@@ -460,7 +562,7 @@ public final class DemoData {
 
   /** To whom something was prescribed so many days ago, and not today. */
   private static final Map<String, Integer> PRESCRIBED =
-      Map.of("Osei Lindqvarn", 60, "Jonas Pellworth", 34);
+      Map.of("Osei Lindqvarn", 60, "Jonas Pellworth", 34, "Tindra Vossberg", 40);
 
   /** Whose training day it always is, whenever the demo is looked at. */
   private static final Set<String> COMING =
@@ -590,9 +692,112 @@ public final class DemoData {
             .map(
                 picked -> Choice.of(picked.method, picked.reason, today.minusDays(picked.daysAgo)));
     choice.ifPresent(made -> choices.add(ids.next(), client.id(), choice, made.chosenOn(), now));
-    crew.goal.ifPresent(goal -> prescribe(client, crew, taken, choice, goal));
+    List<MeasuredMaximum> measured = measure(client, crew);
+    crew.goal.ifPresent(goal -> prescribe(client, crew, taken, choice, measured, goal));
+    DONE.stream()
+        .filter(done -> done.client.equals(crew.name))
+        .forEach(done -> effort(client, taken, choice, measured, done));
     Optional.ofNullable(CHECKED.get(crew.name)).ifPresent(each -> checkIn(client, taken, each));
     return client;
+  }
+
+  private List<MeasuredMaximum> measure(Client client, Crew crew) {
+    List<MeasuredMaximum> all = new ArrayList<>();
+    for (Measured each : MEASURED) {
+      if (each.name.equals(crew.name)) {
+        all.add(
+            new MeasuredMaximum(
+                ids.next(),
+                each.mode,
+                each.kind,
+                each.protocol,
+                each.grade,
+                each.bpm,
+                today.minusDays(each.daysAgo),
+                each.note,
+                Optional.empty(),
+                daysAgo(each.daysAgo)));
+      }
+    }
+    if (TESTED.equals(crew.name)) {
+      all.add(runHills(client));
+    }
+    all.forEach(value -> maxima.add(client.id(), value));
+    return all;
+  }
+
+  /** Hill repeats as they are run: even, read by a strap, far over what any equation says. */
+  private MeasuredMaximum runHills(Client client) {
+    Instant start = daysAgo(TESTED_DAYS_AGO);
+    FieldTest test =
+        FieldTest.begin(
+            ids.next(),
+            FieldTestProtocol.HILL_REPEATS,
+            Mode.RUN,
+            0,
+            EnumSet.allOf(Assurance.class),
+            start);
+    fieldTests.begin(client.id(), test);
+    List<FieldTestEvent> events = new ArrayList<>();
+    int[] peaks = {199, 205, 207};
+    for (int bout = 1; bout <= peaks.length; bout++) {
+      Instant from = start.plusSeconds(910L + (bout - 1) * 325L);
+      events.add(FieldTestEvent.of(ids.next(), from, FieldTestEvent.Kind.BOUT_STARTED));
+      for (int back = 1; back >= 0; back--) {
+        events.add(
+            FieldTestEvent.reading(
+                ids.next(),
+                from.plusSeconds(118L - 40L * back),
+                peaks[bout - 1] - 6 * back,
+                PulseSource.STRAP));
+      }
+      events.add(FieldTestEvent.answered(ids.next(), from.plusSeconds(140), bout, true));
+    }
+    events.add(
+        FieldTestEvent.of(ids.next(), start.plusSeconds(1800), FieldTestEvent.Kind.FINISHED));
+    events.forEach(
+        event ->
+            fieldTests.append(test.id(), event, run -> run.check(event, event.at()), event.at()));
+    FieldTestResult result = FieldTestResult.of(FieldTestRun.of(test, events));
+    return new MeasuredMaximum(
+        ids.next(),
+        Mode.RUN,
+        MaximumKind.FIELD_TEST,
+        test.protocol().displayName(),
+        result.grade(),
+        result.peak().orElseThrow().bpm(),
+        today.minusDays(TESTED_DAYS_AGO),
+        "",
+        Optional.of(test.id()),
+        start.plusSeconds(1900));
+  }
+
+  private void effort(
+      Client client,
+      List<RestingReading> taken,
+      Optional<Choice> choice,
+      List<MeasuredMaximum> measured,
+      Done done) {
+    Groundwork ground =
+        Groundwork.of(
+            screening(client, today),
+            WorkingResting.of(taken, today, zone),
+            done.mode,
+            choice,
+            measured);
+    efforts.add(
+        client.id(),
+        Effort.of(
+            ids.next(),
+            done.name,
+            done.mode,
+            done.averageBpm,
+            Optional.of(done.minutes),
+            today.minusDays(done.daysAgo),
+            ground.reserveOrRefuse(),
+            ground.maximum().orElseThrow().method(),
+            daysAgo(done.daysAgo),
+            zone));
   }
 
   private Instant daysAgo(int days) {
@@ -777,7 +982,12 @@ public final class DemoData {
   }
 
   private void prescribe(
-      Client client, Crew crew, List<RestingReading> taken, Optional<Choice> choice, Goal goal) {
+      Client client,
+      Crew crew,
+      List<RestingReading> taken,
+      Optional<Choice> choice,
+      List<MeasuredMaximum> measured,
+      Goal goal) {
     int daysAgo = PRESCRIBED.getOrDefault(crew.name, 0);
     LocalDate date = today.minusDays(daysAgo);
     Instant madeAt = daysAgo(daysAgo);
@@ -790,7 +1000,8 @@ public final class DemoData {
             screening,
             WorkingResting.of(known, screening.medicinesChangedAt(), date, zone),
             mode,
-            choice);
+            choice,
+            measured.stream().filter(value -> !value.measuredOn().isAfter(date)).toList());
     Start start = Start.of(screening, goal, Optional.empty(), mode);
     prescriptions.add(ids.next(), client.id(), Prescription.of(ground, start.parts()), madeAt);
   }

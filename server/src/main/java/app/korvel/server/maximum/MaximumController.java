@@ -1,15 +1,17 @@
 package app.korvel.server.maximum;
 
 import app.korvel.core.maximum.Choice;
-import app.korvel.core.maximum.Estimate;
 import app.korvel.core.maximum.MaximumEstimates;
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.maximum.RecordedPeak;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Sex;
 import app.korvel.server.client.ClientRecords;
+import app.korvel.server.maximum.MaximumViews.MaximumSheet;
+import app.korvel.server.maximum.MaximumViews.MaximumView;
 import app.korvel.server.measure.WorkingViews.WorkingView;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.FindingView;
@@ -36,13 +38,19 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class MaximumController {
   private final ClientRecords records;
+  private final MaximumSheets sheets;
   private final MaximumChoiceRepository choices;
   private final StudioClock clock;
   private final Ids ids;
 
   MaximumController(
-      ClientRecords records, MaximumChoiceRepository choices, StudioClock clock, Ids ids) {
+      ClientRecords records,
+      MaximumSheets sheets,
+      MaximumChoiceRepository choices,
+      StudioClock clock,
+      Ids ids) {
     this.records = records;
+    this.sheets = sheets;
     this.choices = choices;
     this.clock = clock;
     this.ids = ids;
@@ -52,6 +60,12 @@ class MaximumController {
   MaximumView maximum(@RequestBody MaximumRequest request) {
     return MaximumView.of(
         MaximumEstimates.of(request.person(), request.resting(), request.modeOrRun()));
+  }
+
+  /** The peak of a recording; nothing is kept. */
+  @PostMapping("/api/calculator/peak")
+  PeakView peak(@RequestBody PeakRequest request) {
+    return PeakView.of(RecordedPeak.of(request.csv));
   }
 
   /** One equation long hand. */
@@ -64,8 +78,8 @@ class MaximumController {
   }
 
   @GetMapping("/api/clients/{id}/maximum")
-  MaximumView maximum(@PathVariable UUID id, @RequestParam(defaultValue = "run") Mode mode) {
-    return MaximumView.of(records.groundwork(records.client(id), mode).maximumEstimates());
+  MaximumSheet maximum(@PathVariable UUID id, @RequestParam(defaultValue = "run") Mode mode) {
+    return sheets.of(records.client(id), mode);
   }
 
   /** Every choice ever made for a client, latest first. */
@@ -85,12 +99,13 @@ class MaximumController {
 
   /** Another equation than the default is used from now on, in every mode. */
   @PutMapping("/api/clients/{id}/maximum/choice")
-  MaximumView choose(@PathVariable UUID id, @RequestBody ChoiceRequest request) {
+  MaximumSheet choose(@PathVariable UUID id, @RequestBody ChoiceRequest request) {
     Client client = records.open(id);
     Choice choice =
         records
             .groundwork(client, Mode.RUN)
-            .maximumEstimates()
+            .maximumRecord()
+            .estimates()
             .choose(request.method, request.reason, clock.today());
     choices.add(ids.next(), id, Optional.of(choice), clock.today(), clock.now());
     return maximum(id, Mode.RUN);
@@ -98,12 +113,39 @@ class MaximumController {
 
   /** Back to the default; nothing is kept where it is in use already. */
   @DeleteMapping("/api/clients/{id}/maximum/choice")
-  MaximumView backToDefault(@PathVariable UUID id) {
+  MaximumSheet backToDefault(@PathVariable UUID id) {
     records.open(id);
     if (choices.current(id).isPresent()) {
       choices.add(ids.next(), id, Optional.empty(), clock.today(), clock.now());
     }
     return maximum(id, Mode.RUN);
+  }
+
+  /**
+   * A recording as CSV: {@code seconds,bpm} or {@code seconds,bpm,steps}, named in the first line.
+   */
+  record PeakRequest(String csv) {}
+
+  record AsideView(int fromSecond, int toSecond, String why) {}
+
+  /**
+   * The peak of a recording.
+   *
+   * @param bpm null where nothing holds long enough
+   */
+  record PeakView(
+      @Nullable Integer bpm, int atSecond, List<AsideView> setAside, List<FindingView> findings) {
+    static PeakView of(RecordedPeak peak) {
+      return new PeakView(
+          peak.bpm().isPresent() ? peak.bpm().getAsInt() : null,
+          peak.atSecond(),
+          peak.setAside().stream()
+              .map(
+                  each ->
+                      new AsideView(each.fromSecond(), each.toSecond(), each.why().displayName()))
+              .toList(),
+          FindingView.of(peak.findings()));
+    }
   }
 
   record ChoiceRequest(String method, String reason) {}
@@ -148,61 +190,6 @@ class MaximumController {
               Boolean.TRUE.equals(heartCondition),
               Boolean.TRUE.equals(heartFailure),
               Boolean.TRUE.equals(betaBlocker)));
-    }
-  }
-
-  record EstimateView(
-      String method,
-      String name,
-      String formula,
-      @Nullable Integer bpm,
-      BigDecimal standardErrorBpm,
-      String population,
-      String errorNote,
-      String source,
-      boolean applies,
-      boolean prescribable,
-      String reason) {
-
-    static EstimateView of(Estimate estimate) {
-      return new EstimateView(
-          estimate.equation().id(),
-          estimate.equation().name(),
-          estimate.equation().formula(),
-          estimate.bpm().isPresent() ? estimate.bpm().getAsInt() : null,
-          estimate.standardErrorBpm(),
-          estimate.equation().population(),
-          estimate.equation().errorNote(),
-          estimate.equation().source().citation(),
-          estimate.applies(),
-          estimate.prescribable(),
-          estimate.reason());
-    }
-  }
-
-  record SpreadView(int lowestBpm, int highestBpm) {}
-
-  record MaximumView(
-      Mode mode,
-      @Nullable String recommended,
-      @Nullable String inUse,
-      boolean chosen,
-      List<EstimateView> estimates,
-      @Nullable SpreadView spread,
-      List<FindingView> findings) {
-
-    static MaximumView of(MaximumEstimates estimates) {
-      return new MaximumView(
-          estimates.mode(),
-          estimates.recommended().map(estimate -> estimate.equation().id()).orElse(null),
-          estimates.inUse().map(estimate -> estimate.equation().id()).orElse(null),
-          estimates.chosen(),
-          estimates.estimates().stream().map(EstimateView::of).toList(),
-          estimates
-              .spread()
-              .map(spread -> new SpreadView(spread.lowestBpm(), spread.highestBpm()))
-              .orElse(null),
-          FindingView.of(estimates.findings()));
     }
   }
 }

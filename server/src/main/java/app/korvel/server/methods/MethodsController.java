@@ -1,7 +1,9 @@
 package app.korvel.server.methods;
 
+import app.korvel.core.fieldtest.FieldTestProtocol;
 import app.korvel.core.maximum.Equation;
 import app.korvel.core.maximum.Equations;
+import app.korvel.core.maximum.MaximumKind;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Formula;
 import app.korvel.core.measure.Limit;
@@ -57,6 +59,8 @@ class MethodsController {
         UsualResting.ALL.stream().map(UsualRow::of).toList(),
         Arrays.stream(Grade.values()).map(GradeRow::of).toList(),
         Arrays.stream(PracticeLevel.values()).map(PracticeRow::of).toList(),
+        Arrays.stream(MaximumKind.values()).map(KindRow::of).toList(),
+        Arrays.stream(FieldTestProtocol.values()).map(FieldTestMethod::of).toList(),
         Arrays.stream(Threshold.values()).map(ThresholdRow::of).toList(),
         Arrays.stream(Limit.values()).map(LimitRow::of).toList(),
         Arrays.stream(FindingKind.values()).map(FindingRow::of).toList());
@@ -79,6 +83,8 @@ class MethodsController {
       List<UsualRow> usualResting,
       List<GradeRow> grades,
       List<PracticeRow> practiceLevels,
+      List<KindRow> maximumKinds,
+      List<FieldTestMethod> fieldTests,
       List<ThresholdRow> thresholds,
       List<LimitRow> limits,
       List<FindingRow> findings) {}
@@ -220,6 +226,39 @@ class MethodsController {
           level.asksRhythm(),
           level.window().seconds(),
           Source.KORVEL.citation());
+    }
+  }
+
+  record KindRow(
+      String id,
+      String name,
+      String meaning,
+      int goodBpm,
+      int fairBpm,
+      int poorBpm,
+      String source) {
+    static KindRow of(MaximumKind kind) {
+      return new KindRow(
+          kind.id(),
+          kind.displayName(),
+          kind.meaning(),
+          kind.standardErrorBpm(Grade.GOOD),
+          kind.standardErrorBpm(Grade.FAIR),
+          kind.standardErrorBpm(Grade.POOR),
+          Source.KORVEL.citation());
+    }
+  }
+
+  record FieldTestMethod(
+      String id, String name, String summary, String work, String question, String source) {
+    static FieldTestMethod of(FieldTestProtocol protocol) {
+      return new FieldTestMethod(
+          protocol.id(),
+          protocol.displayName(),
+          protocol.summary(),
+          protocol.work(),
+          protocol.question(),
+          Source.PRACTICE.citation());
     }
   }
 

@@ -12,6 +12,7 @@ import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.StopSigns;
+import app.korvel.server.client.ChangeViews.ChangeView;
 import app.korvel.server.client.ClientRecords;
 import app.korvel.server.prescription.PrescriptionViews.CardView;
 import app.korvel.server.prescription.PrescriptionViews.PartsRequest;
@@ -25,6 +26,7 @@ import app.korvel.server.web.NotFoundException;
 import app.korvel.store.Ids;
 import app.korvel.store.PrescriptionRepository;
 import app.korvel.store.SavedPrescription;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -84,9 +86,15 @@ class PrescriptionController {
 
   @GetMapping
   SavedList list(@PathVariable UUID id) {
-    Screening screening = records.screening(records.client(id));
+    Client client = records.client(id);
+    Screening screening = records.screening(client);
+    List<SavedPrescription> versions = prescriptions.of(id);
     return new SavedList(
-        prescriptions.of(id).stream().map(saved -> SavedView.of(saved, screening)).toList());
+        versions.stream().map(saved -> SavedView.of(saved, screening)).toList(),
+        ChangeView.of(
+            versions.stream()
+                .findFirst()
+                .flatMap(latest -> records.change(client, latest.prescription()))));
   }
 
   /** The card of an issued version; a draft has none. */

@@ -19,6 +19,7 @@ import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Steering;
 import app.korvel.core.zone.GuidelineClass;
 import app.korvel.core.zone.Target;
+import app.korvel.server.client.ChangeViews.ChangeView;
 import app.korvel.server.client.ClientViews.CapView;
 import app.korvel.server.client.ClientViews.StandingView;
 import app.korvel.server.web.FindingView;
@@ -259,7 +260,12 @@ final class PrescriptionViews {
     }
   }
 
-  record SavedList(List<SavedView> versions) {}
+  /**
+   * Every version, latest first.
+   *
+   * @param change what has moved since the latest was made; null where nothing has
+   */
+  record SavedList(List<SavedView> versions, @Nullable ChangeView change) {}
 
   /**
    * What the client carries.

@@ -13,6 +13,8 @@ import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.Words;
 import app.korvel.store.CheckInRepository;
 import app.korvel.store.ClientRepository;
+import app.korvel.store.FieldTestRepository;
+import app.korvel.store.FieldTestRepository.SavedFieldTest;
 import app.korvel.store.PrescriptionRepository;
 import app.korvel.store.SavedCheckIn;
 import app.korvel.store.SavedPrescription;
@@ -21,6 +23,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -34,6 +37,7 @@ class TodayController {
   private final ClientRepository clients;
   private final PrescriptionRepository prescriptions;
   private final CheckInRepository checkIns;
+  private final FieldTestRepository fieldTests;
   private final ClientRecords records;
   private final StudioClock clock;
 
@@ -41,11 +45,13 @@ class TodayController {
       ClientRepository clients,
       PrescriptionRepository prescriptions,
       CheckInRepository checkIns,
+      FieldTestRepository fieldTests,
       ClientRecords records,
       StudioClock clock) {
     this.clients = clients;
     this.prescriptions = prescriptions;
     this.checkIns = checkIns;
+    this.fieldTests = fieldTests;
     this.records = records;
     this.clock = clock;
   }
@@ -54,7 +60,10 @@ class TodayController {
   enum Leads {
     CHECK_IN,
     SCREENING,
-    PULSE
+    PULSE,
+    MAXIMUM,
+    FIELD_TEST,
+    PRESCRIPTION
   }
 
   /**
@@ -102,6 +111,8 @@ class TodayController {
     List<TodayRow> mustNot = new ArrayList<>();
     List<TodayRow> due = new ArrayList<>();
     List<Client> all = clients.find("", false);
+    Set<UUID> testing =
+        fieldTests.running().stream().map(SavedFieldTest::clientId).collect(Collectors.toSet());
     for (Client client : all) {
       Groundwork ground = everyone.groundwork(client);
       Screening screening = ground.screening();
@@ -119,7 +130,17 @@ class TodayController {
       } else if (kept.isEmpty() && expected(screening, current.get(client.id()), today)) {
         pending.add(row(client, ground, pending(ground), "", Leads.CHECK_IN));
       }
-      due(client, ground, stops.isPresent()).ifPresent(due::add);
+      if (testing.contains(client.id())) {
+        FindingKind on = FindingKind.FIELD_TEST_RUNNING;
+        due.add(row(client, ground, on.of().message(), on.of().because(), Leads.FIELD_TEST));
+      } else {
+        due(client, ground, stops.isPresent())
+            .or(
+                () ->
+                    later(client, ground, everyone, Optional.ofNullable(current.get(client.id())))
+                        .filter(row -> stops.isEmpty()))
+            .ifPresent(due::add);
+      }
     }
     return new TodayView(today, pending, checked, mustNot, due, all.size());
   }
@@ -130,7 +151,7 @@ class TodayController {
     if (saved == null || !screening.answers().days().contains(today.getDayOfWeek())) {
       return false;
     }
-    Standing.State state = Standing.of(saved.prescription(), saved.recordedAt(), screening).state();
+    Standing.State state = standing(saved, screening);
     return state == Standing.State.ISSUED || state == Standing.State.RATE_SUSPENDED;
   }
 
@@ -188,6 +209,35 @@ class TodayController {
         .filter(working -> working.stale())
         .map(working -> working.findings().get(working.findings().size() - 1))
         .map(finding -> row(client, ground, finding.message(), finding.because(), Leads.PULSE));
+  }
+
+  /** What else is to be looked at: the maximum, then the prescription. */
+  private static Optional<TodayRow> later(
+      Client client,
+      Groundwork ground,
+      ClientRecords.Everyone everyone,
+      Optional<SavedPrescription> saved) {
+    return everyone
+        .aboutMaximum(client, FindingKind.MAXIMUM_DUE)
+        .or(() -> everyone.aboutMaximum(client, FindingKind.MAXIMUM_PROPOSED))
+        .map(finding -> row(client, ground, finding.message(), finding.because(), Leads.MAXIMUM))
+        .or(
+            () ->
+                saved
+                    .filter(each -> standing(each, ground.screening()) == Standing.State.ISSUED)
+                    .flatMap(each -> everyone.review(client, each))
+                    .map(
+                        finding ->
+                            row(
+                                client,
+                                ground,
+                                finding.message(),
+                                finding.because(),
+                                Leads.PRESCRIPTION)));
+  }
+
+  private static Standing.State standing(SavedPrescription saved, Screening screening) {
+    return Standing.of(saved.prescription(), saved.recordedAt(), screening).state();
   }
 
   private static TodayRow row(

@@ -23,6 +23,8 @@ class WebSettings implements WebMvcConfigurer {
     "/clients/**",
     "/floor",
     "/floor/**",
+    "/field-tests/**",
+    "/compare",
     "/desk",
     "/desk/**",
     "/practice",

@@ -4,7 +4,6 @@ import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.RefusedException;
-import app.korvel.core.measure.Rounding;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.screening.Permission;
 import app.korvel.core.zone.Basis;
@@ -26,6 +25,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -70,6 +70,13 @@ class ZoneController {
         request.figures);
   }
 
+  /** The rate at every whole percent of reserve, from 0 to 100. */
+  @PostMapping("/api/calculator/rates")
+  RatesAnswer rates(@RequestBody RatesRequest request) {
+    Reserve reserve = Reserve.of(request.restingBpm, request.maximumBpm);
+    return new RatesAnswer(IntStream.rangeClosed(0, 100).mapToObj(reserve::rateAt).toList());
+  }
+
   /** A range of rates as beats to count. */
   @PostMapping("/api/calculator/counts")
   CountsAnswer counts(@RequestBody CountsRequest request) {
@@ -105,27 +112,13 @@ class ZoneController {
       @RequestParam(defaultValue = "run") Mode mode) {
     Scheme chosen = Scheme.of(scheme);
     Groundwork ground = records.groundwork(records.client(id), mode);
-    if (ground.resting().isEmpty()) {
-      return ClientBands.none(List.of(FindingView.of(FindingKind.RESTING_MISSING.of())));
-    }
-    if (ground.noRateBecause().isPresent()) {
-      return ClientBands.none(
-          List.of(FindingView.of(FindingKind.RATE_NOT_USED.of(ground.noRateBecause().get()))));
-    }
-    if (ground.maximum().isEmpty()) {
-      return ClientBands.none(List.of(FindingView.of(FindingKind.NO_DEFAULT_HEART_FAILURE.of())));
-    }
     try {
-      Reserve reserve =
-          Reserve.of(ground.resting().get().bpm(), ground.maximum().get().bpm().orElseThrow());
-      Uncertainty uncertainty =
-          Uncertainty.of(
-              ground.maximum().get().standardErrorBpm(),
-              Rounding.tenths(ground.resting().get().standardErrorBpm()));
+      Reserve reserve = ground.reserveOrRefuse();
+      Uncertainty uncertainty = ground.uncertainty();
       return new ClientBands(
           ZonesView.of(
               Zones.of(chosen, reserve, uncertainty, cap(ground)), uncertainty, RpeFamily.RATIO),
-          ground.maximum().get().equation().id(),
+          ground.maximum().orElseThrow().method(),
           ground.permission().vigorous() ? null : reserve.rateAt(Permission.CEILING_PERCENT),
           FindingView.of(
               ground.screening().cap().stream()
@@ -147,6 +140,11 @@ class ZoneController {
   private static OptionalInt optional(@Nullable Integer bpm) {
     return bpm == null ? OptionalInt.empty() : OptionalInt.of(bpm);
   }
+
+  record RatesRequest(
+      @Within(Limit.RESTING) Integer restingBpm, @Within(Limit.MAXIMUM) Integer maximumBpm) {}
+
+  record RatesAnswer(List<Integer> rates) {}
 
   /** The span and the school; standard errors, cap and family of 0–10 scales may be left out. */
   record ZonesRequest(

@@ -1,14 +1,14 @@
-package app.korvel.core.screening;
+package app.korvel.core.measure;
 
 import app.korvel.core.measure.InvalidValueException.Fault;
 import java.util.List;
 
 /** Checks of short texts and days that records share. */
-final class Texts {
+public final class Texts {
   private Texts() {}
 
-  /** A text on one line. */
-  static void check(List<Fault> faults, String field, String text, int least, int most) {
+  /** Adds a fault where {@code text} is not one line of so many characters. */
+  public static void check(List<Fault> faults, String field, String text, int least, int most) {
     String accepted =
         least == 0 ? "up to " + most + " characters" : least + " to " + most + " characters";
     int length = text.codePointCount(0, text.length());
@@ -21,7 +21,8 @@ final class Texts {
     }
   }
 
-  static Fault future(String field) {
+  /** A day that has not come yet. */
+  public static Fault future(String field) {
     return new Fault(field, "lies in the future", "today or a day in the past");
   }
 }

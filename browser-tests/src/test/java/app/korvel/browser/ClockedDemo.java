@@ -1,0 +1,117 @@
+package app.korvel.browser;
+
+import app.korvel.bench.KorvelProcess;
+import app.korvel.server.KorvelServer;
+import app.korvel.server.demo.DemoData;
+import app.korvel.store.Database;
+import app.korvel.store.StudioRepository;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import org.openqa.selenium.Keys;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.support.GenericApplicationContext;
+
+/**
+ * A server with demo data in a folder of its own, whose clock is set together with the page's, and
+ * which can be stopped and started again at the same address.
+ */
+final class ClockedDemo implements AutoCloseable {
+  private final Desk desk = Desk.get();
+  private final Path folder;
+  private final int port;
+  private Duration passed = Duration.ZERO;
+  private ConfigurableApplicationContext server;
+
+  private final Clock clock =
+      new Clock() {
+        @Override
+        public ZoneId getZone() {
+          return ZoneId.systemDefault();
+        }
+
+        @Override
+        public Clock withZone(ZoneId zone) {
+          throw new UnsupportedOperationException();
+        }
+
+        @Override
+        public Instant instant() {
+          return Instant.now().plus(passed);
+        }
+      };
+
+  ClockedDemo(Path folder) throws IOException {
+    this.folder = folder;
+    port = KorvelProcess.freePort();
+    try (Database database = Database.open(folder.resolve("korvel.db"))) {
+      new StudioRepository(database).ensure("Crew", clock.getZone(), clock.instant());
+      new DemoData(database, clock.getZone(), clock.instant()).write();
+    }
+    serve();
+  }
+
+  /** Starts it, at first or again. */
+  void serve() {
+    server =
+        new SpringApplicationBuilder(KorvelServer.class)
+            .initializers(
+                context ->
+                    ((GenericApplicationContext) context)
+                        .registerBean(
+                            "clockThatIsSet",
+                            Clock.class,
+                            () -> clock,
+                            bean -> bean.setPrimary(true)))
+            .run("--server.port=" + port, "--korvel.data=" + folder, "--korvel.demo=false");
+  }
+
+  /** Stops it; the data stay. */
+  @Override
+  public void close() {
+    server.close();
+  }
+
+  /** Time goes on for the server and for the page. */
+  void pass(int minutes, int seconds) {
+    Duration time = Duration.ofMinutes(minutes).plusSeconds(seconds);
+    passed = passed.plus(time);
+    desk.letPass(time);
+  }
+
+  /** Opens a page of a client. */
+  void openClient(String name, String page) {
+    desk.driver().get("http://127.0.0.1:" + port + "/clients?q=" + name);
+    desk.await(() -> desk.all("a.name").size() == 1);
+    String href = desk.one("a.name").getDomProperty("href");
+    desk.driver().get(href.replaceAll("(/clients/[^/]+).*", "$1/" + page));
+  }
+
+  /** Picks a field test, makes sure of everything, and begins it. */
+  void begin(String test, int warmedUpMinutes) {
+    desk.one("button[aria-label='Pick " + test + "']").click();
+    desk.type("warmedUp", "" + warmedUpMinutes);
+    for (String sure : new String[] {"not-alone", "falls-and-joints", "help-at-hand"}) {
+      desk.one("input[name=" + sure + "]").click();
+    }
+    desk.press("Begin the warm-up");
+    desk.one("[aria-label='Stop signs']");
+  }
+
+  /** Waits until the run is in that phase. */
+  void title(String text) {
+    desk.await(() -> desk.texts(".do h2").contains(text));
+  }
+
+  /** Notes a reading by keyboard. */
+  void read(int bpm) {
+    desk.one("h1").click();
+    desk.keys("r");
+    desk.await(() -> desk.focused().equals("Rate"));
+    desk.keys("" + bpm, Keys.ENTER);
+  }
+}

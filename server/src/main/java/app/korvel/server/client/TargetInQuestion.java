@@ -1,0 +1,44 @@
+package app.korvel.server.client;
+
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.prescription.Parts;
+import app.korvel.core.prescription.Start;
+import app.korvel.core.screening.Client;
+import app.korvel.core.screening.Goal;
+import app.korvel.core.screening.Screening;
+import app.korvel.store.PrescriptionRepository;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** The target that a choice of maximum or a new value is held against. */
+@Component
+public class TargetInQuestion {
+  private final ClientRecords records;
+  private final PrescriptionRepository prescriptions;
+
+  TargetInQuestion(ClientRecords records, PrescriptionRepository prescriptions) {
+    this.records = records;
+    this.prescriptions = prescriptions;
+  }
+
+  /**
+   * A range in percent of reserve.
+   *
+   * @param prescribed whether it is prescribed; otherwise it is where the client would start
+   */
+  public record AimView(int lowPercent, int highPercent, boolean prescribed) {}
+
+  /** What is prescribed; without a prescription, where the client would start. */
+  public AimView of(Client client) {
+    Optional<Parts> prescribed =
+        prescriptions.of(client.id()).stream().findFirst().map(made -> made.prescription().parts());
+    Parts parts =
+        prescribed.orElseGet(
+            () -> {
+              Screening screening = records.screening(client);
+              Goal goal = screening.answers().goal().orElse(Goal.GENERAL_FITNESS);
+              return Start.of(screening, goal, Optional.empty(), Mode.RUN).parts();
+            });
+    return new AimView(parts.lowPercent(), parts.highPercent(), prescribed.isPresent());
+  }
+}

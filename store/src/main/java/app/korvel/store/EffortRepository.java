@@ -1,0 +1,85 @@
+package app.korvel.store;
+
+import app.korvel.core.effort.Effort;
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.zone.Reserve;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+
+/** Races and other efforts by their average rate: appended; one taken back is superseded. */
+public final class EffortRepository {
+  private static final Appended ROWS = new Appended("effort");
+
+  private final Database database;
+
+  public EffortRepository(Database database) {
+    this.database = database;
+  }
+
+  /** Adds one. */
+  public void add(UUID clientId, Effort effort) {
+    Map<String, Object> row = new LinkedHashMap<>();
+    row.put("name", effort.name());
+    row.put("mode", effort.mode());
+    row.put("average_bpm", effort.averageBpm());
+    row.put("minutes", effort.minutes());
+    row.put("done_on", effort.doneOn().toString());
+    row.put("resting_bpm", effort.reserve().restingBpm());
+    row.put("maximum_bpm", effort.reserve().maximumBpm());
+    row.put("maximum_method", effort.maximumMethod());
+    database.write(
+        connection -> {
+          ROWS.add(connection, effort.id(), clientId, Optional.empty(), row, effort.recordedAt());
+          return null;
+        });
+  }
+
+  /**
+   * Takes one back; see {@link Appended#withdraw}.
+   *
+   * @param by id of the record of taking it back
+   */
+  public boolean withdraw(UUID clientId, UUID id, UUID by, Instant now) {
+    return database.write(connection -> ROWS.withdraw(connection, clientId, id, by, now));
+  }
+
+  /**
+   * Undoes a taking back; see {@link Appended#undo}.
+   *
+   * @param by id of the one that stands again
+   */
+  public boolean undo(UUID clientId, UUID id, UUID by) {
+    return database.write(connection -> ROWS.undo(connection, clientId, id, by));
+  }
+
+  /** A client's, latest first. */
+  public List<Effort> of(UUID clientId) {
+    return database.read(
+        connection ->
+            Database.list(
+                connection,
+                EffortRepository::effort,
+                "select * from current_effort where client_id = ? order by done_on desc, id desc",
+                clientId.toString()));
+  }
+
+  private static Effort effort(ResultSet row) throws SQLException {
+    return new Effort(
+        UUID.fromString(row.getString("id")),
+        row.getString("name"),
+        Mode.valueOf(row.getString("mode")),
+        row.getInt("average_bpm"),
+        Database.wholeNumber(row, "minutes"),
+        LocalDate.parse(row.getString("done_on")),
+        Reserve.of(row.getInt("resting_bpm"), row.getInt("maximum_bpm")),
+        row.getString("maximum_method"),
+        Instant.parse(row.getString("recorded_at")));
+  }
+}

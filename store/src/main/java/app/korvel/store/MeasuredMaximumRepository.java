@@ -1,0 +1,120 @@
+package app.korvel.store;
+
+import app.korvel.core.maximum.MaximumKind;
+import app.korvel.core.maximum.MeasuredMaximum;
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.pulse.Grade;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+
+/** Measured maxima: appended; one put right or taken back is superseded. */
+public final class MeasuredMaximumRepository {
+  private static final Appended ROWS = new Appended("measured_maximum");
+  private static final String LATEST_FIRST = " order by measured_on desc, id desc";
+
+  private final Database database;
+
+  public MeasuredMaximumRepository(Database database) {
+    this.database = database;
+  }
+
+  /** Adds one. */
+  public void add(UUID clientId, MeasuredMaximum value) {
+    database.write(
+        connection -> {
+          ROWS.add(
+              connection, value.id(), clientId, Optional.empty(), row(value), value.recordedAt());
+          return null;
+        });
+  }
+
+  /**
+   * Puts one right: {@code corrected} stands in its place.
+   *
+   * @return whether this client has it
+   * @throws SupersededException when it was corrected or taken back since
+   */
+  public boolean correct(UUID clientId, UUID id, MeasuredMaximum corrected) {
+    return database.write(
+        connection -> ROWS.correct(connection, clientId, id, corrected.id(), row(corrected)));
+  }
+
+  /**
+   * Takes one back; see {@link Appended#withdraw}.
+   *
+   * @param by id of the record of taking it back
+   */
+  public boolean withdraw(UUID clientId, UUID id, UUID by, Instant now) {
+    return database.write(connection -> ROWS.withdraw(connection, clientId, id, by, now));
+  }
+
+  /**
+   * Undoes a correction or a taking back; see {@link Appended#undo}.
+   *
+   * @param by id of the one that stands again
+   */
+  public boolean undo(UUID clientId, UUID id, UUID by) {
+    return database.write(connection -> ROWS.undo(connection, clientId, id, by));
+  }
+
+  /** A client's, of every mode, latest first. */
+  public List<MeasuredMaximum> of(UUID clientId) {
+    return database.read(
+        connection ->
+            Database.list(
+                connection,
+                MeasuredMaximumRepository::value,
+                "select * from current_measured_maximum where client_id = ?" + LATEST_FIRST,
+                clientId.toString()));
+  }
+
+  /** Everyone's, by client. */
+  public Map<UUID, List<MeasuredMaximum>> byClient() {
+    record Owned(UUID clientId, MeasuredMaximum value) {}
+    return database.read(
+        connection ->
+            Database.list(
+                    connection,
+                    row -> new Owned(UUID.fromString(row.getString("client_id")), value(row)),
+                    "select * from current_measured_maximum" + LATEST_FIRST)
+                .stream()
+                .collect(
+                    Collectors.groupingBy(
+                        Owned::clientId, Collectors.mapping(Owned::value, Collectors.toList()))));
+  }
+
+  private static Map<String, Object> row(MeasuredMaximum value) {
+    Map<String, Object> row = new LinkedHashMap<>();
+    row.put("mode", value.mode());
+    row.put("kind", value.kind());
+    row.put("protocol", value.protocol());
+    row.put("grade", value.grade());
+    row.put("bpm", value.bpm());
+    row.put("measured_on", value.measuredOn().toString());
+    row.put("note", value.note());
+    row.put("field_test_id", value.fieldTest().map(UUID::toString));
+    return row;
+  }
+
+  private static MeasuredMaximum value(ResultSet row) throws SQLException {
+    return new MeasuredMaximum(
+        UUID.fromString(row.getString("id")),
+        Mode.valueOf(row.getString("mode")),
+        MaximumKind.valueOf(row.getString("kind")),
+        row.getString("protocol"),
+        Grade.valueOf(row.getString("grade")),
+        row.getInt("bpm"),
+        LocalDate.parse(row.getString("measured_on")),
+        row.getString("note"),
+        Optional.ofNullable(row.getString("field_test_id")).map(UUID::fromString),
+        Instant.parse(row.getString("recorded_at")));
+  }
+}

@@ -1,0 +1,328 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import Select from 'primevue/select'
+import { computed, reactive, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { asProblem } from '../api/http'
+import {
+  bands,
+  clients,
+  efforts,
+  keepEffort,
+  previewEffort,
+  ratesOf,
+  takeBackEffort,
+  undoEffort,
+  type Effort,
+  type Mode,
+} from '../api/korvel'
+import Findings from '../shared/Findings.vue'
+import ProblemNote from '../shared/ProblemNote.vue'
+import Ruler, { type RulerRow } from '../shared/Ruler.vue'
+import SelectField from '../shared/SelectField.vue'
+import TextField from '../shared/TextField.vue'
+import { typed, useFieldMessages } from '../shared/fields'
+import { useLoad } from '../shared/load'
+import { theStudio } from '../shared/studio'
+import { offerUndo, undone } from '../shared/undo'
+import { MODES, options } from '../shared/words'
+import EffortPicture, { type EffortOf } from './EffortPicture.vue'
+
+/** Several people, or one in several modes, at the same share of reserve; and their efforts. */
+const MOST = 6
+const route = useRoute()
+const router = useRouter()
+const everyone = useLoad(clients)
+void everyone.load('')
+
+interface Who {
+  client: string
+  mode: Mode
+}
+/** Who is compared stands in the address: it can be kept and sent on, and holds no name. */
+const who = computed<Who[]>(() =>
+  [route.query.with ?? []]
+    .flat()
+    .map((each) => String(each).split('.'))
+    .filter((each) => each.length === 2 && each[1]! in MODES)
+    .slice(0, MOST)
+    .map(([client, mode]) => ({ client: client!, mode: mode as Mode })),
+)
+const go = (next: Who[]) =>
+  router.replace({ query: { with: next.map(({ client, mode }) => `${client}.${mode}`) } })
+
+const people = computed(() => everyone.data.value?.clients ?? [])
+const nameOf = (client: string) => people.value.find((each) => each.id === client)?.name ?? ''
+const add = reactive({ client: '', mode: 'run' as Mode })
+function addRow() {
+  if (!add.client) return
+  void go([...who.value, { ...add }])
+  add.client = ''
+}
+const remove = (at: number) => go(who.value.filter((_, n) => n !== at))
+
+interface Row {
+  who: Who
+  ruler: RulerRow | null
+  /** Why they are not on the picture. */
+  why: string
+}
+const rows = ref<Row[]>([])
+const cursor = ref<number>()
+let latest = 0
+watch(
+  [who, people],
+  async ([wanted]) => {
+    const mine = ++latest
+    const found = await Promise.all(
+      wanted.map(async (each): Promise<Row> => {
+        try {
+          const { zones, findings } = await bands(each.client, 'voice-ladder', each.mode)
+          if (!zones) return { who: each, ruler: null, why: findings[0]?.message ?? '' }
+          const { rates } = await ratesOf(zones.restingBpm, zones.maximumBpm)
+          const label = `${nameOf(each.client)}, ${MODES[each.mode].toLowerCase()}`
+          return { who: each, ruler: { zones, rates, label }, why: '' }
+        } catch (thrown) {
+          return { who: each, ruler: null, why: asProblem(thrown).message }
+        }
+      }),
+    )
+    if (mine === latest) rows.value = found
+  },
+  { immediate: true },
+)
+const drawn = computed(() => rows.value.flatMap((row) => (row.ruler ? [row.ruler] : [])))
+
+// Efforts
+const done = ref<EffortOf[]>([])
+async function fetchEfforts() {
+  const distinct = [...new Set(who.value.map((each) => each.client))]
+  const lists = await Promise.all(
+    distinct.map((client) =>
+      efforts(client)
+        .then(({ efforts: list }) =>
+          list.map((effort) => ({ client, name: nameOf(client), effort })),
+        )
+        .catch(() => []),
+    ),
+  )
+  done.value = lists.flat()
+}
+watch([who, people, undone], fetchEfforts, { immediate: true })
+
+const entry = reactive({ at: 0, name: '', averageBpm: '', minutes: '', doneOn: '' })
+watch(theStudio, (studio) => (entry.doneOn ||= studio?.today ?? ''), { immediate: true })
+const doers = computed(() =>
+  rows.value.map((row, value) => ({
+    value,
+    name: `${nameOf(row.who.client)}, ${MODES[row.who.mode].toLowerCase()}`,
+  })),
+)
+const doer = computed(() => who.value[entry.at] ?? who.value[0])
+const request = computed(() => ({
+  name: entry.name,
+  mode: doer.value?.mode ?? 'run',
+  averageBpm: typed(entry.averageBpm),
+  minutes: typed(entry.minutes),
+  doneOn: entry.doneOn || null,
+}))
+const { messages, general, clear, show } = useFieldMessages()
+const preview = ref<Effort | null>(null)
+let asked = 0
+watch([request, doer], async () => {
+  const mine = ++asked
+  preview.value = null
+  if (!doer.value || entry.averageBpm.trim() === '') return clear()
+  try {
+    // What it was need not be named yet to see what it comes to.
+    const named = { ...request.value, name: entry.name.trim() || '–' }
+    const answer = await previewEffort(doer.value.client, named as never)
+    if (mine !== asked) return
+    preview.value = answer
+    clear()
+  } catch (thrown) {
+    if (mine === asked) show(asProblem(thrown))
+  }
+})
+async function keep() {
+  if (!doer.value) return
+  const { client } = doer.value
+  try {
+    const kept = await keepEffort(client, request.value as never)
+    Object.assign(entry, { name: '', averageBpm: '', minutes: '' })
+    await fetchEfforts()
+    offerUndo(`${kept.name} is kept.`, async () => {
+      await takeBackEffort(client, kept.id)
+    })
+  } catch (thrown) {
+    show(asProblem(thrown))
+  }
+}
+async function takeBack({ client, effort }: EffortOf) {
+  try {
+    const withdrawal = await takeBackEffort(client, effort.id)
+    offerUndo(`${effort.name} is taken back.`, async () => {
+      await undoEffort(client, withdrawal.id)
+    })
+  } catch (thrown) {
+    show(asProblem(thrown))
+  }
+  await fetchEfforts()
+}
+</script>
+
+<template>
+  <div class="stack">
+    <header>
+      <h1>Compare at the same effort</h1>
+      <p class="quiet">
+        The same share of reserve asks the same of two hearts, whatever their rates are.
+      </p>
+    </header>
+    <ProblemNote
+      v-if="everyone.problem.value"
+      :problem="everyone.problem.value"
+      @retry="everyone.load('')"
+    />
+
+    <section class="sheet stack" aria-label="Who">
+      <ul v-if="rows.length" class="who">
+        <li v-for="(row, at) in rows" :key="at">
+          <span
+            ><RouterLink :to="`/clients/${row.who.client}/maximum?mode=${row.who.mode}`">{{
+              nameOf(row.who.client) || 'Someone'
+            }}</RouterLink
+            >, {{ MODES[row.who.mode].toLowerCase() }}
+            <span v-if="row.why" class="why">{{ row.why }}</span></span
+          >
+          <button
+            type="button"
+            class="link"
+            :aria-label="`Leave ${nameOf(row.who.client)} out`"
+            @click="remove(at)"
+          >
+            leave out
+          </button>
+        </li>
+      </ul>
+      <form v-if="who.length < MOST" class="add" @submit.prevent="addRow">
+        <Select
+          v-model="add.client"
+          :options="people"
+          option-label="name"
+          option-value="id"
+          filter
+          placeholder="Someone"
+          aria-label="Whom to add"
+        />
+        <Select
+          v-model="add.mode"
+          :options="options(MODES)"
+          option-label="name"
+          option-value="value"
+          aria-label="In which mode"
+        />
+        <Button type="submit" label="Add" :disabled="!add.client" />
+      </form>
+      <p v-if="!who.length" class="quiet">
+        Add two people, or one person twice in different modes; up to {{ MOST }}.
+      </p>
+    </section>
+
+    <section v-if="drawn.length" class="sheet" aria-label="Laid out by reserve">
+      <Ruler v-model:cursor="cursor" :rows="drawn" by-reserve compact />
+    </section>
+
+    <section v-if="drawn.length" class="sheet stack" aria-labelledby="efforts-title">
+      <h2 id="efforts-title">Efforts, as a share of reserve</h2>
+      <form class="effort" novalidate @submit.prevent="keep">
+        <SelectField v-model="entry.at" label="Who" :options="doers" />
+        <TextField v-model="entry.name" label="What it was" name="name" :message="messages.name" />
+        <TextField
+          v-model="entry.averageBpm"
+          label="Average rate"
+          name="averageBpm"
+          number
+          :message="messages.averageBpm"
+        />
+        <TextField
+          v-model="entry.minutes"
+          label="Minutes"
+          name="minutes"
+          number
+          :message="messages.minutes"
+        />
+        <TextField
+          v-model="entry.doneOn"
+          label="On"
+          name="doneOn"
+          type="date"
+          :message="messages.doneOn"
+        />
+        <Button type="submit" label="Keep it" />
+      </form>
+      <p v-if="general" class="fault" role="alert">{{ general }}</p>
+      <p v-if="preview" role="status">
+        <b class="num">{{ preview.reservePercent.toFixed(1) }} %</b> of reserve,
+        <b class="num">{{ preview.maximumPercent.toFixed(1) }} %</b> of maximum:
+        {{ preview.levelName }}, with {{ preview.restingBpm }} at rest and a maximum of
+        {{ preview.maximumBpm }}.
+      </p>
+      <Findings v-if="preview?.finding" :findings="[preview.finding]" />
+      <EffortPicture v-if="done.length" :efforts="done" @take-back="takeBack" />
+      <p v-else class="quiet">
+        None on record yet. Enter the average rate of a race or a session, and see what share of
+        reserve it took.
+      </p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.who li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  justify-content: space-between;
+  align-items: center;
+  min-height: 36px;
+}
+
+.why {
+  color: var(--wine);
+  margin-left: 10px;
+}
+
+.add,
+.effort {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 14px;
+  align-items: end;
+}
+
+.add :deep(.p-select) {
+  min-width: 190px;
+}
+
+.effort {
+  display: grid;
+  grid-template-columns: minmax(170px, 1.4fr) minmax(150px, 1.4fr) 7rem 6rem 10rem auto;
+  align-items: start;
+}
+
+.effort :deep(.p-button) {
+  margin-top: 27px;
+}
+
+.fault {
+  color: var(--wine);
+  font-weight: 600;
+}
+
+@media (max-width: 980px) {
+  .effort {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>

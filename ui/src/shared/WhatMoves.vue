@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { Span } from '../api/korvel'
+import Ruler, { type RulerRow } from './Ruler.vue'
+import { rulerRow } from './spans'
+import { span as range } from './words'
+
+/** Two spans on one axis, and what moves between them: a target, and every band. */
+const props = defineProps<{
+  before: Span
+  after: Span
+  aim: { lowPercent: number; highPercent: number }
+  capBpm: number | null
+  /** What the two are called. */
+  labels: [string, string]
+}>()
+
+const rows = ref<RulerRow[]>([])
+const cursor = ref<number>()
+let latest = 0
+watch(
+  () => [props.before, props.after, props.aim, props.capBpm] as const,
+  async ([before, after, aim, cap]) => {
+    const mine = ++latest
+    const both = await Promise.all([
+      rulerRow(props.labels[0], before, aim, cap),
+      rulerRow(props.labels[1], after, aim, cap),
+    ])
+    if (mine === latest) rows.value = both.filter((row) => row !== null)
+  },
+  { immediate: true },
+)
+
+interface Move {
+  name: string
+  from: string
+  to: string
+  target?: boolean
+}
+const words = (target: RulerRow['target']) =>
+  target ? range([target.lowBpm, target.highBpm]) : 'none by rate'
+const moves = computed<Move[]>(() => {
+  const [was, is] = rows.value
+  if (!was || !is) return []
+  return [
+    {
+      name: `Target, ${range([props.aim.lowPercent, props.aim.highPercent])} %`,
+      from: words(was.target),
+      to: words(is.target),
+      target: true,
+    },
+    ...is.zones.bands.map((band, at) => ({
+      name: band.name,
+      from: range([was.zones.bands[at]!.lowBpm, was.zones.bands[at]!.highBpm]),
+      to: range([band.lowBpm, band.highBpm]),
+    })),
+  ]
+})
+</script>
+
+<template>
+  <div v-if="rows.length === 2" class="moved">
+    <Ruler v-model:cursor="cursor" :rows="rows" />
+    <ul aria-label="What it moves">
+      <li v-for="move in moves" :key="move.name" :class="{ target: move.target }">
+        <b>{{ move.name }}</b>
+        <span class="num">{{ move.from === move.to ? move.to : `${move.from} → ${move.to}` }}</span>
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.moved {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 14px;
+}
+
+ul {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 26px;
+}
+
+li {
+  display: grid;
+}
+
+.target {
+  color: var(--teal-deep);
+}
+</style>
