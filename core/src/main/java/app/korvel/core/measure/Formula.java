@@ -96,6 +96,12 @@ public enum Formula {
       "the resting value's ±",
       "Early, deconditioned or home programmes.",
       Source.PRACTICE),
+  RATE_OF_THRESHOLD(
+      "Rate by measured thresholds",
+      "bpm = share × the upper threshold; or a threshold as it was measured",
+      "share × 3, as far as such a rate strays from day to day",
+      "Bands by a talk-step test or a laboratory: no equation stands behind them.",
+      Source.TALK),
   EDGE_ERROR(
       "How sure an edge is",
       "σ = √((p × σ_max)² + ((1 − p) × σ_rest)²)",

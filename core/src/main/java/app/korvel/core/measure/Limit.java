@@ -38,6 +38,10 @@ public enum Limit {
   PERCENT(0, 110, "%"),
   /** A rate given as beats per minute above rest. */
   ABOVE_RESTING(0, 150, "bpm above rest"),
+  /** A measured rate by its number: 0 rest, 1 and 2 the thresholds, 3 the maximum. */
+  MEASURED_RATE(0, 3, "measured rate"),
+  /** Bands of a studio's own scheme. */
+  SCHEME_BANDS(2, 13, "bands"),
   /** The standard error of a maximum or of a resting value; decimals are accepted. */
   STANDARD_ERROR(0, 40, "bpm"),
   /** Minutes at rest before a resting count. */

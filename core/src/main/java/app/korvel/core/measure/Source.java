@@ -9,6 +9,7 @@ package app.korvel.core.measure;
 public record Source(String citation) {
   public static final Source PRACTICE = new Source("Common practice of instructors");
   public static final Source KORVEL = new Source("Korvel's own rule");
+  public static final Source STUDIO = new Source("This studio's own");
   public static final Source ARITHMETIC = new Source("Arithmetic: one beat either way");
 
   public static final Source ACSM_SCREENING = of("Riebe et al.", "Med Sci Sports Exerc", 2015);

@@ -21,6 +21,11 @@ public final class Texts {
     }
   }
 
+  /** A clause that ends as a sentence does. */
+  public static String sentence(String clause) {
+    return clause.endsWith(".") ? clause : clause + ".";
+  }
+
   /** A day that has not come yet. */
   public static Fault future(String field) {
     return new Fault(field, "lies in the future", "today or a day in the past");

@@ -7,6 +7,7 @@ import app.korvel.core.measure.Rounding;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Cap;
+import app.korvel.core.zone.Anchors;
 import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Target;
@@ -84,7 +85,7 @@ public record Change(
 
   private static Optional<Target> target(Span span, int low, int high, Optional<Cap> cap) {
     return Target.of(
-            Reserve.of(span.restingBpm, span.maximumBpm),
+            Anchors.of(Reserve.of(span.restingBpm, span.maximumBpm)),
             Basis.RESERVE,
             BigDecimal.valueOf(low),
             BigDecimal.valueOf(high),

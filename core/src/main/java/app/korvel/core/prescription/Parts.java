@@ -4,7 +4,6 @@ import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.InvalidValueException.Fault;
 import app.korvel.core.measure.Limit;
-import app.korvel.core.measure.Threshold;
 import app.korvel.core.screening.Condition;
 import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Permission;
@@ -34,8 +33,6 @@ public record Parts(
     int days,
     WorkType type,
     Mode mode) {
-
-  private static final int HEART_HIGHEST_PERCENT = Threshold.HEART_HIGHEST_GOAL.whole();
 
   /**
    * Checks the parts against the rules.
@@ -70,24 +67,17 @@ public record Parts(
   }
 
   private void checkTogether(List<Fault> faults, Person person, Permission permission) {
+    Ceiling ceiling = Ceiling.of(person, permission);
     if (lowPercent > highPercent) {
       faults.add(
           new Fault(
               "highPercent",
               highPercent + " % is under the lower edge",
               lowPercent + " to " + Limit.INTENSITY.highest() + " % of reserve"));
-    } else if (!permission.vigorous() && highPercent > Permission.CEILING_PERCENT) {
+    } else if (highPercent > ceiling.percent()) {
       faults.add(
           new Fault(
-              "highPercent",
-              "vigorous work is not allowed for this client. " + permission.notVigorousBecause(),
-              "up to " + Permission.CEILING_PERCENT + " % of reserve"));
-    } else if (person.health().heartDisease() && highPercent > HEART_HIGHEST_PERCENT) {
-      faults.add(
-          new Fault(
-              "highPercent",
-              "with a heart condition work stays lower, cleared or not",
-              "up to " + HEART_HIGHEST_PERCENT + " % of reserve"));
+              "highPercent", ceiling.because(), "up to " + ceiling.percent() + " % of reserve"));
     } else if (highPercent > type.highestPercent()) {
       faults.add(
           new Fault(

@@ -17,6 +17,7 @@ import app.korvel.core.screening.LeaveOut;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Steering;
+import app.korvel.core.zone.Anchors;
 import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.Level.RpeSpan;
@@ -47,7 +48,8 @@ import java.util.OptionalInt;
  * @param steering what leads
  * @param feel how it feels and sounds, from the lower to the upper edge
  * @param rpe20 perceived exertion on 6–20
- * @param rpe10 perceived exertion on the 0–10 ratio scale
+ * @param rpe10 perceived exertion on a 0–10 scale
+ * @param rpeFamily which family that scale is of
  * @param warmUp before the work
  * @param coolDown after it
  * @param week the week's minutes against the guideline
@@ -68,6 +70,7 @@ public record Prescription(
     List<Feel> feel,
     RpeSpan rpe20,
     RpeSpan rpe10,
+    RpeFamily rpeFamily,
     Margin warmUp,
     Margin coolDown,
     Week week,
@@ -135,6 +138,17 @@ public record Prescription(
     }
   }
 
+  /**
+   * How a studio shows what it prescribes.
+   *
+   * @param family its 0–10 scale of effort
+   * @param scheme id of the scheme the client's bands are shown in
+   */
+  public record Ways(RpeFamily family, String scheme) {
+    /** Where nothing was chosen. */
+    public static final Ways USUAL = new Ways(RpeFamily.RATIO, Scheme.DEFAULT_ID);
+  }
+
   private static final int MARGIN_LOW_PERCENT = Threshold.WARM_UP_FROM.whole();
   private static final int MARGIN_HIGH_PERCENT = Threshold.WARM_UP_TO.whole();
   private static final int HARD_PERCENT = Threshold.HARD_WORK.whole();
@@ -156,12 +170,23 @@ public record Prescription(
   }
 
   /**
-   * Works the parts out.
+   * Works the parts out, in the usual ways.
    *
    * @throws InvalidValueException when a part breaks a rule
    * @throws RefusedException when there is no resting pulse to start from
    */
   public static Prescription of(Groundwork ground, Parts parts) {
+    return of(ground, parts, Ways.USUAL);
+  }
+
+  /**
+   * Works the parts out.
+   *
+   * @param ways which 0–10 scale the studio uses, and the scheme the client is shown
+   * @throws InvalidValueException when a part breaks a rule
+   * @throws RefusedException when there is no resting pulse to start from
+   */
+  public static Prescription of(Groundwork ground, Parts parts, Ways ways) {
     parts.check(ground.person(), ground.permission());
     WorkingResting resting =
         ground
@@ -170,7 +195,7 @@ public record Prescription(
     Screening screening = ground.screening();
     Effects effects = screening.effects();
     List<Finding> findings = new ArrayList<>(screening.permission().findings());
-    Optional<RateBasis> basis = rateBasis(ground, resting, findings);
+    Optional<RateBasis> basis = rateBasis(ground, resting, ways, findings);
     Optional<Cap> cap = basis.flatMap(numbers -> screening.cap());
     cap.ifPresent(each -> findings.add(FindingKind.CAP_IN_FORCE.of(each.bpm(), each.because())));
     Optional<Target> target =
@@ -202,10 +227,8 @@ public record Prescription(
         target.isPresent() ? effects.steering() : Steering.EFFORT_AND_TALK_ONLY,
         levels.stream().map(Feel::of).toList(),
         rpe(levels, effects),
-        levels
-            .get(0)
-            .rpe10(RpeFamily.RATIO)
-            .to(levels.get(levels.size() - 1).rpe10(RpeFamily.RATIO)),
+        levels.get(0).rpe10(ways.family()).to(levels.get(levels.size() - 1).rpe10(ways.family())),
+        ways.family(),
         warmUp(warmUp, basis, cap),
         coolDown(coolDown, basis),
         week,
@@ -229,6 +252,7 @@ public record Prescription(
         feel,
         rpe20,
         rpe10,
+        rpeFamily,
         warmUp(warmUp.minutes, Optional.empty(), Optional.empty()),
         coolDown(coolDown.minutes, Optional.empty()),
         week,
@@ -244,7 +268,7 @@ public record Prescription(
       Reserve reserve, Parts parts, Optional<Cap> cap, List<Finding> findings) {
     Target.UnderCap under =
         Target.of(
-            reserve,
+            Anchors.of(reserve),
             Basis.RESERVE,
             BigDecimal.valueOf(parts.lowPercent()),
             BigDecimal.valueOf(parts.highPercent()),
@@ -281,7 +305,7 @@ public record Prescription(
   }
 
   private static Optional<RateBasis> rateBasis(
-      Groundwork ground, WorkingResting resting, List<Finding> findings) {
+      Groundwork ground, WorkingResting resting, Ways ways, List<Finding> findings) {
     if (ground.noRateBecause().isPresent()) {
       findings.add(FindingKind.RATE_NOT_USED.of(ground.noRateBecause().get()));
       return Optional.empty();
@@ -311,7 +335,7 @@ public record Prescription(
             maximumBpm,
             maximum.standardErrorBpm(),
             maximum.method(),
-            Scheme.DEFAULT_ID));
+            ways.scheme()));
   }
 
   private static void addCautions(

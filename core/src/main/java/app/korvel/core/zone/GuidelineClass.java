@@ -1,6 +1,7 @@
 package app.korvel.core.zone;
 
 import java.math.BigDecimal;
+import java.util.Locale;
 
 /** The guideline's classes of intensity, by which schools are compared (Garber et al. 2011). */
 public enum GuidelineClass {
@@ -15,6 +16,11 @@ public enum GuidelineClass {
   GuidelineClass(int fromReservePercent, int fromMaximumPercent) {
     this.fromReservePercent = fromReservePercent;
     this.fromMaximumPercent = fromMaximumPercent;
+  }
+
+  /** As it is said in a sentence. */
+  public String words() {
+    return name().toLowerCase(Locale.ROOT).replace('_', ' ');
   }
 
   /** The class of a percent of reserve; on an edge, the upper one. */

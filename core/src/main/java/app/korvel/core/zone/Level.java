@@ -141,6 +141,11 @@ public enum Level {
     return highest(level -> BigDecimal.valueOf(level.fromPercent).compareTo(percentOfReserve) <= 0);
   }
 
+  /** The level of a rating on 6–20. */
+  public static Level atRpe20(int rating) {
+    return highest(level -> level.rpe20.low <= rating);
+  }
+
   /** The level of a whole rate, decided on the rounded edges that a person sees. */
   public static Level atRate(int bpm, Reserve reserve) {
     return atRate(bpm, edges(reserve));

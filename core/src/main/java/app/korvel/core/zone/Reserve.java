@@ -9,6 +9,7 @@ import app.korvel.core.measure.RefusedException;
 import app.korvel.core.measure.Rounding;
 import app.korvel.core.measure.Threshold;
 import java.math.BigDecimal;
+import java.util.Optional;
 
 /**
  * The span from rest to maximum: reserve = maximum − resting (Karvonen et al. 1957).
@@ -59,13 +60,33 @@ public record Reserve(int restingBpm, int maximumBpm) {
 
   /** The rate at {@code percent} of reserve, rounded half up. */
   public int rateAt(BigDecimal percent) {
-    return Basis.RESERVE.rateAt(percent, this);
+    return Basis.RESERVE.rateAt(percent, Anchors.of(this));
   }
 
   /** The rate at {@code percent} of reserve, rounded half up. */
   public int rateAt(int percent) {
     return rateAt(BigDecimal.valueOf(percent));
   }
+
+  /**
+   * The whole percents of reserve whose rates lie within a range: how it is prescribed.
+   *
+   * @return lowest and highest; empty where none does
+   */
+  public Optional<Percents> percentsWithin(int lowBpm, int highBpm) {
+    // resting + ⌊(percent × reserve + 50) ÷ 100⌋ solved for the percent, in whole numbers.
+    int low = Math.max(0, -Math.floorDiv(50 - 100 * (lowBpm - restingBpm), bpm()));
+    int high = Math.min(100, Math.floorDiv(100 * (highBpm - restingBpm) + 49, bpm()));
+    return low > high ? Optional.empty() : Optional.of(new Percents(low, high));
+  }
+
+  /**
+   * A range in whole percents of reserve.
+   *
+   * @param low lower edge
+   * @param high upper edge
+   */
+  public record Percents(int low, int high) {}
 
   /** The reserve as a step of a sum. */
   LongHand.Line line() {

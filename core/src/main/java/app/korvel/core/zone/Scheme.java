@@ -2,6 +2,7 @@ package app.korvel.core.zone;
 
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Source;
+import app.korvel.core.zone.Level.RpeSpan;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
@@ -48,11 +49,38 @@ public record Scheme(
    * @param low lower edge on the scheme's basis
    * @param high upper edge on the scheme's basis; equal to {@code low} for a single rate
    * @param fromRest whether it begins at the resting rate whatever {@code low} says
+   * @param rpe20 the effort on 6–20 that the school itself ties to it; most tie none
    */
-  public record Band(String id, String name, BigDecimal low, BigDecimal high, boolean fromRest) {}
+  public record Band(
+      String id,
+      String name,
+      BigDecimal low,
+      BigDecimal high,
+      boolean fromRest,
+      Optional<RpeSpan> rpe20) {
+
+    static Band of(String id, String name, BigDecimal low, BigDecimal high) {
+      return new Band(id, name, low, high, false, Optional.empty());
+    }
+
+    /** The same, beginning at the resting rate. */
+    Band beginningAtRest() {
+      return new Band(id, name, low, high, true, rpe20);
+    }
+
+    /** The same, tied to that effort on 6–20. */
+    Band tiedTo(int lowRpe, int highRpe) {
+      return new Band(id, name, low, high, fromRest, Optional.of(new RpeSpan(lowRpe, highRpe)));
+    }
+  }
 
   public Scheme {
     bands = List.copyOf(bands);
+  }
+
+  /** Whether the studio made it itself. */
+  public boolean own() {
+    return source.equals(Source.STUDIO);
   }
 
   /** The band above the one at {@code index} in a ladder; none in its top band or elsewhere. */
@@ -80,12 +108,21 @@ public record Scheme(
   }
 
   /**
-   * The scheme of that id.
+   * The scheme of that id among those that ship.
    *
    * @throws InvalidValueException when there is none
    */
   public static Scheme of(String id) {
-    return Schemes.ALL.stream()
+    return of(id, Schemes.ALL);
+  }
+
+  /**
+   * The scheme of that id among those.
+   *
+   * @throws InvalidValueException when there is none
+   */
+  public static Scheme of(String id, List<Scheme> among) {
+    return among.stream()
         .filter(scheme -> scheme.id.equals(id))
         .findFirst()
         .orElseThrow(
@@ -93,6 +130,6 @@ public record Scheme(
                 InvalidValueException.of(
                     "scheme",
                     "no scheme has this id",
-                    Schemes.ALL.stream().map(Scheme::id).collect(Collectors.joining(", "))));
+                    among.stream().map(Scheme::id).collect(Collectors.joining(", "))));
   }
 }

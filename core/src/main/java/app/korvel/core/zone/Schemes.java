@@ -8,8 +8,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.IntStream;
 
-/** The table of schemes, the default first. */
+/** The table of the schemes that ship, the default first. */
 public final class Schemes {
   private Schemes() {}
 
@@ -66,6 +67,22 @@ public final class Schemes {
                   from(80, "Fourth fifth"),
                   from(90, "Top fifth")),
               "Common in devices and classes: ten percent of maximum to a step.",
+              Source.PRACTICE),
+          new Scheme(
+              "max-effort",
+              "Maximum, tied to effort",
+              Kind.LADDER,
+              Basis.MAXIMUM,
+              tied(
+                  ladder(
+                      100,
+                      from(50, "Barely work"),
+                      from(60, "Light work"),
+                      from(70, "Solid work"),
+                      from(80, "Hard work"),
+                      from(95, "Everything")),
+                  new int[][] {{6, 8}, {9, 12}, {13, 15}, {16, 18}, {19, 20}}),
+              "Where rate and effort are written side by side: each step has its own effort.",
               Source.PRACTICE),
           new Scheme(
               "low-moderate-vigorous",
@@ -148,20 +165,33 @@ public final class Schemes {
               Basis.RESTING,
               List.of(range("early", "Early", 20, 30), range("later", "Later", 20, 40)),
               "Early, deconditioned or home programmes: beats above rest, no maximum needed.",
-              Source.PRACTICE));
+              Source.PRACTICE),
+          new Scheme(
+              "threshold-three",
+              "Measured thresholds",
+              Kind.LADDER,
+              Basis.MEASURED,
+              fromRest(
+                  ladder(
+                      3,
+                      from(0, "Easy to talk"),
+                      from(1, "Talk in pieces"),
+                      from(2, "No talk left"))),
+              "The client's own thresholds, from a talk-step test or a laboratory: no equation.",
+              Source.TALK));
 
-  private record From(int percent, String name) {}
+  private record From(int figure, String name) {}
 
-  private static From from(int percent, String name) {
-    return new From(percent, name);
+  private static From from(int figure, String name) {
+    return new From(figure, name);
   }
 
   /** Steps without gaps, from each edge to the next and the last one to {@code top}. */
   private static List<Band> ladder(int top, From... steps) {
     List<Band> bands = new ArrayList<>();
     for (int i = 0; i < steps.length; i++) {
-      int high = i + 1 < steps.length ? steps[i + 1].percent : top;
-      bands.add(range(idOf(steps[i].name), steps[i].name, steps[i].percent, high));
+      int high = i + 1 < steps.length ? steps[i + 1].figure : top;
+      bands.add(range(idOf(steps[i].name), steps[i].name, steps[i].figure, high));
     }
     return bands;
   }
@@ -177,13 +207,19 @@ public final class Schemes {
   /** The same bands, the first beginning at the resting rate. */
   private static List<Band> fromRest(List<Band> bands) {
     List<Band> result = new ArrayList<>(bands);
-    Band first = bands.get(0);
-    result.set(0, new Band(first.id(), first.name(), first.low(), first.high(), true));
+    result.set(0, bands.get(0).beginningAtRest());
     return result;
   }
 
+  /** The same bands, each tied to an effort on 6–20. */
+  private static List<Band> tied(List<Band> bands, int[][] efforts) {
+    return IntStream.range(0, bands.size())
+        .mapToObj(i -> bands.get(i).tiedTo(efforts[i][0], efforts[i][1]))
+        .toList();
+  }
+
   private static Band range(String id, String name, int low, int high) {
-    return new Band(id, name, BigDecimal.valueOf(low), BigDecimal.valueOf(high), false);
+    return Band.of(id, name, BigDecimal.valueOf(low), BigDecimal.valueOf(high));
   }
 
   private static String idOf(String name) {

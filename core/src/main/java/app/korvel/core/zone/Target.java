@@ -43,10 +43,11 @@ public record Target(int lowBpm, int highBpm, boolean capped, CountCard counts) 
    * @param high figure accepted by {@code basis}, not under {@code low}
    * @param cap a clinician's cap, {@link Limit#CAP}, which cuts the target from above
    * @throws InvalidValueException when a figure or the cap is out of range, or they are in the
-   *     wrong order, or the rate goes past {@link Limit#PULSE}
+   *     wrong order, or the rate goes past {@link Limit#PULSE}, or the basis counts from thresholds
+   *     and there are none
    */
   public static UnderCap of(
-      Reserve reserve, Basis basis, BigDecimal low, BigDecimal high, OptionalInt cap) {
+      Anchors anchors, Basis basis, BigDecimal low, BigDecimal high, OptionalInt cap) {
     basis.limit().check("low", low);
     basis.limit().check("high", high);
     if (low.compareTo(high) > 0) {
@@ -58,9 +59,19 @@ public record Target(int lowBpm, int highBpm, boolean capped, CountCard counts) 
               + " "
               + basis.limit().unit());
     }
+    if (basis == Basis.MEASURED) {
+      checkWhole("low", low);
+      checkWhole("high", high);
+    }
     cap.ifPresent(bpm -> Limit.CAP.check("capBpm", bpm));
-    int lowBpm = basis.rateAt(low, reserve);
-    int highBpm = basis.rateAt(high, reserve);
+    int lowBpm = basis.rateAt(low, anchors);
+    int highBpm = basis.rateAt(high, anchors);
+    if (highBpm > Limit.PULSE.highest()) {
+      throw InvalidValueException.of(
+          "high",
+          high.toPlainString() + " comes to " + highBpm + " bpm",
+          "a figure that comes to at most " + Limit.PULSE.highest() + " bpm");
+    }
     if (cap.isEmpty() || cap.getAsInt() >= highBpm) {
       return new UnderCap(
           Optional.of(new Target(lowBpm, highBpm, false, CountCard.of(lowBpm, highBpm))),
@@ -85,24 +96,24 @@ public record Target(int lowBpm, int highBpm, boolean capped, CountCard counts) 
    * @throws RefusedException when the cap lies below the target
    */
   public static LongHand longHand(
-      Reserve reserve, Basis basis, BigDecimal low, BigDecimal high, OptionalInt cap) {
-    UnderCap result = of(reserve, basis, low, high, cap);
+      Anchors anchors, Basis basis, BigDecimal low, BigDecimal high, OptionalInt cap) {
+    UnderCap result = of(anchors, basis, low, high, cap);
     Target target = result.target().orElseThrow(() -> RefusedException.because(result.findings()));
     List<Line> lines = new ArrayList<>();
     if (basis == Basis.RESERVE) {
-      lines.add(reserve.line());
+      lines.add(anchors.reserve().line());
     }
     boolean single = low.compareTo(high) == 0;
-    lines.addAll(basis.lines(single ? "Target" : "Lower edge", low, reserve));
+    lines.addAll(basis.lines(single ? "Target" : "Lower edge", low, anchors));
     if (!single) {
-      lines.addAll(basis.lines("Upper edge", high, reserve));
+      lines.addAll(basis.lines("Upper edge", high, anchors));
     }
     if (target.capped) {
       lines.add(
           Line.of(
               FindingKind.CAP_CUTS.code(),
               "The cap cuts it",
-              "the smaller of " + basis.rateAt(high, reserve) + " and " + cap.getAsInt(),
+              "the smaller of " + basis.rateAt(high, anchors) + " and " + cap.getAsInt(),
               BigDecimal.valueOf(target.highBpm),
               "bpm",
               LongHand.Finish.EXACT));
@@ -112,10 +123,20 @@ public record Target(int lowBpm, int highBpm, boolean capped, CountCard counts) 
     return LongHand.of(lines);
   }
 
+  /** Measured rates are numbered; there is nothing between two of them. */
+  private static void checkWhole(String field, BigDecimal figure) {
+    if (figure.stripTrailingZeros().scale() > 0) {
+      throw InvalidValueException.of(
+          field,
+          figure.toPlainString() + " lies between two measured rates",
+          "0 rest, 1 the lower threshold, 2 the upper one, 3 the maximum");
+    }
+  }
+
   /** The target between two percents of reserve, without a cap. */
   public static Target ofReserve(Reserve reserve, int low, int high) {
     return of(
-            reserve,
+            Anchors.of(reserve),
             Basis.RESERVE,
             BigDecimal.valueOf(low),
             BigDecimal.valueOf(high),

@@ -5,6 +5,7 @@ import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.LongHand;
 import app.korvel.core.measure.LongHand.Line;
 import app.korvel.core.measure.Rounding;
+import app.korvel.core.zone.Level.RpeSpan;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -17,17 +18,28 @@ import java.util.stream.IntStream;
  * every language.
  *
  * @param scheme the school
- * @param reserve the span
+ * @param anchors the span, and thresholds where they are known
  * @param cap a clinician's cap, if there is one
  * @param bands in the order of the scheme
  * @param readings one for each bpm from rest to maximum
  */
 public record Zones(
     Scheme scheme,
-    Reserve reserve,
+    Anchors anchors,
     OptionalInt cap,
     List<BandRates> bands,
     List<Reading> readings) {
+
+  /** Where a band lies for this client: where it is not within the span, nobody trains in it. */
+  public enum Place {
+    WITHIN,
+    /** It ends under the resting rate. */
+    BELOW_RESTING,
+    /** It begins over the maximum. */
+    ABOVE_MAXIMUM,
+    /** The band above it begins at the same whole rate: no rate is left to it. */
+    TOO_NARROW
+  }
 
   /**
    * A band in bpm, decided on the whole edges that a person sees.
@@ -41,7 +53,8 @@ public record Zones(
    * @param counts the band as beats to count; where the cap cuts it, up to the cap, rounded down
    * @param level the level of the rate in its middle
    * @param guidelineClass the class its middle falls into
-   * @param belowResting whether it lies under the resting rate altogether
+   * @param rpe20 effort on 6–20: the school's own where it ties one, else that of the level
+   * @param place where it lies for this client
    */
   public record BandRates(
       Scheme.Band band,
@@ -53,7 +66,26 @@ public record Zones(
       CountCard counts,
       Level level,
       GuidelineClass guidelineClass,
-      boolean belowResting) {}
+      RpeSpan rpe20,
+      Place place) {
+
+    /** Effort on a 0–10 scale: that of the levels which its effort on 6–20 goes through. */
+    public RpeSpan rpe10(RpeFamily family) {
+      return band.rpe20().isEmpty()
+          ? level.rpe10(family)
+          : Level.atRpe20(rpe20.low()).rpe10(family).to(Level.atRpe20(rpe20.high()).rpe10(family));
+    }
+
+    /** Whether a whole rate lies in it. */
+    public boolean holds(int bpm) {
+      return place != Place.TOO_NARROW && lowBpm <= bpm && bpm <= highBpm;
+    }
+
+    /** Whether it lies under the resting rate altogether. */
+    public boolean belowResting() {
+      return place == Place.BELOW_RESTING;
+    }
+  }
 
   /**
    * One rate in every language.
@@ -90,9 +122,14 @@ public record Zones(
 
   private static final List<Integer> MARKS = List.of(0, 20, 40, 60, 75, 90, 100);
 
+  /** The span. */
+  public Reserve reserve() {
+    return anchors.reserve();
+  }
+
   /** The marks of a scale in percent of reserve. */
   public List<Mark> marks() {
-    return MARKS.stream().map(percent -> new Mark(percent, reserve.rateAt(percent))).toList();
+    return MARKS.stream().map(percent -> new Mark(percent, reserve().rateAt(percent))).toList();
   }
 
   /**
@@ -102,7 +139,8 @@ public record Zones(
    * @throws InvalidValueException when the scheme has no such band
    */
   public static LongHand longHand(
-      Scheme scheme, String bandId, Reserve reserve, Uncertainty uncertainty) {
+      Scheme scheme, String bandId, Anchors anchors, Uncertainty uncertainty) {
+    Reserve reserve = anchors.reserve();
     int at = scheme.indexOf(bandId);
     Scheme.Band band = scheme.bands().get(at);
     Basis basis = scheme.basis();
@@ -120,12 +158,12 @@ public record Zones(
               "bpm",
               LongHand.Finish.EXACT));
     } else {
-      lines.addAll(basis.lines("Lower edge", band.low(), reserve));
+      lines.addAll(basis.lines("Lower edge", band.low(), anchors));
     }
     Optional<Scheme.Band> next = scheme.next(at);
     if (next.isPresent()) {
-      lines.addAll(basis.lines("Where the next band begins", next.get().low(), reserve));
-      int begins = basis.rateAt(next.get().low(), reserve);
+      lines.addAll(basis.lines("Where the next band begins", next.get().low(), anchors));
+      int begins = basis.rateAt(next.get().low(), anchors);
       lines.add(
           Line.of(
               scheme.id(),
@@ -135,7 +173,7 @@ public record Zones(
               "bpm",
               LongHand.Finish.EXACT));
     } else if (band.low().compareTo(band.high()) != 0) {
-      lines.addAll(basis.lines("Upper edge", band.high(), reserve));
+      lines.addAll(basis.lines("Upper edge", band.high(), anchors));
     }
     if (!band.fromRest()) {
       lines.add(basis.sigmaLine("How sure the lower edge is, ±", band.low(), uncertainty));
@@ -145,27 +183,38 @@ public record Zones(
 
   /** Works the scheme out for that span, without a cap. */
   public static Zones of(Scheme scheme, Reserve reserve, Uncertainty uncertainty) {
-    return of(scheme, reserve, uncertainty, OptionalInt.empty());
+    return of(scheme, Anchors.of(reserve), uncertainty, OptionalInt.empty());
   }
 
   /**
    * Works the scheme out for that span.
    *
    * @param cap a clinician's cap, {@link Limit#CAP} and not under the resting rate
-   * @throws InvalidValueException when the cap is out of range
+   * @throws InvalidValueException when the cap is out of range, or the scheme counts from
+   *     thresholds and there are none
    */
-  public static Zones of(Scheme scheme, Reserve reserve, Uncertainty uncertainty, OptionalInt cap) {
-    cap.ifPresent(bpm -> checkCap(bpm, reserve));
-    List<BandRates> bands = new ArrayList<>();
-    for (int i = 0; i < scheme.bands().size(); i++) {
-      bands.add(rates(scheme, scheme.bands().get(i), scheme.next(i), reserve, uncertainty, cap));
-    }
+  public static Zones of(Scheme scheme, Anchors anchors, Uncertainty uncertainty, OptionalInt cap) {
+    List<BandRates> bands = bands(scheme, anchors, uncertainty, cap);
+    Reserve reserve = anchors.reserve();
     int[] levels = Level.edges(reserve);
     List<Reading> readings =
         IntStream.rangeClosed(reserve.restingBpm(), reserve.maximumBpm())
             .mapToObj(bpm -> reading(bpm, bands, levels, reserve, cap))
             .toList();
-    return new Zones(scheme, reserve, cap, bands, readings);
+    return new Zones(scheme, anchors, cap, bands, readings);
+  }
+
+  /**
+   * The bands of a scheme for that span, in the order of the scheme; see {@link #of(Scheme,
+   * Anchors, Uncertainty, OptionalInt)}.
+   */
+  public static List<BandRates> bands(
+      Scheme scheme, Anchors anchors, Uncertainty uncertainty, OptionalInt cap) {
+    cap.ifPresent(bpm -> checkCap(bpm, anchors.reserve()));
+    int[] levels = Level.edges(anchors.reserve());
+    return IntStream.range(0, scheme.bands().size())
+        .mapToObj(i -> rates(scheme, i, anchors, levels, uncertainty, cap))
+        .toList();
   }
 
   private static void checkCap(int bpm, Reserve reserve) {
@@ -180,24 +229,29 @@ public record Zones(
 
   private static BandRates rates(
       Scheme scheme,
-      Scheme.Band band,
-      Optional<Scheme.Band> next,
-      Reserve reserve,
+      int at,
+      Anchors anchors,
+      int[] levels,
       Uncertainty uncertainty,
       OptionalInt cap) {
+    Reserve reserve = anchors.reserve();
     Basis basis = scheme.basis();
-    int high =
-        next.map(above -> basis.rateAt(above.low(), reserve) - 1)
-            .orElseGet(() -> basis.rateAt(band.high(), reserve));
+    Scheme.Band band = scheme.bands().get(at);
+    int ends =
+        scheme
+            .next(at)
+            .map(above -> basis.rateAt(above.low(), anchors) - 1)
+            .orElseGet(() -> basis.rateAt(band.high(), anchors));
     // A band that starts at rest may end below it where the school counts in percent of maximum.
     int low =
-        band.fromRest() ? Math.min(reserve.restingBpm(), high) : basis.rateAt(band.low(), reserve);
-    int middle = (low + high) / 2;
+        band.fromRest() ? Math.min(reserve.restingBpm(), ends) : basis.rateAt(band.low(), anchors);
+    int high = Math.max(low, ends);
     boolean above = cap.isPresent() && cap.getAsInt() < low;
     boolean cut = cap.isPresent() && !above && cap.getAsInt() < high;
     int allowed = cut ? cap.getAsInt() : high;
     BigDecimal lowSigma =
         band.fromRest() ? uncertainty.restingBpm() : basis.sigma(band.low(), uncertainty);
+    Level level = Level.atRate((low + high) / 2, levels);
     return new BandRates(
         band,
         low,
@@ -206,9 +260,20 @@ public record Zones(
         Rounding.tenths(basis.sigma(band.high(), uncertainty)),
         above ? OptionalInt.empty() : OptionalInt.of(allowed),
         CountCard.of(low, allowed, cut),
-        Level.atRate(middle, reserve),
-        guidelineClass(scheme, band, middle, reserve),
-        high < reserve.restingBpm());
+        level,
+        guidelineClass(scheme, band, (low + high) / 2, reserve),
+        band.rpe20().orElse(level.rpe20()),
+        place(low, ends, reserve));
+  }
+
+  private static Place place(int lowBpm, int endsBpm, Reserve reserve) {
+    if (endsBpm < lowBpm) {
+      return Place.TOO_NARROW;
+    }
+    if (endsBpm < reserve.restingBpm()) {
+      return Place.BELOW_RESTING;
+    }
+    return lowBpm > reserve.maximumBpm() ? Place.ABOVE_MAXIMUM : Place.WITHIN;
   }
 
   private static GuidelineClass guidelineClass(
@@ -217,7 +282,8 @@ public record Zones(
     return switch (scheme.basis()) {
       case RESERVE -> GuidelineClass.ofReserve(middle);
       case MAXIMUM -> GuidelineClass.ofMaximum(middle);
-      case RESTING -> GuidelineClass.ofReserve(reserve.percentOfReserve(middleBpm));
+      case RESTING, THRESHOLD, MEASURED ->
+          GuidelineClass.ofReserve(reserve.percentOfReserve(middleBpm));
     };
   }
 
@@ -227,10 +293,7 @@ public record Zones(
         bpm,
         reserve.percentOfReserve(bpm),
         reserve.percentOfMaximum(bpm),
-        bands.stream()
-            .filter(band -> band.lowBpm() <= bpm && bpm <= band.highBpm())
-            .map(band -> band.band().id())
-            .toList(),
+        bands.stream().filter(band -> band.holds(bpm)).map(band -> band.band().id()).toList(),
         cap.isPresent() && bpm > cap.getAsInt(),
         Level.atRate(bpm, levels),
         CountCard.of(bpm));

@@ -13,6 +13,8 @@ import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Person;
 import app.korvel.core.support.People;
+import app.korvel.core.support.Spans;
+import app.korvel.core.zone.Anchors;
 import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Scheme;
@@ -49,7 +51,11 @@ class LongHandTest {
 
   private static LongHand target(int rest, int max, String low, String high, OptionalInt cap) {
     return Target.longHand(
-        Reserve.of(rest, max), Basis.RESERVE, new BigDecimal(low), new BigDecimal(high), cap);
+        Anchors.of(Reserve.of(rest, max)),
+        Basis.RESERVE,
+        new BigDecimal(low),
+        new BigDecimal(high),
+        cap);
   }
 
   private static LongHand maximum(String method, int age, Mode mode) {
@@ -122,7 +128,10 @@ class LongHandTest {
     assertThat(
             written(
                 Zones.longHand(
-                    Scheme.of("voice-ladder"), "talk", Reserve.of(64, 176), Uncertainty.USUAL)))
+                    Scheme.of("voice-ladder"),
+                    "talk",
+                    Anchors.of(Reserve.of(64, 176)),
+                    Uncertainty.USUAL)))
         .containsExactly(
             "176 − 64 = 112",
             "0.4 × 112 = 44.8",
@@ -159,10 +168,11 @@ class LongHandTest {
     Random random = new Random(3);
     for (int i = 0; i < 60; i++) {
       int rest = 40 + random.nextInt(50);
-      Reserve reserve = Reserve.of(rest, rest + 45 + random.nextInt(80));
-      for (Zones.BandRates band : Zones.of(scheme, reserve, Uncertainty.USUAL).bands()) {
+      Anchors anchors = Spans.measured(Reserve.of(rest, rest + 45 + random.nextInt(80)));
+      for (Zones.BandRates band :
+          Zones.bands(scheme, anchors, Uncertainty.USUAL, OptionalInt.empty())) {
         List<BigDecimal> answers =
-            Zones.longHand(scheme, band.band().id(), reserve, Uncertainty.USUAL).lines().stream()
+            Zones.longHand(scheme, band.band().id(), anchors, Uncertainty.USUAL).lines().stream()
                 .map(LongHand.Line::answer)
                 .toList();
         assertThat(answers)
@@ -240,7 +250,10 @@ class LongHandTest {
     assertThatThrownBy(
             () ->
                 Zones.longHand(
-                    Scheme.of("max-fifths"), "talk", Reserve.of(64, 176), Uncertainty.USUAL))
+                    Scheme.of("max-fifths"),
+                    "talk",
+                    Anchors.of(Reserve.of(64, 176)),
+                    Uncertainty.USUAL))
         .isInstanceOf(InvalidValueException.class)
         .hasMessageContaining("band");
   }

@@ -3,6 +3,7 @@ package app.korvel.core.zone;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.korvel.core.measure.LongHand;
+import app.korvel.core.support.Spans;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.OptionalInt;
@@ -26,7 +27,8 @@ class EverySpanTest {
     Random random = new Random(41);
     for (int i = 0; i < 120; i++) {
       Reserve reserve = anySpan(random);
-      Zones zones = Zones.of(scheme, reserve, Uncertainty.USUAL);
+      Zones zones =
+          Zones.of(scheme, Spans.measured(reserve), Uncertainty.USUAL, OptionalInt.empty());
       for (Zones.BandRates band : zones.bands()) {
         assertThat(band.lowBpm()).isLessThanOrEqualTo(band.highBpm());
         assertThat(band.belowResting()).isEqualTo(band.highBpm() < reserve.restingBpm());
@@ -49,7 +51,8 @@ class EverySpanTest {
     for (int i = 0; i < 80; i++) {
       Reserve reserve = anySpan(random);
       int cap = Math.max(40, reserve.restingBpm() + random.nextInt(reserve.bpm()));
-      Zones zones = Zones.of(scheme, reserve, Uncertainty.USUAL, OptionalInt.of(cap));
+      Zones zones =
+          Zones.of(scheme, Spans.measured(reserve), Uncertainty.USUAL, OptionalInt.of(cap));
       for (Zones.BandRates band : zones.bands()) {
         assertThat(band.allowedHighBpm().isEmpty()).isEqualTo(band.lowBpm() > cap);
         band.allowedHighBpm().ifPresent(high -> assertThat(high).isLessThanOrEqualTo(cap));
@@ -84,7 +87,8 @@ class EverySpanTest {
         continue;
       }
       Target target = result.target().get();
-      List<LongHand.Line> lines = Target.longHand(reserve, basis, low, high, cap).lines();
+      List<LongHand.Line> lines =
+          Target.longHand(Anchors.of(reserve), basis, low, high, cap).lines();
       assertThat(lines)
           .extracting(LongHand.Line::answer)
           .usingElementComparator(BigDecimal::compareTo)
@@ -97,7 +101,7 @@ class EverySpanTest {
   private static Target.UnderCap underCap(
       Reserve reserve, Basis basis, BigDecimal low, BigDecimal high, OptionalInt cap) {
     try {
-      return Target.of(reserve, basis, low, high, cap);
+      return Target.of(Anchors.of(reserve), basis, low, high, cap);
     } catch (app.korvel.core.measure.InvalidValueException noPulse) {
       return null;
     }

@@ -6,13 +6,17 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.core.pulse.CountWindow;
+import app.korvel.core.support.Spans;
 import app.korvel.core.zone.CountCard.Beats;
+import app.korvel.core.zone.Level.RpeSpan;
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.FieldSource;
 
 class ZonesTest {
@@ -45,7 +49,7 @@ class ZonesTest {
   @ParameterizedTest
   @CsvSource({"70,132", "85,160"})
   void percentOfMaximum(BigDecimal percent, int bpm) {
-    assertThat(Basis.MAXIMUM.rateAt(percent, Reserve.of(52, 188))).isEqualTo(bpm);
+    assertThat(Basis.MAXIMUM.rateAt(percent, Anchors.of(Reserve.of(52, 188)))).isEqualTo(bpm);
   }
 
   @Test
@@ -84,7 +88,12 @@ class ZonesTest {
         if (maximum < 80) {
           continue;
         }
-        Zones zones = Zones.of(scheme, Reserve.of(resting, maximum), Uncertainty.USUAL);
+        Zones zones =
+            Zones.of(
+                scheme,
+                Spans.measured(Reserve.of(resting, maximum)),
+                Uncertainty.USUAL,
+                OptionalInt.empty());
         if (scheme.kind() == Scheme.Kind.LADDER) {
           for (int i = 1; i < zones.bands().size(); i++) {
             assertThat(zones.bands().get(i).lowBpm())
@@ -111,6 +120,98 @@ class ZonesTest {
     assertThat(spans(zones("guideline-classes-max", WORKED)))
         .element(0)
         .isEqualTo("Very light 64–99");
+  }
+
+  @Test
+  void stepsTiedToEffortCarryTheirOwn() {
+    Zones tied = zones("max-effort", WORKED);
+    assertThat(spans(tied))
+        .containsExactly(
+            "Barely work 88–105",
+            "Light work 106–122",
+            "Solid work 123–140",
+            "Hard work 141–166",
+            "Everything 167–176");
+    Zones.BandRates solid = tied.bands().get(2);
+    assertThat(solid.rpe20()).isEqualTo(new RpeSpan(13, 15));
+    assertThat(solid.rpe10(RpeFamily.RATIO)).isEqualTo(new RpeSpan(3, 6));
+    assertThat(solid.rpe10(RpeFamily.LINEAR)).isEqualTo(new RpeSpan(5, 7));
+    Zones.BandRates talk = zones("voice-ladder", WORKED).bands().get(1);
+    assertThat(talk.rpe20()).isEqualTo(new RpeSpan(12, 13));
+    assertThat(talk.rpe10(RpeFamily.LINEAR)).isEqualTo(new RpeSpan(5, 6));
+  }
+
+  @Test
+  void measuredThresholdsCutTheSpanInThree() {
+    Anchors anchors = Anchors.of(WORKED, Optional.of(ThresholdRates.of(118, 149)));
+    Zones three =
+        Zones.of(Scheme.of("threshold-three"), anchors, Uncertainty.USUAL, OptionalInt.empty());
+    assertThat(spans(three))
+        .containsExactly("Easy to talk 64–117", "Talk in pieces 118–148", "No talk left 149–176");
+    assertThat(three.bands())
+        .extracting(Zones.BandRates::guidelineClass)
+        .containsExactly(GuidelineClass.LIGHT, GuidelineClass.VIGOROUS, GuidelineClass.VIGOROUS);
+    assertThat(three.bands().get(1).lowSigmaBpm()).isEqualByComparingTo("3");
+    assertThat(Basis.THRESHOLD.rateAt(BigDecimal.valueOf(90), anchors)).isEqualTo(134);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"64,149", "118,177", "149,118", "118,118", "10,149", "118,300"})
+  void thresholdsLieInOrderWithinTheSpan(int lower, int upper) {
+    assertThatThrownBy(() -> Anchors.of(WORKED, Optional.of(ThresholdRates.of(lower, upper))))
+        .isInstanceOf(InvalidValueException.class)
+        .hasMessageContaining("ThresholdBpm");
+  }
+
+  @ParameterizedTest
+  @EnumSource(
+      value = Basis.class,
+      names = {"THRESHOLD", "MEASURED"})
+  void withoutThresholdsWhatCountsFromThemIsRefused(Basis basis) {
+    assertThatThrownBy(
+            () ->
+                Target.of(
+                    Anchors.of(WORKED), basis, BigDecimal.ONE, BigDecimal.ONE, OptionalInt.empty()))
+        .isInstanceOfSatisfying(
+            InvalidValueException.class,
+            refused ->
+                assertThat(refused.faults())
+                    .extracting(InvalidValueException.Fault::field)
+                    .containsExactly("lowerThresholdBpm", "upperThresholdBpm"));
+  }
+
+  @Test
+  void aTargetOfMeasuredRatesIsWholeAndNoRateGoesPastAPulse() {
+    Anchors anchors = Anchors.of(WORKED, Optional.of(ThresholdRates.of(118, 149)));
+    assertThat(
+            Target.of(
+                    anchors,
+                    Basis.MEASURED,
+                    BigDecimal.ONE,
+                    BigDecimal.valueOf(2),
+                    OptionalInt.empty())
+                .target())
+        .hasValueSatisfying(
+            target ->
+                assertThat(List.of(target.lowBpm(), target.highBpm())).containsExactly(118, 149));
+    assertThatThrownBy(
+            () ->
+                Target.of(
+                    anchors,
+                    Basis.MEASURED,
+                    BigDecimal.ONE,
+                    new BigDecimal("1.5"),
+                    OptionalInt.empty()))
+        .hasMessageContaining("high: 1.5 lies between");
+    assertThatThrownBy(
+            () ->
+                Target.of(
+                    anchors,
+                    Basis.RESTING,
+                    BigDecimal.ONE,
+                    BigDecimal.valueOf(177),
+                    OptionalInt.empty()))
+        .isInstanceOf(InvalidValueException.class);
   }
 
   @Test
@@ -176,7 +277,8 @@ class ZonesTest {
   @Test
   void aCapCutsBandsAndMarksWhatLiesAboveIt() {
     Zones zones =
-        Zones.of(Scheme.of("voice-ladder"), WORKED, Uncertainty.USUAL, OptionalInt.of(142));
+        Zones.of(
+            Scheme.of("voice-ladder"), Anchors.of(WORKED), Uncertainty.USUAL, OptionalInt.of(142));
     assertThat(zones.bands())
         .extracting(Zones.BandRates::allowedHighBpm)
         .containsExactly(
@@ -191,12 +293,17 @@ class ZonesTest {
     assertThat(zones.readings().get(143 - 64).overCap()).isTrue();
     assertThatThrownBy(
             () ->
-                Zones.of(Scheme.of("voice-ladder"), WORKED, Uncertainty.USUAL, OptionalInt.of(63)))
+                Zones.of(
+                    Scheme.of("voice-ladder"),
+                    Anchors.of(WORKED),
+                    Uncertainty.USUAL,
+                    OptionalInt.of(63)))
         .hasMessageContaining("capBpm");
   }
 
   private static Target.UnderCap target(String low, String high, OptionalInt cap) {
-    return Target.of(WORKED, Basis.RESERVE, new BigDecimal(low), new BigDecimal(high), cap);
+    return Target.of(
+        Anchors.of(WORKED), Basis.RESERVE, new BigDecimal(low), new BigDecimal(high), cap);
   }
 
   @Test

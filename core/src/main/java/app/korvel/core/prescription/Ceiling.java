@@ -1,0 +1,30 @@
+package app.korvel.core.prescription;
+
+import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.Threshold;
+import app.korvel.core.screening.Permission;
+import app.korvel.core.screening.Person;
+
+/**
+ * How hard someone may be asked to work at most.
+ *
+ * @param percent of reserve
+ * @param because why, as a clause
+ */
+public record Ceiling(int percent, String because) {
+  private static final int HEART_HIGHEST_PERCENT = Threshold.HEART_HIGHEST_GOAL.whole();
+
+  /** The lowest of those that hold. */
+  public static Ceiling of(Person person, Permission permission) {
+    if (!permission.vigorous()) {
+      return new Ceiling(
+          Permission.CEILING_PERCENT,
+          "vigorous work is not allowed for this client. " + permission.notVigorousBecause());
+    }
+    if (person.health().heartDisease()) {
+      return new Ceiling(
+          HEART_HIGHEST_PERCENT, "with a heart condition work stays lower, cleared or not");
+    }
+    return new Ceiling(Limit.INTENSITY.highest(), "higher is for testing only");
+  }
+}
