@@ -16,7 +16,9 @@ import app.korvel.store.MeasuredMaximumRepository;
 import app.korvel.store.PracticeRepository;
 import app.korvel.store.PrescriptionRepository;
 import app.korvel.store.ReadingRepository;
+import app.korvel.store.SchemeRepository;
 import app.korvel.store.StudioRepository;
+import app.korvel.store.ThresholdRepository;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -119,6 +121,16 @@ class Wiring {
   @Bean
   EffortRepository effortRepository(Database database) {
     return new EffortRepository(database);
+  }
+
+  @Bean
+  SchemeRepository schemeRepository(Database database) {
+    return new SchemeRepository(database);
+  }
+
+  @Bean
+  ThresholdRepository thresholdRepository(Database database) {
+    return new ThresholdRepository(database);
   }
 
   @Bean

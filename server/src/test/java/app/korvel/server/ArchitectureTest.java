@@ -8,7 +8,7 @@ import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 
-/** Dependencies point one way: server to store and sensor, both to core. */
+/** Dependencies point one way: server to store, exchange and sensor, all of them to core. */
 @AnalyzeClasses(packages = "app.korvel", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
 
@@ -16,7 +16,11 @@ class ArchitectureTest {
   static final ArchRule NOTHING_POINTS_BACK =
       noClasses()
           .that()
-          .resideInAnyPackage("app.korvel.core..", "app.korvel.store..", "app.korvel.sensor..")
+          .resideInAnyPackage(
+              "app.korvel.core..",
+              "app.korvel.store..",
+              "app.korvel.exchange..",
+              "app.korvel.sensor..")
           .should()
           .dependOnClassesThat()
           .resideInAPackage("app.korvel.server..");
@@ -28,7 +32,7 @@ class ArchitectureTest {
           .resideInAPackage("app.korvel.core..")
           .should()
           .dependOnClassesThat()
-          .resideInAnyPackage("app.korvel.store..", "app.korvel.sensor..");
+          .resideInAnyPackage("app.korvel.store..", "app.korvel.exchange..", "app.korvel.sensor..");
 
   @ArchTest
   static final ArchRule SQL_STAYS_IN_THE_STORE =

@@ -157,7 +157,10 @@ class CalculatorTest {
       Answer answer =
           server.post(
               "/api/calculator/zones",
-              "{\"restingBpm\":64,\"maximumBpm\":176,\"scheme\":" + scheme.get("id") + "}");
+              "{\"restingBpm\":64,\"maximumBpm\":176,\"lowerThresholdBpm\":118,"
+                  + "\"upperThresholdBpm\":149,\"scheme\":"
+                  + scheme.get("id")
+                  + "}");
       assertThat(answer.status()).isEqualTo(200);
       assertThat(answer.json().get("bands").size()).isEqualTo(scheme.get("bands").size());
     }

@@ -8,7 +8,6 @@ import java.sql.SQLException;
 import java.text.Normalizer;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -106,17 +105,12 @@ public final class ClientRepository {
             return Optional.empty();
           }
           if (found.get().version() != version) {
-            throw new StaleVersionException(found.get());
+            throw new StaleVersionException(found.get().version(), found.get());
           }
           Map<String, Object> row = new LinkedHashMap<>(changed);
           row.put("version", version + 1);
           row.put("updated_at", now.toString());
-          List<Object> values = new ArrayList<>(row.values());
-          values.add(id.toString());
-          Database.change(
-              connection,
-              "update client set " + String.join(" = ?, ", row.keySet()) + " = ? where id = ?",
-              values.toArray());
+          Database.update(connection, "client", id.toString(), row);
           return get(connection, id);
         });
   }

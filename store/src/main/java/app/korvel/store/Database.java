@@ -148,6 +148,17 @@ public final class Database implements AutoCloseable {
         row.values().toArray());
   }
 
+  /** Changes columns of the row of that id. */
+  static int update(Connection connection, String table, String id, Map<String, Object> row)
+      throws SQLException {
+    List<Object> values = new ArrayList<>(row.values());
+    values.add(id);
+    return change(
+        connection,
+        "update " + table + " set " + String.join(" = ?, ", row.keySet()) + " = ? where id = ?",
+        values.toArray());
+  }
+
   /** A whole number that may be missing. */
   static Optional<Integer> wholeNumber(ResultSet row, String column) throws SQLException {
     int value = row.getInt(column);

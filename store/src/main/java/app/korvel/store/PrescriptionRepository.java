@@ -2,6 +2,7 @@ package app.korvel.store;
 
 import app.korvel.core.prescription.Prescription;
 import app.korvel.core.prescription.Prescription.RateBasis;
+import app.korvel.core.zone.RpeFamily;
 import app.korvel.core.zone.Target;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -23,7 +24,7 @@ public final class PrescriptionRepository {
 
   /** The frozen form: {@code v} changes when its shape does, so that old ones stay readable. */
   private record Document(int v, Prescription prescription) {
-    private static final int CURRENT = 2;
+    private static final int CURRENT = 3;
   }
 
   private static final List<String> ADDED_LISTS = List.of("leaveOut", "carry", "stopAlso");
@@ -116,13 +117,19 @@ public final class PrescriptionRepository {
         document.prescription());
   }
 
-  /** Reads a frozen form of any version: version 1 had no cap and nothing to leave out or carry. */
+  /**
+   * Reads a frozen form of any version: version 1 had no cap and nothing to leave out or carry, and
+   * up to version 2 the 0–10 scale was always the ratio one.
+   */
   private static Document document(String json) {
     ObjectNode tree = (ObjectNode) JSON.readTree(json);
     if (tree.get("v").asInt() == 1) {
       ObjectNode prescription = (ObjectNode) tree.get("prescription");
       prescription.put("supervised", false);
       ADDED_LISTS.forEach(prescription::putArray);
+    }
+    if (tree.get("v").asInt() <= 2) {
+      ((ObjectNode) tree.get("prescription")).put("rpeFamily", RpeFamily.RATIO.name());
     }
     return JSON.treeToValue(tree, Document.class);
   }

@@ -1,5 +1,9 @@
 package app.korvel.store;
 
+import app.korvel.core.prescription.Prescription.Ways;
+import app.korvel.core.zone.RpeFamily;
+import java.sql.Connection;
+import java.sql.SQLException;
 import java.time.Instant;
 import java.time.ZoneId;
 
@@ -24,6 +28,54 @@ public final class StudioRepository {
                 name,
                 timeZone.getId(),
                 now.toString()));
+  }
+
+  /**
+   * What the studio has chosen for everyone.
+   *
+   * @param version goes up with every change
+   * @param ways its scheme and its 0–10 scale of effort
+   */
+  public record Settings(int version, Ways ways) {}
+
+  /** What the studio has chosen. */
+  public Settings settings() {
+    return database.read(StudioRepository::settings);
+  }
+
+  /**
+   * Changes what the studio has chosen.
+   *
+   * @param version the version that was read
+   * @throws StaleVersionException when it has been changed since
+   */
+  public Settings change(int version, Ways ways) {
+    return database.write(
+        connection -> {
+          Settings now = settings(connection);
+          if (now.version() != version) {
+            throw new StaleVersionException(now.version(), now);
+          }
+          Database.change(
+              connection,
+              "update studio set version = ?, scheme = ?, rpe_family = ?",
+              version + 1,
+              ways.scheme(),
+              ways.family());
+          return new Settings(version + 1, ways);
+        });
+  }
+
+  private static Settings settings(Connection connection) throws SQLException {
+    return Database.first(
+            connection,
+            row ->
+                new Settings(
+                    row.getInt("version"),
+                    new Ways(
+                        RpeFamily.valueOf(row.getString("rpe_family")), row.getString("scheme"))),
+            "select version, scheme, rpe_family from studio")
+        .orElseThrow();
   }
 
   /** The time zone in which the studio's days are counted. */

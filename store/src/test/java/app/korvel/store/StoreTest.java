@@ -103,7 +103,8 @@ class StoreTest {
     assertThat(changed.version()).isEqualTo(2);
     assertThatThrownBy(() -> clients.change(client.id(), 1, details("Other"), NOW))
         .isInstanceOfSatisfying(
-            StaleVersionException.class, stale -> assertThat(stale.current()).isEqualTo(changed));
+            StaleVersionException.class,
+            stale -> assertThat(stale.current(Client.class)).isEqualTo(changed));
     assertThat(clients.get(client.id())).contains(changed);
     assertThat(clients.change(new UUID(0, 1), 1, details("Other"), NOW)).isEmpty();
   }

@@ -785,6 +785,27 @@ public enum FindingKind {
       "Made with %3$s at rest and a maximum of %4$s; now %5$s and %6$s. Nothing moves until a new"
           + " version is saved.",
       Source.KORVEL),
+  THRESHOLDS_MISSING(
+      INFO,
+      "No thresholds are on record in this mode.",
+      "Bands that count from thresholds need two measured rates: the last one of comfortable talk,"
+          + " and the first one without talk.",
+      Source.TALK),
+  THRESHOLDS_STALE(
+      CAUTION,
+      "Medicine that touches the heart rate changed since the thresholds were measured.",
+      "Measure them again before bands count from them.",
+      Source.PRACTICE),
+  THRESHOLDS_OUTSIDE(
+      CAUTION,
+      "The thresholds, %s and %s, do not lie within the span any more.",
+      "The span is %3$s to %4$s by now: one of the two was measured wrong, or has changed.",
+      Source.KORVEL),
+  SCHEME_IN_USE(
+      BLOCK,
+      "This scheme is in use: %s.",
+      "Choose another there first; then it can be put away.",
+      Source.KORVEL),
   SOFT_TARGET(
       INFO,
       "The edges are sure to about ± %s bpm.",

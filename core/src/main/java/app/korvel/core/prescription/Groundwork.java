@@ -122,6 +122,11 @@ public record Groundwork(
         Rounding.tenths(resting.orElseThrow().standardErrorBpm()));
   }
 
+  /** A clinician's cap, as a rate. */
+  public OptionalInt capBpm() {
+    return screening.cap().map(cap -> OptionalInt.of(cap.bpm())).orElse(OptionalInt.empty());
+  }
+
   /** Whether medicine changed and the resting pulse has not been counted since. */
   public boolean stale() {
     return resting.map(WorkingResting::stale).orElse(false);

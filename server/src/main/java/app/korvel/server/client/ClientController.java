@@ -155,7 +155,7 @@ class ClientController {
         ProblemType.STALE.problem(
             HttpStatus.CONFLICT,
             stale.getMessage() + " Look at what changed, then save yours over it or keep theirs.");
-    problem.setProperty("current", ClientView.of(stale.current(), clock.today()));
+    problem.setProperty("current", ClientView.of(stale.current(Client.class), clock.today()));
     return Problems.answer(problem);
   }
 

@@ -27,8 +27,8 @@ import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.RpeFamily;
 import app.korvel.core.zone.Scheme;
-import app.korvel.core.zone.Schemes;
 import app.korvel.server.web.Words;
+import app.korvel.server.zone.SchemeShelf;
 import app.korvel.server.zone.ZoneViews;
 import java.math.BigDecimal;
 import java.util.Arrays;
@@ -39,13 +39,18 @@ import org.springframework.web.bind.annotation.RestController;
 /** Everything that is computed and judged, with its source: read straight off the core's tables. */
 @RestController
 class MethodsController {
+  private final SchemeShelf shelf;
+
+  MethodsController(SchemeShelf shelf) {
+    this.shelf = shelf;
+  }
 
   @GetMapping("/api/methods")
   MethodsView methods() {
     return new MethodsView(
         Equations.ALL.stream().map(EquationRow::of).toList(),
         Arrays.stream(Formula.values()).map(FormulaRow::of).toList(),
-        Schemes.ALL.stream().map(SchemeRow::of).toList(),
+        shelf.all().stream().map(SchemeRow::of).toList(),
         Arrays.stream(Level.values()).map(ScaleRow::of).toList(),
         Arrays.stream(CountWindow.values()).map(WindowRow::of).toList(),
         Arrays.stream(Activity.values()).map(ActivityRow::of).toList(),

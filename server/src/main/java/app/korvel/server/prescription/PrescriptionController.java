@@ -23,6 +23,7 @@ import app.korvel.server.prescription.PrescriptionViews.StartView;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.FindingView;
 import app.korvel.server.web.NotFoundException;
+import app.korvel.server.zone.SchemeShelf;
 import app.korvel.store.Ids;
 import app.korvel.store.PrescriptionRepository;
 import app.korvel.store.SavedPrescription;
@@ -46,13 +47,19 @@ import org.springframework.web.bind.annotation.RestController;
 class PrescriptionController {
   private final PrescriptionRepository prescriptions;
   private final ClientRecords records;
+  private final SchemeShelf shelf;
   private final StudioClock clock;
   private final Ids ids;
 
   PrescriptionController(
-      PrescriptionRepository prescriptions, ClientRecords records, StudioClock clock, Ids ids) {
+      PrescriptionRepository prescriptions,
+      ClientRecords records,
+      SchemeShelf shelf,
+      StudioClock clock,
+      Ids ids) {
     this.prescriptions = prescriptions;
     this.records = records;
+    this.shelf = shelf;
     this.clock = clock;
     this.ids = ids;
   }
@@ -131,6 +138,6 @@ class PrescriptionController {
 
   private Prescription workOut(Client client, PartsRequest request) {
     Parts parts = request.parts();
-    return Prescription.of(records.groundwork(client, parts.mode()), parts);
+    return Prescription.of(records.groundwork(client, parts.mode()), parts, shelf.ways(client));
   }
 }

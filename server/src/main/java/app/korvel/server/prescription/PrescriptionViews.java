@@ -18,6 +18,7 @@ import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Steering;
 import app.korvel.core.zone.GuidelineClass;
+import app.korvel.core.zone.RpeFamily;
 import app.korvel.core.zone.Target;
 import app.korvel.server.client.ChangeViews.ChangeView;
 import app.korvel.server.client.ClientViews.CapView;
@@ -209,6 +210,7 @@ final class PrescriptionViews {
       List<FeelView> feel,
       List<Integer> rpe20,
       List<Integer> rpe10,
+      RpeFamily rpeFamily,
       MarginView warmUp,
       MarginView coolDown,
       int sessionMinutes,
@@ -232,6 +234,7 @@ final class PrescriptionViews {
           made.feel().stream().map(FeelView::of).toList(),
           ZoneViews.span(made.rpe20()),
           ZoneViews.span(made.rpe10()),
+          made.rpeFamily(),
           MarginView.of(made.warmUp()),
           MarginView.of(made.coolDown()),
           made.warmUp().minutes() + made.parts().minutes() + made.coolDown().minutes(),

@@ -1,6 +1,7 @@
 package app.korvel.server.studio;
 
 import app.korvel.core.screening.StopSigns;
+import app.korvel.core.zone.RpeFamily;
 import app.korvel.server.DataFolder;
 import java.time.LocalDate;
 import java.util.List;
@@ -11,10 +12,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class StudioController {
   private final StudioClock clock;
+  private final StudioSettings settings;
   private final DataFolder folder;
 
-  StudioController(StudioClock clock, DataFolder folder) {
+  StudioController(StudioClock clock, StudioSettings settings, DataFolder folder) {
     this.clock = clock;
+    this.settings = settings;
     this.folder = folder;
   }
 
@@ -24,6 +27,9 @@ class StudioController {
         clock.today(),
         clock.zone().getId(),
         folder.demo(),
+        settings.now().version(),
+        settings.ways().scheme(),
+        settings.ways().family(),
         StopSigns.SIGNS,
         StopSigns.ACTION,
         StopSigns.NOTICE);
@@ -33,6 +39,9 @@ class StudioController {
       LocalDate today,
       String timeZone,
       boolean demo,
+      int version,
+      String scheme,
+      RpeFamily rpeFamily,
       List<String> stopSigns,
       String stopAction,
       String notice) {}

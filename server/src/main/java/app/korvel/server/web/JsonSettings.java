@@ -1,18 +1,24 @@
 package app.korvel.server.web;
 
+import java.math.BigDecimal;
 import java.time.DayOfWeek;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import tools.jackson.core.JsonParser;
 import tools.jackson.core.StreamReadFeature;
+import tools.jackson.databind.DeserializationContext;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.MapperFeature;
 import tools.jackson.databind.cfg.CoercionAction;
 import tools.jackson.databind.cfg.CoercionInputShape;
 import tools.jackson.databind.cfg.EnumFeature;
 import tools.jackson.databind.cfg.MapperConfig;
+import tools.jackson.databind.deser.std.StdScalarDeserializer;
+import tools.jackson.databind.exc.MismatchedInputException;
 import tools.jackson.databind.introspect.AnnotatedClass;
 import tools.jackson.databind.introspect.JacksonAnnotationIntrospector;
+import tools.jackson.databind.module.SimpleModule;
 import tools.jackson.databind.type.LogicalType;
 
 /** JSON is strict: nothing is coerced, unknown fields and words are refused. */
@@ -37,11 +43,36 @@ class JsonSettings {
     }
   }
 
+  /**
+   * A number of so many places is none that anything here takes; written out, or added to another,
+   * {@code 1e999999999} would be a thousand million digits.
+   */
+  private static final class ShortDecimals extends StdScalarDeserializer<BigDecimal> {
+    private static final int PLACES = 20;
+
+    ShortDecimals() {
+      super(BigDecimal.class);
+    }
+
+    @Override
+    public BigDecimal deserialize(JsonParser parser, DeserializationContext context) {
+      if (!parser.currentToken().isNumeric()) {
+        return (BigDecimal) context.handleUnexpectedToken(BigDecimal.class, parser);
+      }
+      BigDecimal number = parser.getDecimalValue();
+      if (number.scale() > PLACES || number.precision() - (long) number.scale() > PLACES) {
+        throw MismatchedInputException.from(parser, BigDecimal.class, "too many places");
+      }
+      return number;
+    }
+  }
+
   @Bean
   JsonMapperBuilderCustomizer strictJson() {
     return builder -> {
       builder
           .annotationIntrospector(new KebabEnums())
+          .addModule(new SimpleModule().addDeserializer(BigDecimal.class, new ShortDecimals()))
           .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
           .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
           .enable(EnumFeature.FAIL_ON_NUMBERS_FOR_ENUMS)

@@ -28,6 +28,8 @@ class WebSettings implements WebMvcConfigurer {
     "/desk",
     "/desk/**",
     "/practice",
+    "/studio",
+    "/studio/**",
     "/methods"
   };
 

@@ -12,6 +12,7 @@ import app.korvel.core.screening.Cap;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Permission;
 import app.korvel.core.screening.StopSigns;
+import app.korvel.core.zone.Anchors;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Scheme;
 import app.korvel.core.zone.Target;
@@ -26,7 +27,6 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -38,12 +38,20 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class DeviceSheetController {
   private final ClientRecords records;
+  private final ClientAnchors anchors;
+  private final SchemeShelf shelf;
   private final PrescriptionRepository prescriptions;
   private final StudioClock clock;
 
   DeviceSheetController(
-      ClientRecords records, PrescriptionRepository prescriptions, StudioClock clock) {
+      ClientRecords records,
+      ClientAnchors anchors,
+      SchemeShelf shelf,
+      PrescriptionRepository prescriptions,
+      StudioClock clock) {
     this.records = records;
+    this.anchors = anchors;
+    this.shelf = shelf;
     this.prescriptions = prescriptions;
     this.clock = clock;
   }
@@ -81,22 +89,17 @@ class DeviceSheetController {
   @GetMapping("/api/clients/{id}/device-sheet")
   DeviceSheet sheet(
       @PathVariable UUID id,
-      @RequestParam(defaultValue = Scheme.DEFAULT_ID) String scheme,
+      @RequestParam(required = false) @Nullable String scheme,
       @RequestParam(defaultValue = "run") Mode mode) {
-    Scheme chosen = Scheme.of(scheme);
     Client client = records.client(id);
+    Scheme chosen = shelf.of(client, scheme);
     Groundwork ground = records.groundwork(client, mode);
     if (!ground.screening().stops().isEmpty()) {
       throw RefusedException.because(ground.screening().stops());
     }
     Reserve reserve = ground.reserveOrRefuse();
-    OptionalInt cap =
-        ground
-            .screening()
-            .cap()
-            .map(each -> OptionalInt.of(each.bpm()))
-            .orElse(OptionalInt.empty());
-    Zones zones = Zones.of(chosen, reserve, ground.uncertainty(), cap);
+    Anchors from = anchors.of(client, ground, chosen);
+    Zones zones = Zones.of(chosen, from, ground.uncertainty(), ground.capBpm());
     int ceiling =
         ground.permission().vigorous()
             ? reserve.maximumBpm()
@@ -119,7 +122,7 @@ class DeviceSheetController {
         MaximumInUse.of(ground.maximum().orElseThrow()),
         ground.screening().cap().map(Cap::bpm).orElse(null),
         zones.bands().stream()
-            .filter(band -> !band.belowResting())
+            .filter(band -> band.place() == Zones.Place.WITHIN)
             .map(band -> device(band, ceiling))
             .toList(),
         alarm(client, ground, mode).orElse(null),

@@ -1,8 +1,10 @@
 package app.korvel.server.zone;
 
+import app.korvel.core.zone.RpeFamily;
 import app.korvel.core.zone.Scheme;
 import app.korvel.core.zone.Uncertainty;
 import app.korvel.core.zone.Zones;
+import app.korvel.server.studio.StudioSettings;
 import app.korvel.server.web.WrittenJson;
 import app.korvel.server.zone.ZoneController.ZonesRequest;
 import app.korvel.server.zone.ZoneViews.ZonesView;
@@ -21,37 +23,52 @@ class ZoneAnswers {
   /** About 20 kB each. */
   private static final int KEPT = 256;
 
+  /**
+   * What decides an answer.
+   *
+   * @param scheme one of the studio's own may be changed: its bands are part of the question
+   * @param family the studio's where the request names none
+   */
+  private record Question(ZonesRequest request, Scheme scheme, RpeFamily family) {}
+
   private final JsonMapper json;
-  private final Map<ZonesRequest, WrittenJson> latest =
+  private final SchemeShelf shelf;
+  private final StudioSettings settings;
+  private final Map<Question, WrittenJson> latest =
       Collections.synchronizedMap(
           new LinkedHashMap<>(KEPT * 2, 0.75f, true) {
             private static final long serialVersionUID = 1L;
 
             @Override
-            protected boolean removeEldestEntry(Map.Entry<ZonesRequest, WrittenJson> eldest) {
+            protected boolean removeEldestEntry(Map.Entry<Question, WrittenJson> eldest) {
               return size() > KEPT;
             }
           });
 
-  ZoneAnswers(JsonMapper json) {
+  ZoneAnswers(JsonMapper json, SchemeShelf shelf, StudioSettings settings) {
     this.json = json;
+    this.shelf = shelf;
+    this.settings = settings;
   }
 
   /** A {@link ZonesView}, written. */
   WrittenJson of(ZonesRequest request) {
-    WrittenJson known = latest.get(request);
+    Question question =
+        new Question(request, shelf.of(request.scheme()), request.family(settings.ways().family()));
+    WrittenJson known = latest.get(question);
     if (known == null) {
-      known = new WrittenJson(json.writeValueAsBytes(workOut(request)));
-      latest.put(request, known);
+      known = new WrittenJson(json.writeValueAsBytes(workOut(question)));
+      latest.put(question, known);
     }
     return known;
   }
 
-  private static ZonesView workOut(ZonesRequest request) {
+  private static ZonesView workOut(Question question) {
+    ZonesRequest request = question.request;
     Uncertainty uncertainty = request.uncertainty();
     return ZonesView.of(
-        Zones.of(Scheme.of(request.scheme()), request.reserve(), uncertainty, request.cap()),
+        Zones.of(question.scheme, request.anchors(), uncertainty, request.cap()),
         uncertainty,
-        request.family());
+        question.family);
   }
 }

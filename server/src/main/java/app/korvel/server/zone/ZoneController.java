@@ -2,27 +2,34 @@ package app.korvel.server.zone;
 
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Permission;
+import app.korvel.core.zone.Anchors;
 import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.CountCard;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.RpeFamily;
 import app.korvel.core.zone.Scheme;
 import app.korvel.core.zone.Target;
+import app.korvel.core.zone.ThresholdRates;
 import app.korvel.core.zone.Uncertainty;
 import app.korvel.core.zone.Zones;
 import app.korvel.server.client.ClientRecords;
 import app.korvel.server.measure.WorkingViews.WorkingView;
+import app.korvel.server.studio.StudioSettings;
 import app.korvel.server.web.FindingView;
 import app.korvel.server.web.Within;
 import app.korvel.server.web.WrittenJson;
+import app.korvel.server.zone.ZoneViews.PrescribableView;
 import app.korvel.server.zone.ZoneViews.ZonesView;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.stream.IntStream;
@@ -38,10 +45,21 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class ZoneController {
   private final ClientRecords records;
+  private final ClientAnchors anchors;
+  private final SchemeShelf shelf;
+  private final StudioSettings settings;
   private final ZoneAnswers answers;
 
-  ZoneController(ClientRecords records, ZoneAnswers answers) {
+  ZoneController(
+      ClientRecords records,
+      ClientAnchors anchors,
+      SchemeShelf shelf,
+      StudioSettings settings,
+      ZoneAnswers answers) {
     this.records = records;
+    this.anchors = anchors;
+    this.shelf = shelf;
+    this.settings = settings;
     this.answers = answers;
   }
 
@@ -55,9 +73,9 @@ class ZoneController {
   WorkingView zones(@RequestBody ZonesWorkingRequest request) {
     return WorkingView.of(
         Zones.longHand(
-            Scheme.of(request.of.scheme),
+            shelf.of(request.of.scheme),
             request.band,
-            request.of.reserve(),
+            request.of.anchors(),
             request.of.uncertainty()),
         request.figures);
   }
@@ -66,7 +84,7 @@ class ZoneController {
   WorkingView target(@RequestBody TargetWorkingRequest request) {
     TargetRequest of = request.of;
     return WorkingView.of(
-        Target.longHand(of.reserve(), of.basis, of.low, of.high, optional(of.capBpm)),
+        Target.longHand(of.anchors(), of.basis, of.low, of.high, optional(of.capBpm)),
         request.figures);
   }
 
@@ -95,7 +113,7 @@ class ZoneController {
   TargetAnswer target(@RequestBody TargetRequest request) {
     Target.UnderCap result =
         Target.of(
-            request.reserve(), request.basis, request.low, request.high, optional(request.capBpm));
+            request.anchors(), request.basis, request.low, request.high, optional(request.capBpm));
     Target target = result.target().orElseThrow(() -> RefusedException.because(result.findings()));
     return new TargetAnswer(
         target.lowBpm(),
@@ -105,39 +123,62 @@ class ZoneController {
         FindingView.of(result.findings()));
   }
 
+  /** In the scheme asked for; else in the one chosen for the client, else in the studio's. */
   @GetMapping("/api/clients/{id}/bands")
   ClientBands bands(
       @PathVariable UUID id,
-      @RequestParam(defaultValue = Scheme.DEFAULT_ID) String scheme,
+      @RequestParam(required = false) @Nullable String scheme,
       @RequestParam(defaultValue = "run") Mode mode) {
-    Scheme chosen = Scheme.of(scheme);
-    Groundwork ground = records.groundwork(records.client(id), mode);
+    Client client = records.client(id);
+    Scheme chosen = shelf.of(client, scheme);
+    Groundwork ground = records.groundwork(client, mode);
+    ChosenView choice = ChosenView.of(shelf, settings, client);
     try {
-      Reserve reserve = ground.reserveOrRefuse();
-      Uncertainty uncertainty = ground.uncertainty();
-      return new ClientBands(
-          ZonesView.of(
-              Zones.of(chosen, reserve, uncertainty, cap(ground)), uncertainty, RpeFamily.RATIO),
-          ground.maximum().orElseThrow().method(),
-          ground.permission().vigorous() ? null : reserve.rateAt(Permission.CEILING_PERCENT),
-          FindingView.of(
-              ground.screening().cap().stream()
-                  .map(cap -> FindingKind.CAP_IN_FORCE.of(cap.bpm(), cap.because()))
-                  .toList()));
+      ground.reserveOrRefuse();
     } catch (RefusedException refused) {
-      return ClientBands.none(FindingView.of(refused.findings()));
+      return ClientBands.none(choice, FindingView.of(refused.findings()));
     }
+    Uncertainty uncertainty = ground.uncertainty();
+    Anchors from = anchors.of(client, ground, chosen);
+    Zones zones = Zones.of(chosen, from, uncertainty, ground.capBpm());
+    return new ClientBands(
+        choice,
+        ZonesView.of(zones, uncertainty, settings.ways().family()),
+        zones.bands().stream()
+            .map(band -> PrescribableView.of(band, chosen.basis(), ground))
+            .toList(),
+        ground.maximum().orElseThrow().method(),
+        ground.permission().vigorous() ? null : from.reserve().rateAt(Permission.CEILING_PERCENT),
+        FindingView.of(
+            ground.screening().cap().stream()
+                .map(cap -> FindingKind.CAP_IN_FORCE.of(cap.bpm(), cap.because()))
+                .toList()));
   }
 
-  private static OptionalInt cap(Groundwork ground) {
-    return ground
-        .screening()
-        .cap()
-        .map(cap -> OptionalInt.of(cap.bpm()))
-        .orElse(OptionalInt.empty());
+  /** The rates that bands are counted from; thresholds come both or not at all. */
+  static Anchors anchors(
+      int restingBpm, int maximumBpm, @Nullable Integer lower, @Nullable Integer upper) {
+    Reserve reserve = Reserve.of(restingBpm, maximumBpm);
+    if (lower == null && upper == null) {
+      return Anchors.of(reserve);
+    }
+    if (lower == null || upper == null) {
+      throw InvalidValueException.of(
+          lower == null ? "lowerThresholdBpm" : "upperThresholdBpm",
+          "is missing beside the other one",
+          "both thresholds, or neither");
+    }
+    return Anchors.of(reserve, Optional.of(ThresholdRates.of(lower, upper)));
   }
 
-  private static OptionalInt optional(@Nullable Integer bpm) {
+  /** How sure both ends are; the usual where nothing is said. */
+  static Uncertainty uncertainty(@Nullable BigDecimal maximumBpm, @Nullable BigDecimal restingBpm) {
+    return Uncertainty.of(
+        maximumBpm == null ? Uncertainty.USUAL.maximumBpm() : maximumBpm,
+        restingBpm == null ? Uncertainty.USUAL.restingBpm() : restingBpm);
+  }
+
+  static OptionalInt optional(@Nullable Integer bpm) {
     return bpm == null ? OptionalInt.empty() : OptionalInt.of(bpm);
   }
 
@@ -154,28 +195,24 @@ class ZoneController {
       @Nullable @Within(Limit.STANDARD_ERROR) BigDecimal restingStandardErrorBpm,
       @Nullable @Within(Limit.STANDARD_ERROR) BigDecimal maximumStandardErrorBpm,
       @Nullable @Within(Limit.CAP) Integer capBpm,
-      @Nullable RpeFamily rpeFamily) {
+      @Nullable RpeFamily rpeFamily,
+      @Nullable @Within(Limit.PULSE) Integer lowerThresholdBpm,
+      @Nullable @Within(Limit.PULSE) Integer upperThresholdBpm) {
 
-    Reserve reserve() {
-      return Reserve.of(restingBpm, maximumBpm);
+    Anchors anchors() {
+      return ZoneController.anchors(restingBpm, maximumBpm, lowerThresholdBpm, upperThresholdBpm);
     }
 
     OptionalInt cap() {
       return optional(capBpm);
     }
 
-    RpeFamily family() {
-      return rpeFamily == null ? RpeFamily.RATIO : rpeFamily;
+    RpeFamily family(RpeFamily otherwise) {
+      return rpeFamily == null ? otherwise : rpeFamily;
     }
 
     Uncertainty uncertainty() {
-      return Uncertainty.of(
-          maximumStandardErrorBpm == null
-              ? Uncertainty.USUAL.maximumBpm()
-              : maximumStandardErrorBpm,
-          restingStandardErrorBpm == null
-              ? Uncertainty.USUAL.restingBpm()
-              : restingStandardErrorBpm);
+      return ZoneController.uncertainty(maximumStandardErrorBpm, restingStandardErrorBpm);
     }
   }
 
@@ -189,10 +226,12 @@ class ZoneController {
       Basis basis,
       BigDecimal low,
       BigDecimal high,
-      @Nullable @Within(Limit.CAP) Integer capBpm) {
+      @Nullable @Within(Limit.CAP) Integer capBpm,
+      @Nullable @Within(Limit.PULSE) Integer lowerThresholdBpm,
+      @Nullable @Within(Limit.PULSE) Integer upperThresholdBpm) {
 
-    Reserve reserve() {
-      return Reserve.of(restingBpm, maximumBpm);
+    Anchors anchors() {
+      return ZoneController.anchors(restingBpm, maximumBpm, lowerThresholdBpm, upperThresholdBpm);
     }
   }
 
@@ -214,18 +253,33 @@ class ZoneController {
       List<FindingView> findings) {}
 
   /**
+   * Which scheme a client's bands are shown in.
+   *
+   * @param chosen the one chosen for this client; null where it is the studio's
+   * @param studio the studio's
+   */
+  record ChosenView(@Nullable String chosen, String studio) {
+    static ChosenView of(SchemeShelf shelf, StudioSettings settings, Client client) {
+      return new ChosenView(shelf.chosen(client).orElse(null), settings.ways().scheme());
+    }
+  }
+
+  /**
    * A client's bands, or why there are none.
    *
+   * @param prescribable what of each band may be prescribed, in their order
    * @param ceilingBpm where vigorous work begins, if it is not allowed
    */
   record ClientBands(
+      ChosenView choice,
       @Nullable ZonesView zones,
+      List<PrescribableView> prescribable,
       @Nullable String maximumMethod,
       @Nullable Integer ceilingBpm,
       List<FindingView> findings) {
 
-    static ClientBands none(List<FindingView> findings) {
-      return new ClientBands(null, null, null, findings);
+    static ClientBands none(ChosenView choice, List<FindingView> findings) {
+      return new ClientBands(choice, null, List.of(), null, null, findings);
     }
   }
 }

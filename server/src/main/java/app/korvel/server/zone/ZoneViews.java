@@ -1,11 +1,14 @@
 package app.korvel.server.zone;
 
 import app.korvel.core.measure.Limit;
+import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.Prescribable;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.CountCard;
 import app.korvel.core.zone.GuidelineClass;
 import app.korvel.core.zone.Level;
+import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.RpeFamily;
 import app.korvel.core.zone.Scheme;
 import app.korvel.core.zone.Uncertainty;
@@ -76,7 +79,8 @@ public final class ZoneViews {
       List<Integer> rpe20,
       List<Integer> rpe10,
       String voice,
-      boolean belowResting) {
+      boolean belowResting,
+      Zones.Place place) {
 
     static BandView of(Zones.BandRates rates, RpeFamily family) {
       return new BandView(
@@ -92,10 +96,30 @@ public final class ZoneViews {
           ZoneViews.counts(rates.counts()),
           rates.level().number(),
           rates.guidelineClass(),
-          span(rates.level().rpe20()),
-          span(rates.level().rpe10(family)),
+          span(rates.rpe20()),
+          span(rates.rpe10(family)),
           rates.level().voice(),
-          rates.belowResting());
+          rates.belowResting(),
+          rates.place());
+    }
+  }
+
+  /**
+   * What of a school's band may be prescribed to a client.
+   *
+   * @param lowPercent of reserve; null where nothing of it may be
+   * @param highPercent of reserve; null where nothing of it may be
+   * @param because why nothing or not all of it may be; empty where all of it may
+   */
+  public record PrescribableView(
+      @Nullable Integer lowPercent, @Nullable Integer highPercent, String because) {
+
+    static PrescribableView of(Zones.BandRates band, Basis basis, Groundwork ground) {
+      Prescribable found = Prescribable.of(band, basis, ground);
+      return new PrescribableView(
+          found.percents().map(Reserve.Percents::low).orElse(null),
+          found.percents().map(Reserve.Percents::high).orElse(null),
+          found.because());
     }
   }
 

@@ -1,0 +1,59 @@
+package app.korvel.core.zone;
+
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.FindingKind;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The thresholds that a scheme counts from, for one client in one mode: the latest that were
+ * measured in it.
+ *
+ * @param measured the latest in that mode, whether they are used or not
+ * @param rates those in use; empty where there are none, or they say nothing any more
+ * @param finding why there are none in use; empty where there are
+ */
+public record WorkingThresholds(
+    Optional<MeasuredThresholds> measured,
+    Optional<ThresholdRates> rates,
+    Optional<Finding> finding) {
+
+  /**
+   * The thresholds in use.
+   *
+   * @param all of every mode
+   * @param medicinesChangedAt since when older ones are stale, if medicine that touches the heart
+   *     rate changed
+   * @param span rest and maximum today
+   */
+  public static WorkingThresholds of(
+      List<MeasuredThresholds> all, Mode mode, Optional<Instant> medicinesChangedAt, Reserve span) {
+    Optional<MeasuredThresholds> latest =
+        all.stream()
+            .filter(each -> each.mode() == mode)
+            .max(
+                Comparator.comparing(MeasuredThresholds::measuredOn)
+                    .thenComparing(MeasuredThresholds::id));
+    if (latest.isEmpty()) {
+      return none(latest, FindingKind.THRESHOLDS_MISSING.of());
+    }
+    if (medicinesChangedAt.filter(latest.get().recordedAt()::isBefore).isPresent()) {
+      return none(latest, FindingKind.THRESHOLDS_STALE.of());
+    }
+    ThresholdRates rates = latest.get().rates();
+    if (rates.lowerBpm() <= span.restingBpm() || rates.upperBpm() > span.maximumBpm()) {
+      return none(
+          latest,
+          FindingKind.THRESHOLDS_OUTSIDE.of(
+              rates.lowerBpm(), rates.upperBpm(), span.restingBpm(), span.maximumBpm()));
+    }
+    return new WorkingThresholds(latest, Optional.of(rates), Optional.empty());
+  }
+
+  private static WorkingThresholds none(Optional<MeasuredThresholds> latest, Finding why) {
+    return new WorkingThresholds(latest, Optional.empty(), Optional.of(why));
+  }
+}

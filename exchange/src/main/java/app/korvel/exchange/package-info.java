@@ -1,0 +1,2 @@
+/** Open formats in and out. */
+package app.korvel.exchange;

@@ -1,0 +1,243 @@
+package app.korvel.server.zone;
+
+import app.korvel.core.maximum.Estimate;
+import app.korvel.core.measure.Texts;
+import app.korvel.core.prescription.Ceiling;
+import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.screening.Permission;
+import app.korvel.core.zone.Basis;
+import app.korvel.core.zone.GuidelineClass;
+import app.korvel.core.zone.MaximumOff;
+import app.korvel.core.zone.Reserve;
+import app.korvel.core.zone.Reserve.Percents;
+import app.korvel.core.zone.RpeFamily;
+import app.korvel.core.zone.Scheme;
+import app.korvel.core.zone.Schools;
+import app.korvel.core.zone.Schools.School;
+import app.korvel.core.zone.Target;
+import app.korvel.core.zone.Uncertainty;
+import app.korvel.core.zone.Zones;
+import app.korvel.server.zone.ZoneViews.BandView;
+import app.korvel.server.zone.ZoneViews.PrescribableView;
+import app.korvel.server.zone.ZoneViews.ZonesView;
+import com.fasterxml.jackson.annotation.JsonProperty;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** Every school on one span, as it is sent. */
+final class SchoolsViews {
+  private SchoolsViews() {}
+
+  /**
+   * A range that the schools are asked about.
+   *
+   * @param name what it is for
+   * @param percents of reserve
+   * @param why why it is not for this client, or not all of it; empty where it is
+   */
+  record Wanted(String name, Percents percents, String why) {
+    Wanted(String name, Percents percents) {
+      this(name, percents, "");
+    }
+
+    /** The same for someone who works no harder than that. */
+    Wanted under(Ceiling ceiling) {
+      return percents.high() <= ceiling.percent()
+          ? this
+          : new Wanted(
+              name,
+              percents,
+              "Up to " + ceiling.percent() + " %: " + Texts.sentence(ceiling.because()));
+    }
+  }
+
+  /**
+   * One school.
+   *
+   * @param prescribable what of each band may be prescribed, in their order; empty without a client
+   */
+  record SchoolView(
+      String scheme,
+      String name,
+      Scheme.Kind kind,
+      Basis basis,
+      String serves,
+      String source,
+      boolean own,
+      List<BandView> bands,
+      List<PrescribableView> prescribable) {
+
+    private static SchoolView of(School school, RpeFamily family, Optional<Groundwork> ground) {
+      Scheme scheme = school.scheme();
+      return new SchoolView(
+          scheme.id(),
+          scheme.name(),
+          scheme.kind(),
+          scheme.basis(),
+          scheme.serves(),
+          scheme.source().citation(),
+          scheme.own(),
+          school.bands().stream().map(band -> BandView.of(band, family)).toList(),
+          ground
+              .map(
+                  known ->
+                      school.bands().stream()
+                          .map(band -> PrescribableView.of(band, scheme.basis(), known))
+                          .toList())
+              .orElse(List.of()));
+    }
+  }
+
+  /** A school that cannot be worked out here. */
+  record MissingSchool(String scheme, String name) {}
+
+  /** What they say of the rates from one to another, both included. */
+  record StretchView(int lowBpm, int highBpm, String words) {}
+
+  /** Rates over which all that have a band say the same, both included. */
+  record AgreementView(
+      @JsonProperty("class") GuidelineClass guidelineClass, int lowBpm, int highBpm) {}
+
+  /**
+   * The target if the maximum were another.
+   *
+   * @param method the equation that says so; null where it is off by its own error
+   * @param lowBpm null where there is no target then
+   */
+  record ShiftedTarget(
+      @Nullable String method,
+      @Nullable String name,
+      int maximumBpm,
+      @Nullable BigDecimal standardErrorBpm,
+      @Nullable Integer lowBpm,
+      @Nullable Integer highBpm,
+      int lowMoves,
+      int highMoves) {
+
+    private static ShiftedTarget of(MaximumOff off, Optional<Estimate> by) {
+      return new ShiftedTarget(
+          by.map(estimate -> estimate.equation().id()).orElse(null),
+          by.map(estimate -> estimate.equation().name()).orElse(null),
+          off.maximumBpm(),
+          by.map(Estimate::standardErrorBpm).orElse(null),
+          off.target().map(Target::lowBpm).orElse(null),
+          off.target().map(Target::highBpm).orElse(null),
+          off.lowMoves(),
+          off.highMoves());
+    }
+  }
+
+  /**
+   * A range, and what the schools call it.
+   *
+   * @param why why it is not for this client, or not all of it; empty where it is
+   * @param lowBpm null where a cap lies below it
+   * @param bands names of the bands it lies in, for each school in their order
+   * @param words where they agree on it and where not
+   * @param off how far it moves if the maximum is off by its standard error, lower and higher
+   * @param equations what it would be by each equation that applies
+   */
+  record AskedView(
+      String name,
+      int lowPercent,
+      int highPercent,
+      String why,
+      @Nullable Integer lowBpm,
+      @Nullable Integer highBpm,
+      List<List<String>> bands,
+      String words,
+      List<ShiftedTarget> off,
+      List<ShiftedTarget> equations) {}
+
+  /**
+   * Every school on one span.
+   *
+   * @param shown the school in use, with a reading for every rate
+   * @param schools in the order of the shelf
+   * @param asked ranges and what they are called: the target in question first, then each goal
+   */
+  record SchoolsView(
+      ZonesView shown,
+      @Nullable Integer ceilingBpm,
+      List<SchoolView> schools,
+      List<MissingSchool> without,
+      List<StretchView> stretches,
+      List<AgreementView> agreements,
+      String summary,
+      List<AskedView> asked) {
+
+    static SchoolsView of(
+        Zones shown,
+        Schools schools,
+        Uncertainty uncertainty,
+        RpeFamily family,
+        List<Wanted> wanted,
+        List<Estimate> estimates,
+        Optional<Groundwork> ground) {
+      return new SchoolsView(
+          ZonesView.of(shown, uncertainty, family),
+          ground
+              .filter(known -> !known.permission().vigorous())
+              .map(known -> schools.reserve().rateAt(Permission.CEILING_PERCENT))
+              .orElse(null),
+          schools.schools().stream().map(school -> SchoolView.of(school, family, ground)).toList(),
+          schools.without().stream()
+              .map(scheme -> new MissingSchool(scheme.id(), scheme.name()))
+              .toList(),
+          schools.stretches().stream()
+              .map(
+                  stretch ->
+                      new StretchView(
+                          stretch.lowBpm(), stretch.highBpm(), stretch.saying().words()))
+              .toList(),
+          schools.agreements().stream()
+              .map(each -> new AgreementView(each.guidelineClass(), each.lowBpm(), each.highBpm()))
+              .toList(),
+          schools.summary(),
+          wanted.stream()
+              .map(each -> asked(each, shown, schools, uncertainty, estimates))
+              .toList());
+    }
+
+    private static AskedView asked(
+        Wanted wanted,
+        Zones shown,
+        Schools schools,
+        Uncertainty uncertainty,
+        List<Estimate> estimates) {
+      Reserve reserve = schools.reserve();
+      Percents percents = wanted.percents;
+      MaximumOff now = MaximumOff.of(reserve, reserve.maximumBpm(), percents, shown.cap());
+      Optional<Schools.Saying> saying =
+          now.target().map(target -> schools.over(target.lowBpm(), target.highBpm()));
+      return new AskedView(
+          wanted.name,
+          percents.low(),
+          percents.high(),
+          wanted.why,
+          now.target().map(Target::lowBpm).orElse(null),
+          now.target().map(Target::highBpm).orElse(null),
+          saying.map(SchoolsView::names).orElse(List.of()),
+          saying.map(Schools.Saying::words).orElse("It lies above the cap."),
+          MaximumOff.byItsError(reserve, uncertainty, percents, shown.cap()).stream()
+              .map(off -> ShiftedTarget.of(off, Optional.empty()))
+              .toList(),
+          estimates.stream()
+              .filter(estimate -> estimate.applies() && estimate.bpm().isPresent())
+              .map(
+                  estimate ->
+                      ShiftedTarget.of(
+                          MaximumOff.of(reserve, estimate.bpm().getAsInt(), percents, shown.cap()),
+                          Optional.of(estimate)))
+              .toList());
+    }
+
+    private static List<List<String>> names(Schools.Saying saying) {
+      return saying.calls().stream()
+          .map(call -> call.bands().stream().map(band -> band.band().name()).toList())
+          .toList();
+    }
+  }
+}

@@ -1,0 +1,12 @@
+package app.korvel.store;
+
+import app.korvel.core.zone.Scheme;
+
+/**
+ * One of the studio's own schemes.
+ *
+ * @param version goes up with every change
+ * @param scheme what it says
+ * @param archived whether it was put away
+ */
+public record SavedScheme(int version, Scheme scheme, boolean archived) {}

@@ -1,0 +1,162 @@
+package app.korvel.store;
+
+import app.korvel.core.zone.OwnScheme;
+import app.korvel.core.zone.Scheme;
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The studio's own schemes, editable heads with a version; and which client is shown in which. */
+public final class SchemeRepository {
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  /** What is kept of a scheme: {@code v} changes when its shape does. */
+  private record Document(int v, OwnScheme scheme) {
+    private static final int CURRENT = 1;
+  }
+
+  private final Database database;
+
+  public SchemeRepository(Database database) {
+    this.database = database;
+  }
+
+  /** Adds a scheme at version 1; its id is the one it carries. */
+  public SavedScheme add(Scheme scheme, Instant now) {
+    Map<String, Object> row = columns(scheme);
+    row.put("id", scheme.id());
+    row.put("version", 1);
+    row.put("created_at", now.toString());
+    row.put("updated_at", now.toString());
+    database.write(connection -> Database.insert(connection, "scheme", row));
+    return new SavedScheme(1, scheme, false);
+  }
+
+  /**
+   * Changes a scheme.
+   *
+   * @param version the version that was read
+   * @return the scheme at its next version; nothing when there is no such scheme
+   * @throws StaleVersionException when it has been changed since
+   */
+  public Optional<SavedScheme> change(int version, Scheme scheme, Instant now) {
+    return update(scheme.id(), version, columns(scheme), now);
+  }
+
+  /**
+   * Puts a scheme away, or brings one back.
+   *
+   * @param version the version that was read
+   * @return the scheme at its next version; nothing when there is no such scheme
+   * @throws StaleVersionException when it has been changed since
+   */
+  public Optional<SavedScheme> archive(String id, int version, boolean archived, Instant now) {
+    Map<String, Object> row = new LinkedHashMap<>();
+    row.put("archived_at", archived ? now.toString() : null);
+    return update(id, version, row, now);
+  }
+
+  private Optional<SavedScheme> update(
+      String id, int version, Map<String, Object> changed, Instant now) {
+    return database.write(
+        connection -> {
+          Optional<SavedScheme> found = get(connection, id);
+          if (found.isEmpty()) {
+            return Optional.empty();
+          }
+          if (found.get().version() != version) {
+            throw new StaleVersionException(found.get().version(), found.get());
+          }
+          Map<String, Object> row = new LinkedHashMap<>(changed);
+          row.put("version", version + 1);
+          row.put("updated_at", now.toString());
+          Database.update(connection, "scheme", id, row);
+          return get(connection, id);
+        });
+  }
+
+  /** Those in hand, in the order in which they were made. */
+  public List<SavedScheme> all() {
+    return database.read(
+        connection ->
+            Database.list(
+                connection,
+                SchemeRepository::saved,
+                "select * from scheme where archived_at is null order by id"));
+  }
+
+  /** The scheme of that id, put away or not, if there is one. */
+  public Optional<SavedScheme> get(String id) {
+    return database.read(connection -> get(connection, id));
+  }
+
+  private static Optional<SavedScheme> get(Connection connection, String id) throws SQLException {
+    return Database.first(
+        connection, SchemeRepository::saved, "select * from scheme where id = ?", id);
+  }
+
+  /**
+   * Keeps which scheme a client's bands are shown in.
+   *
+   * @param scheme empty to go back to the studio's
+   */
+  public void choose(
+      UUID id, UUID clientId, Optional<String> scheme, LocalDate today, Instant now) {
+    Map<String, Object> row = new LinkedHashMap<>();
+    row.put("id", id.toString());
+    row.put("client_id", clientId.toString());
+    row.put("scheme", scheme);
+    row.put("chosen_on", today.toString());
+    row.put("recorded_at", now.toString());
+    database.write(connection -> Database.insert(connection, "scheme_choice", row));
+  }
+
+  /** The scheme that was chosen for a client; empty where it is the studio's. */
+  public Optional<String> chosen(UUID clientId) {
+    return database.read(
+        connection ->
+            Database.first(
+                connection,
+                row -> row.getString("scheme"),
+                "select scheme from current_scheme_choice where client_id = ? and scheme is not null",
+                clientId.toString()));
+  }
+
+  /** Names of the clients for whom that scheme was chosen. */
+  public List<String> chosenFor(String scheme) {
+    return database.read(
+        connection ->
+            Database.list(
+                connection,
+                row -> row.getString("name"),
+                "select client.name from current_scheme_choice as choice"
+                    + " join client on client.id = choice.client_id"
+                    + " where choice.scheme = ? order by client.search_name",
+                scheme));
+  }
+
+  private static Map<String, Object> columns(Scheme scheme) {
+    Map<String, Object> columns = new LinkedHashMap<>();
+    columns.put("name", scheme.name());
+    columns.put(
+        "document", JSON.writeValueAsString(new Document(Document.CURRENT, OwnScheme.of(scheme))));
+    return columns;
+  }
+
+  private static SavedScheme saved(ResultSet row) throws SQLException {
+    return new SavedScheme(
+        row.getInt("version"),
+        JSON.readValue(row.getString("document"), Document.class)
+            .scheme()
+            .checked(row.getString("id")),
+        row.getString("archived_at") != null);
+  }
+}

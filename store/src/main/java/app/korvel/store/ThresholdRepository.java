@@ -1,0 +1,83 @@
+package app.korvel.store;
+
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.zone.MeasuredThresholds;
+import app.korvel.core.zone.ThresholdRates;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+
+/** Measured thresholds: appended; those taken back are superseded. */
+public final class ThresholdRepository {
+  private static final Appended ROWS = new Appended("measured_threshold");
+
+  private final Database database;
+
+  public ThresholdRepository(Database database) {
+    this.database = database;
+  }
+
+  /** Adds them. */
+  public void add(UUID clientId, MeasuredThresholds measured) {
+    Map<String, Object> row = new LinkedHashMap<>();
+    row.put("mode", measured.mode());
+    row.put("kind", measured.kind());
+    row.put("lower_bpm", measured.rates().lowerBpm());
+    row.put("upper_bpm", measured.rates().upperBpm());
+    row.put("measured_on", measured.measuredOn().toString());
+    row.put("note", measured.note());
+    database.write(
+        connection -> {
+          ROWS.add(
+              connection, measured.id(), clientId, Optional.empty(), row, measured.recordedAt());
+          return null;
+        });
+  }
+
+  /**
+   * Takes some back; see {@link Appended#withdraw}.
+   *
+   * @param by id of the record of taking them back
+   */
+  public boolean withdraw(UUID clientId, UUID id, UUID by, Instant now) {
+    return database.write(connection -> ROWS.withdraw(connection, clientId, id, by, now));
+  }
+
+  /**
+   * Undoes a taking back; see {@link Appended#undo}.
+   *
+   * @param by id of those that stand again
+   */
+  public boolean undo(UUID clientId, UUID id, UUID by) {
+    return database.write(connection -> ROWS.undo(connection, clientId, id, by));
+  }
+
+  /** A client's, of every mode, latest first. */
+  public List<MeasuredThresholds> of(UUID clientId) {
+    return database.read(
+        connection ->
+            Database.list(
+                connection,
+                ThresholdRepository::measured,
+                "select * from current_measured_threshold where client_id = ?"
+                    + " order by measured_on desc, id desc",
+                clientId.toString()));
+  }
+
+  private static MeasuredThresholds measured(ResultSet row) throws SQLException {
+    return new MeasuredThresholds(
+        UUID.fromString(row.getString("id")),
+        Mode.valueOf(row.getString("mode")),
+        MeasuredThresholds.Kind.valueOf(row.getString("kind")),
+        ThresholdRates.of(row.getInt("lower_bpm"), row.getInt("upper_bpm")),
+        LocalDate.parse(row.getString("measured_on")),
+        row.getString("note"),
+        Instant.parse(row.getString("recorded_at")));
+  }
+}

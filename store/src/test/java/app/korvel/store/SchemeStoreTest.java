@@ -1,0 +1,152 @@
+package app.korvel.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.prescription.Prescription.Ways;
+import app.korvel.core.screening.Client;
+import app.korvel.core.screening.Sex;
+import app.korvel.core.zone.Basis;
+import app.korvel.core.zone.MeasuredThresholds;
+import app.korvel.core.zone.OwnScheme;
+import app.korvel.core.zone.OwnScheme.Row;
+import app.korvel.core.zone.RpeFamily;
+import app.korvel.core.zone.Scheme;
+import app.korvel.core.zone.ThresholdRates;
+import java.math.BigDecimal;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The studio's own schemes, its choices, and measured thresholds. */
+class SchemeStoreTest {
+  private static final Instant NOW = Instant.parse("2026-05-20T08:00:00Z");
+  private static final LocalDate DAY = LocalDate.of(2026, 5, 20);
+
+  @TempDir Path folder;
+  private Database database;
+  private SchemeRepository schemes;
+  private StudioRepository studio;
+  private ThresholdRepository thresholds;
+  private UUID client;
+  private final Ids ids = Ids.timeOrdered();
+
+  @BeforeEach
+  void open() {
+    database = Database.open(folder.resolve("korvel.db"));
+    schemes = new SchemeRepository(database);
+    studio = new StudioRepository(database);
+    thresholds = new ThresholdRepository(database);
+    Client.Details details =
+        new Client.Details("Someone", "", LocalDate.of(1980, 2, 29), Sex.NOT_GIVEN);
+    client = new ClientRepository(database).add(ids.next(), details, NOW).id();
+  }
+
+  @AfterEach
+  void close() {
+    database.close();
+  }
+
+  private static Scheme scheme(String id, String name) {
+    return new OwnScheme(
+            name,
+            Scheme.Kind.LADDER,
+            Basis.MAXIMUM,
+            "",
+            List.of(
+                new Row("Low", BigDecimal.ZERO, new BigDecimal("62.5")),
+                new Row("High", new BigDecimal("62.5"), BigDecimal.valueOf(100))))
+        .checked(id);
+  }
+
+  @Test
+  void aSchemeComesBackAsItWasKept() {
+    Scheme mine = scheme(ids.next().toString(), "Sea wall");
+    assertThat(schemes.add(mine, NOW)).isEqualTo(new SavedScheme(1, mine, false));
+    assertThat(schemes.all()).containsExactly(new SavedScheme(1, mine, false));
+    assertThat(schemes.get("nothing")).isEmpty();
+  }
+
+  @Test
+  void twoWhoChangeOneAreTold() {
+    String id = ids.next().toString();
+    schemes.add(scheme(id, "Sea wall"), NOW);
+    SavedScheme second = schemes.change(1, scheme(id, "Pier"), NOW).orElseThrow();
+    assertThat(second.version()).isEqualTo(2);
+    assertThatThrownBy(() -> schemes.change(1, scheme(id, "Mole"), NOW))
+        .isInstanceOfSatisfying(
+            StaleVersionException.class,
+            stale -> assertThat(stale.current(SavedScheme.class)).isEqualTo(second));
+    assertThat(schemes.change(1, scheme("none", "Mole"), NOW)).isEmpty();
+  }
+
+  @Test
+  void putAwayItIsKeptAndComesBack() {
+    String id = ids.next().toString();
+    schemes.add(scheme(id, "Sea wall"), NOW);
+    assertThat(schemes.archive(id, 1, true, NOW))
+        .get()
+        .extracting(SavedScheme::archived)
+        .isEqualTo(true);
+    assertThat(schemes.all()).isEmpty();
+    assertThat(schemes.get(id)).isPresent();
+    schemes.archive(id, 2, false, NOW);
+    assertThat(schemes.all()).extracting(SavedScheme::version).containsExactly(3);
+  }
+
+  @Test
+  void theLatestChoiceHoldsUntilItGoesBackToTheStudios() {
+    assertThat(schemes.chosen(client)).isEmpty();
+    schemes.choose(ids.next(), client, Optional.of("max-fifths"), DAY, NOW);
+    schemes.choose(ids.next(), client, Optional.of("rest-plus"), DAY, NOW);
+    assertThat(schemes.chosen(client)).contains("rest-plus");
+    assertThat(schemes.chosenFor("rest-plus")).containsExactly("Someone");
+    assertThat(schemes.chosenFor("max-fifths")).isEmpty();
+    schemes.choose(ids.next(), client, Optional.empty(), DAY, NOW);
+    assertThat(schemes.chosen(client)).isEmpty();
+    assertThat(schemes.chosenFor("rest-plus")).isEmpty();
+  }
+
+  @Test
+  void theStudioBeginsInTheUsualWaysAndChangesThem() {
+    studio.ensure("Studio", ZoneOffset.UTC, NOW);
+    assertThat(studio.settings()).isEqualTo(new StudioRepository.Settings(1, Ways.USUAL));
+    Ways other = new Ways(RpeFamily.LINEAR, "max-fifths");
+    assertThat(studio.change(1, other)).isEqualTo(new StudioRepository.Settings(2, other));
+    assertThat(studio.settings().ways()).isEqualTo(other);
+    assertThatThrownBy(() -> studio.change(1, Ways.USUAL))
+        .isInstanceOf(StaleVersionException.class);
+  }
+
+  @Test
+  void thresholdsAreTakenBackAndStandAgain() {
+    MeasuredThresholds measured =
+        new MeasuredThresholds(
+            ids.next(),
+            Mode.ROW,
+            MeasuredThresholds.Kind.TALK_STEPS,
+            ThresholdRates.of(118, 149),
+            DAY,
+            "by the sea wall",
+            NOW);
+    thresholds.add(client, measured);
+    assertThat(thresholds.of(client)).containsExactly(measured);
+    UUID by = ids.next();
+    assertThat(thresholds.withdraw(client, measured.id(), by, NOW)).isTrue();
+    assertThat(thresholds.of(client)).isEmpty();
+    assertThat(thresholds.undo(client, by, ids.next())).isTrue();
+    assertThat(thresholds.of(client))
+        .extracting(MeasuredThresholds::rates)
+        .containsExactly(ThresholdRates.of(118, 149));
+    assertThat(thresholds.withdraw(client, ids.next(), ids.next(), NOW)).isFalse();
+  }
+}
