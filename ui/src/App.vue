@@ -261,9 +261,9 @@ main {
   }
 
   nav a {
-    padding: 8px 5.5px;
-    font-size: 0.84rem;
-    letter-spacing: -0.01em;
+    padding: 8px 4.5px;
+    font-size: 0.8rem;
+    letter-spacing: -0.02em;
   }
 }
 

@@ -67,6 +67,11 @@ export const router = createRouter({
           meta: { title: 'Bands', step: 'bands', keys: 'bands' },
         },
         {
+          path: 'bands/schools',
+          component: () => import('./zone/SchoolsPage.vue'),
+          meta: { title: 'Every school', step: 'bands', keys: 'bands' },
+        },
+        {
           path: 'prescription',
           component: () => import('./prescription/PrescriptionStep.vue'),
           meta: { title: 'Prescription', step: 'prescription', keys: 'prescription' },
@@ -122,6 +127,17 @@ export const router = createRouter({
       path: '/practice',
       component: () => import('./practice/PracticePage.vue'),
       meta: { title: 'Practice', place: 'practice', keys: 'practice' },
+    },
+    {
+      path: '/studio',
+      component: () => import('./studio/StudioPage.vue'),
+      meta: { title: 'Studio', place: 'studio', keys: 'studio' },
+    },
+    {
+      path: '/studio/schemes/:scheme',
+      component: () => import('./studio/SchemeEditorPage.vue'),
+      props: true,
+      meta: { title: 'A scheme', place: 'studio', keys: 'scheme' },
     },
     { path: '/desk', redirect: '/desk/pulse' },
     {

@@ -18,7 +18,7 @@ export class Problem extends Error {
     detail: string,
     readonly errors: FieldFault[] = [],
     readonly findings: Finding[] = [],
-    readonly current: Schemas['ClientView'] | null = null,
+    readonly current: unknown = null,
   ) {
     super(detail)
   }
@@ -27,13 +27,13 @@ export class Problem extends Error {
 const UNREACHABLE =
   'Korvel does not answer. Nothing was lost; check that it is running, then try again.'
 
-async function send<T>(method: string, path: string, body?: unknown): Promise<T> {
+async function send<T>(method: string, path: string, body?: BodyInit): Promise<T> {
   let response: Response
   try {
     response = await fetch('/api' + path, {
       method,
       headers: body === undefined ? {} : { 'Content-Type': 'application/json' },
-      body: body === undefined ? null : JSON.stringify(body),
+      body: body ?? null,
     })
   } catch {
     throw new Problem(0, 'unreachable', UNREACHABLE)
@@ -53,8 +53,10 @@ async function send<T>(method: string, path: string, body?: unknown): Promise<T>
 }
 
 export const get = <T>(path: string) => send<T>('GET', path)
-export const post = <T>(path: string, body: unknown) => send<T>('POST', path, body)
-export const put = <T>(path: string, body: unknown) => send<T>('PUT', path, body)
+export const post = <T>(path: string, body: unknown) => send<T>('POST', path, JSON.stringify(body))
+export const put = <T>(path: string, body: unknown) => send<T>('PUT', path, JSON.stringify(body))
+/** A file as it is. */
+export const postFile = <T>(path: string, file: Blob) => send<T>('POST', path, file)
 export const del = <T>(path: string) => send<T>('DELETE', path)
 
 /** Whatever was thrown, as a problem. */

@@ -1,4 +1,4 @@
-import { del, get, post, put } from './http'
+import { del, get, post, postFile, put } from './http'
 import type { components } from './schema'
 
 type Schemas = components['schemas']
@@ -37,6 +37,18 @@ export type EffortRequest = Schemas['EffortRequest']
 export type Zones = Schemas['ZonesView']
 export type Band = Schemas['BandView']
 export type ClientBands = Schemas['ClientBands']
+export type SchemeList = Schemas['SchemeList']
+export type Scheme = Schemas['SchemeView']
+export type SchemeRequest = Schemas['SchemeRequest']
+export type WrittenScheme = Schemas['WrittenScheme']
+export type SchemeTrial = Schemas['SchemeTrial']
+export type Schools = Schemas['SchoolsView']
+export type School = Schemas['SchoolView']
+export type Asked = Schemas['AskedView']
+export type Prescribable = Schemas['PrescribableView']
+export type ThresholdList = Schemas['ThresholdList']
+export type Thresholds = Schemas['ThresholdsView']
+export type RpeFamily = Schemas['WaysView']['rpeFamily']
 export type Start = Schemas['StartView']
 export type Parts = Schemas['PartsRequest']
 export type Prescription = Schemas['PrescriptionView']
@@ -68,6 +80,10 @@ export type TodayRow = Schemas['TodayRow']
 
 /** A form holds what was typed, number or not; the server says what is wrong with it. */
 export type Typed<T> = { [K in keyof T]: T[K] | string | null }
+
+/** What is empty is left out of an address. */
+const query = (parts: Record<string, string>) =>
+  new URLSearchParams(Object.entries(parts).filter(([, value]) => value)).toString()
 
 const client = (id: string) => `/clients/${encodeURIComponent(id)}`
 
@@ -126,7 +142,7 @@ export const addToFieldTest = (test: string, event: string, happened: unknown) =
 export const keepFieldTest = (test: string) => post<FieldTest>(`${fieldTestPath(test)}/maximum`, {})
 
 export const deviceSheet = (id: string, scheme: string, mode: Mode) =>
-  get<DeviceSheet>(`${client(id)}/device-sheet?scheme=${scheme}&mode=${mode}`)
+  get<DeviceSheet>(`${client(id)}/device-sheet?${query({ scheme, mode })}`)
 
 export const efforts = (id: string) => get<Schemas['EffortList']>(`${client(id)}/efforts`)
 export const previewEffort = (id: string, effort: Typed<EffortRequest>) =>
@@ -138,8 +154,39 @@ export const takeBackEffort = (id: string, effort: string) =>
 export const undoEffort = (id: string, effort: string) =>
   post<Schemas['KeptEffort']>(`${client(id)}/efforts/${effort}/undo`, {})
 
+/** In that scheme; without one, in the client's own or the studio's. */
 export const bands = (id: string, scheme: string, mode: Mode) =>
-  get<ClientBands>(`${client(id)}/bands?scheme=${scheme}&mode=${mode}`)
+  get<ClientBands>(`${client(id)}/bands?${query({ scheme, mode })}`)
+export const schools = (id: string, mode: Mode) =>
+  get<Schools>(`${client(id)}/schools?mode=${mode}`)
+export const schoolsOf = (span: Typed<Schemas['SchoolsRequest']>) =>
+  post<Schools>('/calculator/schools', span)
+export const chooseScheme = (id: string, scheme: string | null) =>
+  put<Schemas['ChosenView']>(`${client(id)}/scheme`, { scheme })
+
+export const thresholds = (id: string, mode: Mode) =>
+  get<ThresholdList>(`${client(id)}/thresholds?mode=${mode}`)
+export const keepThresholds = (id: string, measured: Typed<Schemas['ThresholdsRequest']>) =>
+  post<Thresholds>(`${client(id)}/thresholds`, measured)
+export const takeBackThresholds = (id: string, measured: string) =>
+  del<Schemas['KeptThresholds']>(`${client(id)}/thresholds/${measured}`)
+export const undoThresholds = (id: string, measured: string) =>
+  post<Schemas['KeptThresholds']>(`${client(id)}/thresholds/${measured}/undo`, {})
+
+const scheme = (id: string) => `/schemes/${encodeURIComponent(id)}`
+export const schemes = () => get<SchemeList>('/schemes')
+export const oneScheme = (id: string) => get<Scheme>(scheme(id))
+export const addScheme = (written: unknown) => post<Scheme>('/schemes', written)
+export const changeScheme = (id: string, version: number, written: unknown) =>
+  put<Scheme>(scheme(id), { version, scheme: written })
+export const archiveScheme = (id: string, version: number, archived: boolean) =>
+  put<Scheme>(`${scheme(id)}/archived`, { version, archived })
+export const schemeFile = (id: string) => `/api${scheme(id)}/file`
+export const readScheme = (file: Blob) => postFile<WrittenScheme>('/schemes/read', file)
+export const tryScheme = (written: unknown, clients: string[]) =>
+  post<SchemeTrial>('/schemes/trial', { scheme: written, clients })
+export const chooseWays = (version: number, scheme: string, rpeFamily: RpeFamily) =>
+  put<Schemas['WaysView']>('/studio/ways', { version, scheme, rpeFamily })
 
 /** Where to start; without a goal, for the one named at intake. */
 export const start = (id: string, goal: string | null, approach: string | null, mode: Mode) =>

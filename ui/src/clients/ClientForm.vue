@@ -43,7 +43,7 @@ async function submit(version = props.client?.version ?? 0) {
     theirs.value = null
   } catch (thrown) {
     const problem = asProblem(thrown)
-    theirs.value = problem.current
+    theirs.value = problem.current as ClientView | null
     show(problem)
     requestAnimationFrame(() =>
       document.querySelector<HTMLElement>('form [aria-invalid="true"]')?.focus(),

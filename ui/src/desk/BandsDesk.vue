@@ -14,10 +14,11 @@ import BandTable from '../zone/BandTable.vue'
 import { useBands } from './bands'
 import DeskSheet from './DeskSheet.vue'
 import SpanFields from './SpanFields.vue'
+import ThresholdFields from './ThresholdFields.vue'
 
 /** A scheme's bands on the ruler, beside another's if asked. */
 const router = useRouter()
-const { form, request, one, other } = useBands()
+const { form, scheme, family, request, one, other } = useBands()
 const { answer, behind, refused, messages, general } = one
 onMounted(loadMethods)
 
@@ -28,6 +29,11 @@ const FAMILIES = [
 const schemes = computed(() =>
   (theMethods.value?.schemes ?? []).map(({ id, name }) => ({ value: id, name })),
 )
+/** Whether a scheme counts from measured thresholds. */
+const counts = (id: string) =>
+  ['threshold', 'measured'].includes(
+    theMethods.value?.schemes.find((each) => each.id === id)?.basis ?? '',
+  )
 const cursor = ref<number>()
 const rows = computed<RulerRow[]>(() => {
   if (!answer.value) return []
@@ -70,10 +76,16 @@ const band = computed(() => {
           :messages="messages"
         />
         <SelectField
-          v-model="form.scheme"
+          v-model="scheme"
           label="Scheme"
           :options="schemes"
           :message="messages.scheme"
+        />
+        <ThresholdFields
+          v-if="counts(scheme) || counts(form.compare)"
+          v-model:lower="form.lower"
+          v-model:upper="form.upper"
+          :messages="messages"
         />
         <SelectField
           v-model="form.compare"
@@ -100,7 +112,7 @@ const band = computed(() => {
           />
         </div>
         <ChoiceField
-          v-model="form.family"
+          v-model="family"
           label="Effort of 10 is counted"
           :options="FAMILIES"
           :message="messages.rpeFamily"
@@ -136,7 +148,7 @@ const band = computed(() => {
               :at="cursor"
               :working="
                 (id) => ({
-                  query: { ...form, scheme: form.compare, compare: form.scheme, band: id },
+                  query: { ...form, scheme: form.compare, compare: scheme, band: id },
                 })
               "
             />

@@ -33,7 +33,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       <Ruler v-model:cursor="cursor" :rows="[{ zones: answer }]" wall />
       <ul>
         <li
-          v-for="band in answer.bands.filter((each) => !each.belowResting)"
+          v-for="band in answer.bands.filter((each) => each.place === 'within')"
           :key="band.id"
           :class="{ at: cursor !== undefined && cursor >= band.lowBpm && cursor <= band.highBpm }"
         >

@@ -10,6 +10,7 @@ const PAGES: Record<string, Component> = {
   maximum: defineAsyncComponent(() => import('./MaximumDesk.vue')),
   target: defineAsyncComponent(() => import('./TargetDesk.vue')),
   bands: defineAsyncComponent(() => import('./BandsDesk.vue')),
+  schools: defineAsyncComponent(() => import('./SchoolsDesk.vue')),
   counts: defineAsyncComponent(() => import('./CountsDesk.vue')),
 }
 const page = computed(() => PAGES[props.tool])

@@ -12,10 +12,11 @@ import { BASES, span } from '../shared/words'
 import { useAddress, useSum } from './desk'
 import DeskSheet from './DeskSheet.vue'
 import SpanFields from './SpanFields.vue'
+import ThresholdFields from './ThresholdFields.vue'
 
 /** One range to work in: in bpm, in beats to count, on the ruler. */
 const form = useAddress(
-  { rest: '64', max: '176', low: '50', high: '70', cap: '' },
+  { rest: '64', max: '176', low: '50', high: '70', cap: '', lower: '', upper: '' },
   { basis: 'reserve' },
 )
 const request = computed(() => ({
@@ -25,6 +26,8 @@ const request = computed(() => ({
   low: typed(form.low),
   high: typed(form.high),
   capBpm: typed(form.cap),
+  lowerThresholdBpm: typed(form.lower),
+  upperThresholdBpm: typed(form.upper),
 }))
 const { answer, behind, refused, messages, general } = useSum(() => request.value, targetOf)
 const zones = useSum(
@@ -36,7 +39,10 @@ const zones = useSum(
   }),
   zonesOf,
 )
-const bases = Object.entries(BASES).map(([value, { name }]) => ({ value, name }))
+const bases = (['reserve', 'maximum', 'resting', 'threshold'] as const).map((value) => ({
+  value,
+  name: BASES[value].name,
+}))
 const basis = computed(() => BASES[form.basis as keyof typeof BASES] ?? BASES.reserve)
 </script>
 
@@ -54,6 +60,12 @@ const basis = computed(() => BASES[form.basis as keyof typeof BASES] ?? BASES.re
         label="Counted in"
         :options="bases"
         :message="messages.basis"
+      />
+      <ThresholdFields
+        v-if="form.basis === 'threshold'"
+        v-model:lower="form.lower"
+        v-model:upper="form.upper"
+        :messages="messages"
       />
       <div class="pair">
         <TextField

@@ -1,27 +1,41 @@
 import { computed } from 'vue'
 import { zonesOf } from '../api/korvel'
 import { typed } from '../shared/fields'
+import { theStudio } from '../shared/studio'
 import { useAddress, useSum } from './desk'
 
 /** The form of the bands calculator and what comes of it, for the desk and for the wall. */
 export function useBands() {
   const form = useAddress(
-    { rest: '64', max: '176', cap: '', maxerror: '', resterror: '' },
-    { scheme: 'voice-ladder', compare: '', family: 'ratio', band: '' },
+    { rest: '64', max: '176', cap: '', maxerror: '', resterror: '', lower: '', upper: '' },
+    { scheme: '', compare: '', family: '', band: '' },
   )
+  /** What the address leaves out is the studio's choice. */
+  const scheme = computed({
+    get: () => form.scheme || theStudio.value?.scheme || 'voice-ladder',
+    set: (chosen) => (form.scheme = chosen),
+  })
+  const family = computed({
+    get: () => form.family || theStudio.value?.rpeFamily || 'ratio',
+    set: (chosen) => (form.family = chosen),
+  })
   const request = computed(() => ({
     restingBpm: typed(form.rest),
     maximumBpm: typed(form.max),
-    scheme: form.scheme,
+    scheme: scheme.value,
     capBpm: typed(form.cap),
     maximumStandardErrorBpm: typed(form.maxerror),
     restingStandardErrorBpm: typed(form.resterror),
-    rpeFamily: form.family,
+    rpeFamily: form.family || null,
+    lowerThresholdBpm: typed(form.lower),
+    upperThresholdBpm: typed(form.upper),
   }))
   return {
     form,
+    scheme,
+    family,
     request,
     one: useSum(() => request.value, zonesOf),
-    other: useSum(() => ({ ...request.value, scheme: form.compare || form.scheme }), zonesOf),
+    other: useSum(() => ({ ...request.value, scheme: form.compare || scheme.value }), zonesOf),
   }
 }

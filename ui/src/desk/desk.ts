@@ -9,6 +9,7 @@ export const TOOLS = [
   { id: 'maximum', name: 'Maximum' },
   { id: 'target', name: 'Target' },
   { id: 'bands', name: 'Bands' },
+  { id: 'schools', name: 'Schools' },
   { id: 'counts', name: 'Count card' },
 ] as const
 

@@ -77,7 +77,7 @@ watch(
     const found = await Promise.all(
       wanted.map(async (each): Promise<Row> => {
         try {
-          const { zones, findings } = await bands(each.client, 'voice-ladder', each.mode)
+          const { zones, findings } = await bands(each.client, '', each.mode)
           if (!zones) return { who: each, ruler: null, why: findings[0]?.message ?? '' }
           const { rates } = await ratesOf(zones.restingBpm, zones.maximumBpm)
           const label = `${nameOf(each.client)}, ${MODES[each.mode].toLowerCase()}`

@@ -1,5 +1,5 @@
 import type { Methods } from '../api/korvel'
-import { BASES, effort, span } from '../shared/words'
+import { BASES, effort, KINDS, schemeFigures, span } from '../shared/words'
 
 /** One entry of the list of methods, whatever table it stands in. */
 export interface Entry {
@@ -23,11 +23,6 @@ export interface Group {
 }
 
 const SEVERITIES = { info: 'Note', caution: 'Watch', block: 'First' }
-const KINDS = {
-  ladder: 'Steps without gaps',
-  goals: 'Ranges for a purpose',
-  points: 'Single rates',
-}
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 function entry(id: string, name: string, source: string, rest: Partial<Entry>): Entry {
@@ -65,14 +60,8 @@ export function groups(methods: Methods): Group[] {
       name: 'Schemes of zones',
       entries: methods.schemes.map((row) =>
         entry(row.id, row.name, row.source, {
-          figures: row.bands
-            .map((band) =>
-              band.low === band.high
-                ? `${band.name} ${band.low}`
-                : `${band.name} ${band.low}–${band.high}`,
-            )
-            .join(', '),
-          serves: `${KINDS[row.kind]}, in ${BASES[row.basis].unit}. ${row.serves}`,
+          figures: schemeFigures(row),
+          serves: `${KINDS[row.kind].name}: ${BASES[row.basis].unit}. ${row.serves}`,
         }),
       ),
     },

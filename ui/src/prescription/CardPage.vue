@@ -6,7 +6,7 @@ import Findings from '../shared/Findings.vue'
 import LevelStrokes from '../shared/LevelStrokes.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import { useLoad } from '../shared/load'
-import { effort, MODES, span } from '../shared/words'
+import { effort, FAMILIES, MODES, span } from '../shared/words'
 
 /** What the client carries: what to aim at, how it feels and sounds, when to stop. One page. */
 const props = defineProps<{ id: string; version: string }>()
@@ -83,7 +83,10 @@ const longDay = (iso: string) =>
           </p>
           <p>
             Effort <b class="num">{{ effort(data.prescription.rpe20, 6) }}</b> of 20, or
-            <b class="num">{{ effort(data.prescription.rpe10, 0) }}</b> of 10, for the whole body.
+            <b class="num">{{ effort(data.prescription.rpe10, 0) }}</b> of 10 ({{
+              FAMILIES[data.prescription.rpeFamily].name.toLowerCase()
+            }}
+            scale), for the whole body.
           </p>
           <p class="steer">{{ data.prescription.steeringWords }}.</p>
         </div>

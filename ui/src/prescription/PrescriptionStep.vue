@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed, reactive, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { asProblem, Problem, type Finding } from '../api/http'
 import {
   bands,
@@ -31,6 +31,7 @@ import WeekBar from './WeekBar.vue'
 
 /** Pick a goal, see where to start and why, change any part, see what follows, save it. */
 const { id, overview, refresh } = useClient()
+const route = useRoute()
 const router = useRouter()
 
 const parts = reactive({
@@ -83,6 +84,14 @@ async function propose(approach: string | null, goal: string | null = parts.goal
   }
 }
 
+/** A band of a school that was picked elsewhere: its percents of reserve come in the address. */
+function takeFromAddress() {
+  const { low, high } = route.query
+  if (!start.value || typeof low !== 'string' || typeof high !== 'string') return
+  Object.assign(parts, { lowPercent: low, highPercent: high })
+  void router.replace({ query: {} })
+}
+
 const justSaved = ref<number | null>(null)
 let latest = 0
 async function workOut() {
@@ -106,7 +115,9 @@ watch(
   [id, () => overview.value?.client.version],
   async () => {
     void saved.load(id.value)
+    if (String(route.query.mode ?? '') in MODES) parts.mode = route.query.mode as Mode
     await propose(null, null)
+    takeFromAddress()
   },
   { immediate: true },
 )
@@ -116,7 +127,7 @@ watch(request, () => {
   justSaved.value = null
   if (start.value) void workOut()
 })
-watch([id, () => parts.mode], () => zones.load(id.value, 'voice-ladder', parts.mode), {
+watch([id, () => parts.mode], () => zones.load(id.value, '', parts.mode), {
   immediate: true,
 })
 

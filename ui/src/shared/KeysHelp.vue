@@ -83,6 +83,8 @@ const BY_PAGE: Record<string, [string, string][]> = {
   prescription: [...RULER, ...STEPS, ['Enter', 'in a field: save']],
   desk: [...STEPS, ...RULER, ...CLOCK, ...TAPS, ...SUM],
   wall: [['Esc', 'back to the desk'], ...RULER],
+  studio: [['Enter', 'on a scheme: open it']],
+  scheme: [['Enter', 'in a field: save the scheme'], ...RULER],
   methods: [['Esc', 'in the search: show everything again']],
 }
 const keys = computed(() => [...(BY_PAGE[String(route.meta.keys ?? '')] ?? []), ...EVERYWHERE])

@@ -2,7 +2,7 @@
 import { computed, onBeforeUnmount, onMounted, ref, useId, watch } from 'vue'
 import type { Zones } from '../api/korvel'
 import MethodLink from './MethodLink.vue'
-import { domain, drawing, seams, tens } from './rulerDrawing'
+import { domain, drawing, holds, seams, tens } from './rulerDrawing'
 import { effort, span } from './words'
 
 /** One ruler of a stack. */
@@ -15,13 +15,16 @@ export interface RulerRow {
   ceilingBpm?: number | null
   /** The rate at each whole percent of reserve: for rulers laid out by reserve. */
   rates?: number[]
+  /** The one in use among several. */
+  inUse?: boolean
 }
 
 /**
  * The ruler: from rest to maximum, bands with edges as soft as they are uncertain, a target above,
  * a cap or ceiling hatched, and a cursor that reads one point in every language. Several rows are
  * stacked on one axis and read by one cursor: an axis of rates, or of percent of reserve, on which
- * everyone's rest and everyone's maximum lie one under the other.
+ * everyone's rest and everyone's maximum lie one under the other. Rows of one span may have their
+ * name on one side and what they call the rate at the cursor on the other.
  */
 const props = withDefaults(
   defineProps<{
@@ -32,8 +35,12 @@ const props = withDefaults(
     compact?: boolean
     /** Laid out by percent of reserve; the cursor is a whole percent. */
     byReserve?: boolean
+    /** Many schools on one span: names on the left, what each calls the rate on the right. */
+    beside?: boolean
+    /** A range across every row of such a stack. */
+    mark?: { lowBpm: number; highBpm: number } | null
   }>(),
-  { wall: false, compact: false, byReserve: false },
+  { wall: false, compact: false, byReserve: false, beside: false, mark: null },
 )
 const cursor = defineModel<number>('cursor')
 
@@ -51,12 +58,28 @@ onMounted(() => {
 onBeforeUnmount(() => observer?.disconnect())
 
 const first = computed(() => props.rows[0]!.zones)
-const stacked = computed(() => props.rows.length > 1 || props.byReserve)
+const stacked = computed(() => !props.beside && (props.rows.length > 1 || props.byReserve))
 const narrow = computed(() => width.value < 560)
 
 /** All lengths in pixels; a wall screen takes them larger. */
 const size = computed(() => {
   const by = props.wall ? Math.min(2.6, Math.max(1, width.value / 830)) : 1
+  if (props.beside) {
+    const aside = !narrow.value
+    return {
+      by,
+      margin: 8,
+      left: aside ? 196 : 8,
+      right: aside ? 196 : 8,
+      head: aside ? 3 : 21,
+      bar: aside ? 21 : 23,
+      lane: 16,
+      gap: 4,
+      axis: 52,
+      text: 13,
+      letter: 7,
+    }
+  }
   const limited = props.rows.some((row) => limitOf(row))
   const lines = props.compact
     ? 1
@@ -68,6 +91,8 @@ const size = computed(() => {
   return {
     by,
     margin: 8 * by,
+    left: 8 * by,
+    right: 8 * by,
     head: (lines * 19 + (props.compact ? 4 : 10)) * by,
     bar: (props.compact ? 24 : stacked.value ? 46 : 50) * by,
     lane: (props.compact ? 24 : 27) * by,
@@ -96,6 +121,9 @@ const bottom = computed(
 )
 const height = computed(() => bottom.value + size.value.axis)
 
+/** Where a range across every row is drawn: on a phone names stand between the rows. */
+const marked = computed(() => (narrow.value ? bars.value : [{ top: 2, tall: bottom.value + 2 }]))
+
 /** The span of the axis: rates, or percent of reserve with a little room for soft ends. */
 const range = computed<[number, number]>(() =>
   props.byReserve ? [-6, 106] : domain(props.rows.map((row) => row.zones)),
@@ -103,8 +131,8 @@ const range = computed<[number, number]>(() =>
 /** Where a point of the axis lies. */
 const x = (at: number) => {
   const [from, to] = range.value
-  const { margin } = size.value
-  return margin + ((at - from) / (to - from)) * (width.value - 2 * margin)
+  const { left, right } = size.value
+  return left + ((at - from) / (to - from)) * (width.value - left - right)
 }
 /** Where a rate of someone's lies. */
 const rateAt = (zones: Zones) => (bpm: number) =>
@@ -144,6 +172,7 @@ const drawn = computed(() =>
       bar,
       zones,
       label: row.label ?? '',
+      inUse: row.inUse ?? false,
       limit,
       target: target && {
         ...target,
@@ -175,16 +204,20 @@ const drawn = computed(() =>
         // A single rate is named beside its line, and a range where its word fits.
         const point = zones.kind === 'points'
         const tall = each.height * bar
-        const word = point || right - left > each.band.name.length * 8.4 * by + 8 * by
+        const lane = tall < 20 * by
+        const broad = each.band.name.length * (lane ? 6.6 : 8.4) * by + 8 * by
+        const word = (point && !props.beside) || right - left > broad
         const both = tall >= 44 * by
         return {
           ...each.band,
           middle: point ? left + 6 * by : (left + right) / 2,
           anchor: point ? 'start' : 'middle',
+          lane,
           plain: point,
           word: word ? each.band.name : '',
-          wordAt: top + each.top * bar + (both ? 22 * by : tall / 2 + 5 * by),
-          strokes: !point && right - left > each.band.level * 6 * by + 4 * by && (both || !word),
+          wordAt: top + each.top * bar + (both ? 22 * by : tall / 2 + (lane ? 4 : 5) * by),
+          strokes:
+            !point && !lane && right - left > each.band.level * 6 * by + 4 * by && (both || !word),
           strokesAt: top + each.top * bar + (both && word ? 31 * by : tall / 2 - 5.5 * by),
         }
       }),
@@ -196,8 +229,13 @@ const axis = computed(() => {
   const every = narrow.value ? 20 : 10
   return tens(from, to).map((bpm) => ({ bpm, word: bpm % every === 0 }))
 })
+/** Whether a figure under the axis has room before its end. */
+const fits = (at: number) => {
+  const half = 2 * size.value.letter
+  return x(at) > half && x(at) < width.value - half
+}
 const marks = computed(() =>
-  stacked.value || first.value.basis !== 'reserve'
+  stacked.value || (first.value.basis !== 'reserve' && !props.beside)
     ? []
     : first.value.marks.filter(
         ({ percent }) => !narrow.value || [0, 40, 60, 100].includes(percent),
@@ -215,10 +253,8 @@ const highest = computed(() =>
 function readingAt(zones: Zones, bpm: number) {
   const reading = zones.readings[bpm - zones.restingBpm]
   if (!reading) return null
-  const names = zones.bands
-    .filter((band) => reading.bands.includes(band.id))
-    .map((band) => band.name)
-  return { ...reading, name: names.join(' and ') || 'outside its bands' }
+  const names = zones.bands.filter((band) => holds(band, bpm)).map((band) => band.name)
+  return { ...reading, names, name: names.join(' and ') || 'outside its bands' }
 }
 /** Where the cursor is on the axis: a rate, or a percent of reserve. */
 const bpm = computed(() =>
@@ -239,6 +275,18 @@ const said = computed(() =>
 )
 const bandName = computed(() => said.value[0]!.at?.name ?? 'outside its span')
 
+/** What each school calls the rate, in the room beside its ruler. */
+const calls = computed(() =>
+  props.beside
+    ? said.value.map(({ at: here }) => {
+        const [one = '', ...more] = here?.names ?? []
+        const most = (narrow.value ? 18 : 25) - (more.length ? 3 : 0)
+        const short = one.length > most ? `${one.slice(0, most - 1)}…` : one
+        return short && more.length ? `${short} +${more.length}` : short
+      })
+    : [],
+)
+
 function moveTo(to: number) {
   cursor.value = Math.min(highest.value, Math.max(lowest.value, Math.round(to)))
 }
@@ -246,7 +294,7 @@ function moveTo(to: number) {
 watch(
   () => [lowest.value, highest.value],
   () => {
-    const target = props.rows.find((row) => row.target)?.target
+    const target = props.mark ?? props.rows.find((row) => row.target)?.target
     moveTo(
       cursor.value ??
         (props.byReserve
@@ -289,8 +337,9 @@ function onKey(event: KeyboardEvent) {
 function pointTo(event: PointerEvent) {
   const left = svg.value!.getBoundingClientRect().left
   const [from, to] = range.value
-  const { margin } = size.value
-  moveTo(from + ((event.clientX - left - margin) / (width.value - 2 * margin)) * (to - from))
+  const { left: before, right } = size.value
+  const across = width.value - before - right
+  moveTo(from + ((event.clientX - left - before) / across) * (to - from))
 }
 function onPointerDown(event: PointerEvent) {
   svg.value!.setPointerCapture(event.pointerId)
@@ -316,12 +365,19 @@ const spoken = computed(() =>
       `${at.value.maximumPercent} percent of maximum, ${bandName.value}, ${level.value.voice}, ` +
       `effort ${effort(level.value.rpe20, 6)} of 20, ${effort(level.value.rpe10, 0)} of 10, ` +
       `${at.value.counts['10']} beats in 10 seconds, ${at.value.counts['15']} in 15 seconds` +
-      (at.value.overCap ? ', over the cap' : ''),
+      (at.value.overCap ? ', over the cap' : '') +
+      (props.beside
+        ? said.value.map(({ label, at: here }) => `; ${label}, ${here?.name ?? 'nothing'}`).join('')
+        : ''),
 )
 </script>
 
 <template>
-  <div ref="box" class="ruler" :class="{ wall, 'dark-ground': wall, compact, wide: byReserve }">
+  <div
+    ref="box"
+    class="ruler"
+    :class="{ wall, 'dark-ground': wall, compact, beside, wide: byReserve }"
+  >
     <svg
       ref="svg"
       :width="width"
@@ -333,7 +389,7 @@ const spoken = computed(() =>
       :aria-label="
         byReserve
           ? 'Rulers laid out by percent of reserve'
-          : stacked
+          : stacked || beside
             ? 'Rulers on one axis, from rest to maximum'
             : 'Ruler from rest to maximum'
       "
@@ -382,14 +438,19 @@ const spoken = computed(() =>
       </defs>
 
       <g v-for="row in drawn" :key="row.key" v-memo="[row, narrow]" class="row">
-        <text :x="row.x(row.zones.restingBpm)" :y="row.top - 8 * size.by" class="end">
+        <text
+          v-if="!beside"
+          :x="row.x(row.zones.restingBpm)"
+          :y="row.top - 8 * size.by"
+          class="end"
+        >
           <tspan v-if="row.label" class="label">{{ row.label }}</tspan>
           <tspan v-if="!row.label || (!narrow && (!compact || byReserve))" :dx="row.label ? 10 : 0">
             rest {{ row.zones.restingBpm }}
           </tspan>
         </text>
         <text
-          v-if="!(byReserve && narrow)"
+          v-if="!(byReserve && narrow) && !beside"
           :x="row.x(row.zones.maximumBpm)"
           :y="row.top - 8 * size.by"
           class="end"
@@ -432,18 +493,19 @@ const spoken = computed(() =>
           <rect
             :x="row.x(row.limit.bpm)"
             :y="row.top"
-            :width="Math.max(0, width - size.margin - row.x(row.limit.bpm))"
+            :width="Math.max(0, width - size.right - row.x(row.limit.bpm))"
             :height="row.bar"
             :fill="`url(#${id}-hatch)`"
           />
           <line
             :x1="row.x(row.limit.bpm)"
             :x2="row.x(row.limit.bpm)"
-            :y1="row.top - 5 * size.by"
-            :y2="row.top + row.bar + 5 * size.by"
+            :y1="row.top - (beside ? 2 : 5) * size.by"
+            :y2="row.top + row.bar + (beside ? 2 : 5) * size.by"
           />
           <text
-            :x="width - size.margin"
+            v-if="!beside"
+            :x="width - size.right"
             :y="row.top - (narrow ? 44 : 27) * size.by"
             class="limit-word"
             text-anchor="end"
@@ -462,7 +524,7 @@ const spoken = computed(() =>
             :x="band.middle"
             :y="band.wordAt"
             class="word"
-            :class="{ plain: band.plain }"
+            :class="{ plain: band.plain, lane: band.lane }"
             :text-anchor="band.anchor"
           >
             {{ band.word }}
@@ -519,7 +581,7 @@ const spoken = computed(() =>
             :y2="bottom + 11 * size.by"
           />
           <text
-            v-if="tick.word && (!byReserve || (tick.bpm >= 0 && tick.bpm <= 100))"
+            v-if="tick.word && fits(tick.bpm) && (!byReserve || (tick.bpm >= 0 && tick.bpm <= 100))"
             :x="x(tick.bpm)"
             :y="bottom + 25 * size.by"
             text-anchor="middle"
@@ -528,14 +590,59 @@ const spoken = computed(() =>
           </text>
         </template>
         <text
-          v-for="mark in marks"
-          :key="mark.percent"
-          :x="x(mark.bpm)"
+          v-for="tick in marks"
+          :key="tick.percent"
+          :x="x(tick.bpm)"
           :y="bottom + 45 * size.by"
           class="percent"
-          :text-anchor="mark.percent === 0 ? 'start' : 'middle'"
+          :text-anchor="tick.percent === 0 ? 'start' : 'middle'"
         >
-          {{ mark.percent }}%
+          {{ tick.percent }}%
+        </text>
+      </g>
+
+      <g v-if="mark" class="mark">
+        <template v-for="row in marked" :key="row.top">
+          <rect
+            :x="x(mark.lowBpm)"
+            :y="row.top"
+            :width="Math.max(1, x(mark.highBpm) - x(mark.lowBpm))"
+            :height="row.tall"
+          />
+          <line
+            v-for="edge in [mark.lowBpm, mark.highBpm]"
+            :key="edge"
+            :x1="x(edge)"
+            :x2="x(edge)"
+            :y1="row.top"
+            :y2="row.top + row.tall"
+          />
+        </template>
+      </g>
+
+      <g v-if="beside" v-memo="[drawn, narrow]" aria-hidden="true">
+        <text
+          v-for="row in drawn"
+          :key="row.key"
+          class="name"
+          :class="{ 'in-use': row.inUse }"
+          :x="narrow ? size.margin : 0"
+          :y="narrow ? row.top - 6 : row.top + row.bar / 2 + 5"
+        >
+          {{ row.label }}
+        </text>
+      </g>
+      <g v-if="beside" class="calls" aria-hidden="true">
+        <text
+          v-for="(call, n) in calls"
+          :key="n"
+          class="call"
+          :class="{ said: call }"
+          :x="narrow ? width - size.margin : width - size.right + 14"
+          :y="narrow ? bars[n]!.top - 6 : bars[n]!.top + bars[n]!.tall / 2 + 5"
+          :text-anchor="narrow ? 'end' : 'start'"
+        >
+          {{ call || '–' }}
         </text>
       </g>
 
@@ -652,6 +759,43 @@ text {
   paint-order: stroke;
   stroke: var(--sheet);
   stroke-width: 4px;
+}
+
+.word.lane {
+  font-size: 0.92em;
+}
+
+.beside .name.in-use {
+  fill: var(--teal-deep);
+  font-weight: 700;
+}
+
+/* On a phone they stand over the range that runs across every row. */
+.name,
+.call {
+  fill: var(--ink);
+  paint-order: stroke;
+  stroke: var(--sheet);
+  stroke-width: 3px;
+}
+
+.call {
+  fill: var(--ink-quiet);
+}
+
+.call.said {
+  fill: var(--ink);
+  font-weight: 650;
+}
+
+.mark rect {
+  fill: var(--teal);
+  fill-opacity: 0.09;
+}
+
+.mark line {
+  stroke: var(--teal);
+  stroke-width: 1.6;
 }
 
 .axis text {

@@ -6,4 +6,5 @@ export const PLACES = [
   { id: 'desk', name: 'Desk', to: '/desk/pulse' },
   { id: 'practice', name: 'Practice', to: '/practice' },
   { id: 'methods', name: 'Methods', to: '/methods' },
+  { id: 'studio', name: 'Studio', to: '/studio' },
 ]

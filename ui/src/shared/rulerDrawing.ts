@@ -29,6 +29,14 @@ export interface Label {
 const GROUND = 'var(--ruler-ground)'
 const colourOf = (band: Band) => `var(--band-${band.level})`
 
+/** Whether a rate lies in a band, on the whole edges that a person sees. */
+export function holds(band: Band, bpm: number): boolean {
+  return band.place !== 'too-narrow' && band.lowBpm <= bpm && bpm <= band.highBpm
+}
+
+/** Whether anything of a band is to be drawn: it lies within the span, and has a rate of its own. */
+const within = (band: Band) => band.place === 'within'
+
 /** 0 below the soft edge, 1 above it, and evenly between: an edge is as soft as it is uncertain. */
 export function ramp(bpm: number, edge: number, sigma: number): number {
   if (sigma <= 0) return bpm < edge ? 0 : 1
@@ -57,13 +65,33 @@ function there(bpm: number, zones: Zones): number {
   )
 }
 
+/** Just below a hard edge: its two sides lie at one place. */
+const HAIR = 0.001
+
+/** Where a soft edge begins and ends; both sides of a hard one. */
+const ends = (edge: number, sigma: number) =>
+  sigma > 0 ? [edge - sigma, edge + sigma] : [edge - HAIR, edge]
+
+/** Every edge that is drawn within a span, and how soft it is. */
+function edges(zones: Zones): [number, number][] {
+  const bands = zones.kind === 'ladder' ? zones.bands.filter(within) : []
+  return [
+    [zones.restingBpm, zones.restingSigmaBpm],
+    [zones.maximumBpm, zones.maximumSigmaBpm],
+    ...bands.map((band): [number, number] => [band.lowBpm, band.lowSigmaBpm]),
+    ...bands.slice(-1).map((band): [number, number] => [band.highBpm + 1, band.highSigmaBpm]),
+  ]
+}
+
+/** A stop where a soft edge begins and ends, and at each beat: between them nothing bends. */
 function run(zones: Zones, colour: (bpm: number) => string): Stop[] {
   const [from, to] = domain([zones])
-  const result: Stop[] = []
-  for (let bpm = Math.floor(from); bpm <= Math.ceil(to); bpm++) {
-    result.push({ bpm, colour: colour(bpm), opacity: there(bpm, zones) })
-  }
-  return result
+  const at = new Set(edges(zones).flatMap(([edge, sigma]) => ends(edge, sigma)))
+  for (let bpm = Math.ceil(from); bpm <= to; bpm++) at.add(bpm)
+  return [...at, from, to]
+    .filter((bpm) => bpm >= from && bpm <= to)
+    .sort((a, b) => a - b)
+    .map((bpm) => ({ bpm, colour: colour(bpm), opacity: there(bpm, zones) }))
 }
 
 /**
@@ -71,7 +99,7 @@ function run(zones: Zones, colour: (bpm: number) => string): Stop[] {
  * in turn. Below a ladder that starts above rest, and above one that ends early, lies bare ground.
  */
 export function ladderColour(zones: Zones, bpm: number): string {
-  const bands = zones.bands.filter((band) => !band.belowResting)
+  const bands = zones.bands.filter(within)
   const last = bands.at(-1)
   let colour = GROUND
   for (const band of bands) {
@@ -96,8 +124,8 @@ function lanes(bands: Band[]): Band[][] {
 
 function rangeStops(band: Band): Stop[] {
   const colour = colourOf(band)
-  const low = Math.max(0.6, band.lowSigmaBpm)
-  const high = Math.max(0.6, band.highSigmaBpm)
+  const low = band.lowSigmaBpm
+  const high = band.highSigmaBpm
   return [
     { bpm: band.lowBpm - low, colour, opacity: 0 },
     { bpm: Math.min(band.lowBpm + low, (band.lowBpm + band.highBpm) / 2), colour, opacity: 1 },
@@ -108,7 +136,7 @@ function rangeStops(band: Band): Stop[] {
 
 /** What lies on the bar of a ruler, and where its words go. */
 export function drawing(zones: Zones): { pieces: Piece[]; labels: Label[]; lanes: number } {
-  const shown = zones.bands.filter((band) => !band.belowResting)
+  const shown = zones.bands.filter(within)
   if (zones.kind === 'ladder') {
     return {
       pieces: [
@@ -147,7 +175,7 @@ export function drawing(zones: Zones): { pieces: Piece[]; labels: Label[]; lanes
 export function seams(zones: Zones): number[] {
   if (zones.kind !== 'ladder') return []
   return zones.bands
-    .filter((band, at) => at > 0 && zones.bands[at - 1]!.level === band.level && !band.belowResting)
+    .filter((band, at) => at > 0 && zones.bands[at - 1]!.level === band.level && within(band))
     .map((band) => band.lowBpm)
 }
 

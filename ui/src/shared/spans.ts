@@ -15,6 +15,8 @@ export function zonesOn(
     maximumStandardErrorBpm: span.maximumStandardErrorBpm,
     capBpm,
     rpeFamily: null,
+    lowerThresholdBpm: null,
+    upperThresholdBpm: null,
   }).catch(() => null)
 }
 
@@ -31,6 +33,8 @@ export function targetOn(
     low: aim.lowPercent,
     high: aim.highPercent,
     capBpm,
+    lowerThresholdBpm: null,
+    upperThresholdBpm: null,
   }).catch(() => null)
 }
 

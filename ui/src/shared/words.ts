@@ -62,6 +62,51 @@ export const BASES = {
   reserve: { name: 'Reserve', unit: '% of reserve', method: 'rate-of-reserve' },
   maximum: { name: 'Maximum', unit: '% of maximum', method: 'rate-of-maximum' },
   resting: { name: 'Above rest', unit: 'bpm above rest', method: 'rate-above-resting' },
+  threshold: {
+    name: 'Threshold',
+    unit: '% of the upper threshold',
+    method: 'rate-of-threshold',
+  },
+  measured: {
+    name: 'Measured rates',
+    unit: 'below, between and above two measured rates',
+    method: 'rate-of-threshold',
+  },
+} as const
+
+/** How the bands of a scheme relate. */
+export const KINDS = {
+  ladder: { name: 'Ladder', meaning: 'Each band ends where the next begins.' },
+  goals: { name: 'Goals', meaning: 'Ranges for a purpose: gaps and overlaps are meant.' },
+  points: { name: 'Single rates', meaning: 'One figure for each band.' },
+} as const
+
+/** The bands of a scheme as its school writes them down. */
+export function schemeFigures(scheme: {
+  basis: keyof typeof BASES
+  bands: { name: string; low: number; high: number; rpe20: number[] | null }[]
+}): string {
+  return scheme.bands
+    .map(({ name, low, high, rpe20 }) => {
+      // Measured rates have no figures until they are measured.
+      if (scheme.basis === 'measured') return name
+      const figures = low === high ? `${name} ${low}` : `${name} ${low}–${high}`
+      return rpe20 ? `${figures} (effort ${rpe20[0]}–${rpe20[1]})` : figures
+    })
+    .join(', ')
+}
+
+/** The two families of 0–10 scales of effort. */
+export const FAMILIES = {
+  ratio: { name: 'Ratio', meaning: 'moderate is 3–4' },
+  linear: { name: 'Linear', meaning: 'moderate is 5–6' },
+} as const
+
+export const CLASSES = {
+  light: 'light',
+  moderate: 'moderate',
+  vigorous: 'vigorous',
+  'near-maximal': 'near maximal',
 } as const
 
 export const ALLOWS = {

@@ -1,18 +1,45 @@
 <script setup lang="ts">
-import type { Zones } from '../api/korvel'
+import { computed } from 'vue'
+import type { Prescribable, Zones } from '../api/korvel'
 import LevelStrokes from '../shared/LevelStrokes.vue'
 import MethodLink from '../shared/MethodLink.vue'
+import { holds } from '../shared/rulerDrawing'
 import { effort, span } from '../shared/words'
 
 /** What each band of a scheme is: rates, counts, effort, voice. A band's name opens its sum. */
-defineProps<{
+const props = defineProps<{
   zones: Zones
   /** The rate the cursor is at. */
   at?: number | undefined
-  ceilingBpm?: number | null
   /** Where the sum of a band is worked out long hand. */
   working: (band: string) => object
+  /** What of each band may be prescribed, and where to; left out where there is no client. */
+  prescribable?: Prescribable[]
+  prescribe?: (low: number, high: number) => object
 }>()
+
+const PLACES = {
+  'below-resting': () => `lies under the resting rate of ${props.zones.restingBpm}`,
+  'above-maximum': () => `lies above the maximum of ${props.zones.maximumBpm}`,
+  'too-narrow': () => 'is narrower than one beat for this client',
+  within: () => '',
+}
+const allowed = (at: number) => props.prescribable?.[at]
+const beyond = (at: number) => {
+  const band = props.zones.bands[at]!
+  return band.allowedHighBpm === null || allowed(at)?.lowPercent === null
+}
+/** Why some may not be prescribed, once for all that share the reason. */
+const reasons = computed(() => {
+  const byReason = new Map<string, string[]>()
+  props.zones.bands.forEach((band, at) => {
+    const why = allowed(at)?.because
+    if (!why || band.place !== 'within') return
+    const cut = allowed(at)!.lowPercent === null ? '' : ', cut'
+    byReason.set(why, [...(byReason.get(why) ?? []), band.name + cut])
+  })
+  return [...byReason].map(([why, bands]) => ({ why, bands: bands.join('; ') }))
+})
 </script>
 
 <template>
@@ -28,18 +55,14 @@ defineProps<{
           <th scope="col">effort of 20</th>
           <th scope="col">of 10</th>
           <th scope="col">how it sounds</th>
+          <th v-if="prescribable" scope="col" class="no-print">prescribe</th>
         </tr>
       </thead>
       <tbody>
         <tr
-          v-for="band in zones.bands"
+          v-for="(band, n) in zones.bands"
           :key="band.id"
-          :class="{
-            at: at !== undefined && at >= band.lowBpm && at <= band.highBpm,
-            beyond:
-              band.allowedHighBpm === null ||
-              ((ceilingBpm ?? null) !== null && band.lowBpm >= ceilingBpm!),
-          }"
+          :class="{ at: at !== undefined && holds(band, at), beyond: beyond(n) }"
         >
           <th scope="row">
             <LevelStrokes :level="band.level" />
@@ -47,8 +70,8 @@ defineProps<{
               band.name
             }}</RouterLink>
           </th>
-          <template v-if="band.belowResting">
-            <td colspan="7" class="quiet">lies under the resting rate of {{ zones.restingBpm }}</td>
+          <template v-if="band.place !== 'within'">
+            <td :colspan="prescribable ? 8 : 7" class="quiet">{{ PLACES[band.place]() }}</td>
           </template>
           <template v-else>
             <td class="num strong">
@@ -70,10 +93,27 @@ defineProps<{
             </td>
             <td class="num">{{ effort(band.rpe10, 0) }}</td>
             <td>{{ band.voice }}</td>
+            <td v-if="prescribable" class="no-print">
+              <RouterLink
+                v-if="allowed(n)?.lowPercent != null && prescribe"
+                :to="prescribe(allowed(n)!.lowPercent!, allowed(n)!.highPercent!)"
+                :aria-label="`Prescribe ${band.name}, ${span([allowed(n)!.lowPercent!, allowed(n)!.highPercent!])} percent of reserve`"
+                ><span class="num">{{
+                  span([allowed(n)!.lowPercent!, allowed(n)!.highPercent!])
+                }}</span>
+                %</RouterLink
+              >
+              <span v-else class="quiet">not for them</span>
+            </td>
           </template>
         </tr>
       </tbody>
     </table>
+    <ul v-if="reasons.length" class="reasons small">
+      <li v-for="{ why, bands } in reasons" :key="why">
+        <b>{{ bands }}</b>: {{ why }}
+      </li>
+    </ul>
   </div>
 </template>
 
@@ -115,6 +155,11 @@ tbody th .strokes {
   color: var(--ink);
   text-decoration: underline dotted;
   text-underline-offset: 4px;
+}
+
+.reasons {
+  margin-top: 8px;
+  color: var(--ink-quiet);
 }
 
 .strong {

@@ -1,24 +1,68 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
-import { bands } from '../api/korvel'
+import Select from 'primevue/select'
+import { computed, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { asProblem } from '../api/http'
+import { bands, chooseScheme, schemes, type Mode } from '../api/korvel'
 import { useClient } from '../clients/useClient'
 import Findings from '../shared/Findings.vue'
 import MethodLink from '../shared/MethodLink.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import Ruler from '../shared/Ruler.vue'
 import { useLoad } from '../shared/load'
+import { offerUndo, undone } from '../shared/undo'
+import { MODES, options } from '../shared/words'
 import BandTable from './BandTable.vue'
+import ThresholdsSheet from './ThresholdsSheet.vue'
 
-/** The client's span on the ruler, and what each band is. */
+/** The client's span on the ruler in one school, and what each of its bands is. */
 const { id, overview } = useClient()
+const route = useRoute()
 const router = useRouter()
 const { data, problem, load } = useLoad(bands)
-watch([id, () => overview.value?.client.version], () => load(id.value, 'voice-ladder', 'run'), {
+const shelf = useLoad(schemes)
+
+/** The school that is looked at; empty is the one in use. */
+const asked = ref(String(route.query.scheme ?? ''))
+const mode = ref<Mode>(String(route.query.mode ?? '') in MODES ? (route.query.mode as Mode) : 'run')
+const fetchBands = () => load(id.value, asked.value, mode.value)
+watch([id, () => overview.value?.client.version, asked, mode, undone], fetchBands, {
   immediate: true,
 })
+void shelf.load()
 const cursor = ref<number>()
+
+const all = computed(() => shelf.data.value?.schemes ?? [])
+const nameOf = (scheme: string) => all.value.find((each) => each.id === scheme)?.name ?? scheme
+const inUse = computed(() => data.value?.choice.chosen ?? data.value?.choice.studio ?? '')
+const shown = computed({
+  get: () => (asked.value ? asked.value : (data.value?.zones?.scheme ?? inUse.value)),
+  set: (scheme) => {
+    asked.value = scheme === inUse.value ? '' : scheme
+  },
+})
+const first = computed(() => overview.value?.client.name.split(' ')[0] ?? 'this client')
+
+const fault = ref('')
+async function use(scheme: string | null) {
+  const before = data.value!.choice.chosen ?? null
+  const whose = id.value
+  try {
+    await chooseScheme(whose, scheme)
+    fault.value = ''
+    asked.value = ''
+    await fetchBands()
+    offerUndo(
+      scheme === null
+        ? `${first.value} is shown the studio's bands again.`
+        : `${first.value}'s bands are shown as ${nameOf(scheme)}.`,
+      async () => void (await chooseScheme(whose, before)),
+    )
+  } catch (thrown) {
+    fault.value = asProblem(thrown).message
+  }
+}
 
 /** The same figures on the desk, where every number is worked out long hand. */
 function onDesk(band: string) {
@@ -32,84 +76,155 @@ function onDesk(band: string) {
       cap: zones.capBpm ?? undefined,
       maxerror: zones.maximumSigmaBpm,
       resterror: zones.restingSigmaBpm,
+      lower: zones.lowerThresholdBpm ?? undefined,
+      upper: zones.upperThresholdBpm ?? undefined,
       band,
     },
   }
 }
+const toPrescription = (low?: number, high?: number) => ({
+  path: `/clients/${id.value}/prescription`,
+  query: { low, high, mode: mode.value === 'run' ? undefined : mode.value },
+})
 </script>
 
 <template>
-  <ProblemNote v-if="problem" :problem="problem" @retry="load(id, 'voice-ladder', 'run')" />
-  <section v-else-if="data && !data.zones" class="sheet stack none">
-    <h2>No bands by rate</h2>
-    <Findings :findings="data.findings" />
-    <p v-for="finding in data.findings" :key="finding.code">{{ finding.because }}</p>
-    <div>
-      <Button
-        v-if="data.findings[0]?.code === 'resting-missing'"
-        label="Count a pulse"
-        @click="router.push(`/clients/${id}/pulse`)"
-      />
-      <Button
-        v-else-if="overview?.steps.some((step) => step.step === 'pulse' && step.state === 'due')"
-        label="Count the pulse again"
-        @click="router.push(`/clients/${id}/pulse`)"
-      />
-      <Button
-        v-else
-        label="Prescribe by effort and talk"
-        @click="router.push(`/clients/${id}/prescription`)"
-      />
-    </div>
-  </section>
-  <div v-else-if="data?.zones" class="stack">
-    <section class="sheet">
-      <p class="title">
-        <b
-          >From <span class="num">{{ data.zones.restingBpm }}</span> at rest to about
-          <span class="num">{{ data.zones.maximumBpm }}</span></b
-        >
-        <span class="quiet">
-          ·
-          <MethodLink to="reserve"
-            >reserve <span class="num">{{ data.zones.reserveBpm }}</span></MethodLink
-          >
-          · edges
-          <MethodLink to="edge-error">as soft as they are uncertain</MethodLink>: maximum ±
-          <MethodLink :to="data.maximumMethod!" class="num">{{
-            data.zones.maximumSigmaBpm
-          }}</MethodLink>, rest ±
-          <MethodLink to="resting-error" class="num">{{ data.zones.restingSigmaBpm }}</MethodLink>
-        </span>
-      </p>
-      <Ruler v-model:cursor="cursor" :rows="[{ zones: data.zones, ceilingBpm: data.ceilingBpm }]" />
-      <Findings :findings="data.findings" class="cap" />
-    </section>
-
-    <section class="sheet">
-      <div class="heading">
-        <h2>{{ data.zones.name }}: what each band is</h2>
-        <span class="quiet small">{{ data.zones.serves }}</span>
-        <Button label="Prescribe" @click="router.push(`/clients/${id}/prescription`)" />
+  <div class="stack">
+    <section v-if="problem?.findings.length && asked" class="sheet stack none">
+      <h2>{{ nameOf(asked) }} needs more than is known</h2>
+      <Findings :findings="problem.findings" />
+      <p>Enter the two rates below, or look at another school.</p>
+      <div>
+        <Button label="Back to the bands in use" outlined @click="asked = ''" />
       </div>
-      <BandTable
-        :zones="data.zones"
-        :at="cursor"
-        :ceiling-bpm="data.ceilingBpm"
-        :working="onDesk"
-      />
-      <p v-if="data.ceilingBpm !== null" class="small quiet note">
-        Bands that begin at <span class="num">{{ data.ceilingBpm }}</span> or above are shown, and
-        not prescribed for this client yet.
-      </p>
     </section>
+    <ProblemNote v-else-if="problem" :problem="problem" @retry="fetchBands" />
+    <section v-else-if="data && !data.zones" class="sheet stack none">
+      <h2>No bands by rate</h2>
+      <Findings :findings="data.findings" />
+      <p v-for="finding in data.findings" :key="finding.code">{{ finding.because }}</p>
+      <div>
+        <Button
+          v-if="data.findings[0]?.code === 'resting-missing'"
+          label="Count a pulse"
+          @click="router.push(`/clients/${id}/pulse`)"
+        />
+        <Button
+          v-else-if="overview?.steps.some((step) => step.step === 'pulse' && step.state === 'due')"
+          label="Count the pulse again"
+          @click="router.push(`/clients/${id}/pulse`)"
+        />
+        <Button
+          v-else
+          label="Prescribe by effort and talk"
+          @click="router.push(`/clients/${id}/prescription`)"
+        />
+      </div>
+    </section>
+    <template v-else-if="data?.zones">
+      <section class="sheet">
+        <div class="title">
+          <p>
+            <b
+              >From <span class="num">{{ data.zones.restingBpm }}</span> at rest to about
+              <span class="num">{{ data.zones.maximumBpm }}</span></b
+            >
+            <span class="quiet">
+              ·
+              <MethodLink to="reserve"
+                >reserve <span class="num">{{ data.zones.reserveBpm }}</span></MethodLink
+              >
+              · edges
+              <MethodLink to="edge-error">as soft as they are uncertain</MethodLink>: maximum ±
+              <MethodLink :to="data.maximumMethod!" class="num">{{
+                data.zones.maximumSigmaBpm
+              }}</MethodLink>, rest ±
+              <MethodLink to="resting-error" class="num">{{
+                data.zones.restingSigmaBpm
+              }}</MethodLink>
+            </span>
+          </p>
+          <Select
+            v-model="mode"
+            class="no-print"
+            :options="options(MODES)"
+            option-label="name"
+            option-value="value"
+            aria-label="In which mode"
+          />
+        </div>
+        <Ruler
+          v-model:cursor="cursor"
+          :rows="[{ zones: data.zones, ceilingBpm: data.ceilingBpm }]"
+        />
+        <Findings :findings="data.findings" class="cap" />
+      </section>
+
+      <section class="sheet">
+        <div class="heading">
+          <h2 class="visually-hidden">{{ data.zones.name }}: what each band is</h2>
+          <Select
+            v-model="shown"
+            :options="all"
+            option-label="name"
+            option-value="id"
+            aria-label="School of bands"
+            class="school"
+          >
+            <template #option="{ option }">
+              <span class="option"
+                >{{ option.name }}
+                <small v-if="option.id === data.choice.studio" class="quiet">the studio's</small>
+                <small v-if="option.own" class="quiet">own</small></span
+              >
+            </template>
+          </Select>
+          <span class="quiet small serves">
+            <MethodLink :to="data.zones.scheme">{{ data.zones.serves || 'No note.' }}</MethodLink>
+          </span>
+          <span class="ways no-print">
+            <Button
+              v-if="data.zones.scheme !== inUse && !overview?.client.archived"
+              :label="`Use it for ${first}`"
+              @click="use(data.zones.scheme === data.choice.studio ? null : data.zones.scheme)"
+            />
+            <button v-else-if="data.choice.chosen" type="button" class="link" @click="use(null)">
+              Back to the studio's, {{ nameOf(data.choice.studio) }}
+            </button>
+            <Button
+              label="All schools side by side"
+              outlined
+              @click="router.push({ path: `/clients/${id}/bands/schools`, query: { mode } })"
+            />
+          </span>
+        </div>
+        <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
+        <BandTable
+          :zones="data.zones"
+          :at="cursor"
+          :working="onDesk"
+          :prescribable="data.prescribable"
+          :prescribe="toPrescription"
+        />
+      </section>
+    </template>
+    <p v-else class="quiet" role="status">Working out the bands…</p>
+    <ThresholdsSheet v-if="data?.zones || (problem && asked)" :mode="mode" @changed="fetchBands" />
   </div>
-  <p v-else class="quiet" role="status">Working out the bands…</p>
 </template>
 
 <style scoped>
 .title {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  justify-content: space-between;
+  align-items: center;
   margin-bottom: 4px;
+}
+
+.title p {
+  flex: 1 1 260px;
 }
 
 .cap {
@@ -123,15 +238,34 @@ function onDesk(band: string) {
 .heading {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 16px;
+  gap: 8px 16px;
   align-items: center;
 }
 
-.heading button {
-  margin-left: auto;
+.school {
+  min-width: 15rem;
+  font-weight: 650;
 }
 
-.note {
-  margin-top: 8px;
+.serves {
+  flex: 1 1 200px;
+}
+
+.option {
+  display: flex;
+  gap: 10px;
+  align-items: baseline;
+}
+
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  align-items: center;
+}
+
+.fault {
+  color: var(--wine);
+  font-weight: 600;
 }
 </style>

@@ -15,7 +15,12 @@ const props = defineProps<{ id: string }>()
 const route = useRoute()
 const asked = String(route.query.mode ?? 'run')
 const mode = ref<Mode>(asked in MODES ? (asked as Mode) : 'run')
-const scheme = ref('voice-ladder')
+/** Empty is the one in use for this client. */
+const scheme = ref('')
+const shown = computed({
+  get: () => scheme.value || (data.value?.scheme ?? ''),
+  set: (chosen) => (scheme.value = chosen),
+})
 const { data, problem, load } = useLoad(deviceSheet)
 const known = useLoad(methods)
 void known.load()
@@ -41,7 +46,7 @@ const print = () => window.print()
     </div>
     <form class="pick no-print" novalidate @submit.prevent>
       <SelectField v-model="mode" label="What they do" :options="options(MODES)" />
-      <SelectField v-model="scheme" label="Bands" :options="schemes" />
+      <SelectField v-model="shown" label="Bands" :options="schemes" />
     </form>
     <section v-if="problem?.findings.length" class="sheet stack refused">
       <h1>No values for a device</h1>

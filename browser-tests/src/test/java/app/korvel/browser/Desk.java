@@ -193,7 +193,7 @@ final class Desk {
         driver.executeScript(
             """
             return [...document.querySelectorAll(arguments[0])].map(
-              (each) => each.innerText.replace(/\\s+/g, ' ').trim())
+              (each) => (each.innerText ?? each.textContent).replace(/\\s+/g, ' ').trim())
             """,
             css);
   }

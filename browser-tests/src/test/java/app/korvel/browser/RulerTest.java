@@ -2,13 +2,26 @@ package app.korvel.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.korvel.core.zone.Anchors;
+import app.korvel.core.zone.Reserve;
+import app.korvel.core.zone.Scheme;
+import app.korvel.core.zone.Schemes;
+import app.korvel.core.zone.ThresholdRates;
+import app.korvel.core.zone.Uncertainty;
+import app.korvel.core.zone.Zones;
+import app.korvel.core.zone.Zones.BandRates;
+import java.math.BigDecimal;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.FieldSource;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.interactions.PointerInput;
@@ -19,6 +32,9 @@ import org.openqa.selenium.interactions.Sequence;
 
 /** The ruler: one component, by mouse, touch and keyboard, at every width, dark and on paper. */
 class RulerTest {
+  static final List<Scheme> EVERY_SCHEME = Schemes.ALL;
+  private static final Offset<Double> NEAR = Offset.offset(0.02);
+
   private static final String BANDS = "/desk/bands?rest=64&max=176&scheme=";
   private Desk desk;
 
@@ -137,6 +153,75 @@ class RulerTest {
     desk.await(() -> desk.one("tbody").getText().contains("0.0"));
     assertThat(colourAt(108)).isEqualTo("var(--band-1)");
     assertThat(colourAt(109)).isEqualTo("var(--band-2)");
+  }
+
+  /**
+   * For every school: each soft edge begins and ends where the core's σ says, to a pixel's part.
+   */
+  @ParameterizedTest
+  @FieldSource("EVERY_SCHEME")
+  void theDrawnEdgesAreTheCoresNumbers(Scheme scheme) {
+    Reserve reserve = Reserve.of(64, 176);
+    Anchors anchors = Anchors.of(reserve, Optional.of(ThresholdRates.of(118, 149)));
+    Uncertainty uncertainty = Uncertainty.of(new BigDecimal("4"), new BigDecimal("1.7"));
+    desk.open(BANDS + scheme.id() + "&maxerror=4&resterror=1.7&lower=118&upper=149");
+    desk.await(() -> desk.texts("tbody tr").size() == scheme.bands().size());
+    List<BandRates> bands = Zones.bands(scheme, anchors, uncertainty, OptionalInt.empty());
+    for (BandRates band : bands) {
+      double low = band.lowBpm() - band.lowSigmaBpm().doubleValue();
+      double high = band.highBpm() + band.highSigmaBpm().doubleValue();
+      if (scheme.kind() != Scheme.Kind.LADDER) {
+        List<List<Object>> stops = stops(band.band().id());
+        assertThat(number(stops.get(0).get(0))).as("low edge").isCloseTo(low, NEAR);
+        assertThat(number(stops.get(0).get(2))).isZero();
+        assertThat(number(stops.get(3).get(0))).as("high edge").isCloseTo(high, NEAR);
+        assertThat(number(stops.get(3).get(2))).isZero();
+      } else if (band.lowBpm() > reserve.restingBpm()) {
+        double sigma = band.lowSigmaBpm().doubleValue();
+        List<List<Object>> stops = stops("run");
+        assertThat(colour(stops, band.lowBpm() + sigma))
+            .isEqualTo("var(--band-" + band.level().number() + ")");
+        assertThat(colour(stops, band.lowBpm() - sigma)).doesNotStartWith("color-mix");
+        if (!colour(stops, low).equals(colour(stops, band.lowBpm() + sigma))) {
+          assertThat(colour(stops, band.lowBpm())).contains(" 50%");
+        }
+      }
+    }
+  }
+
+  /** The stops of a piece: rate, colour, opacity. */
+  @SuppressWarnings("unchecked")
+  private List<List<Object>> stops(String piece) {
+    return (List<List<Object>>)
+        desk.driver()
+            .executeScript(
+                """
+                const tick = (bpm) =>
+                  [...document.querySelectorAll('.axis text:not(.percent)')]
+                    .find((each) => each.textContent.trim() === String(bpm)).x.baseVal[0].value
+                const perBpm = (tick(160) - tick(80)) / 80
+                const bar = document.querySelector(`[data-piece='${arguments[0]}']`)
+                const url = bar.getAttribute('fill').slice(5, -1)
+                return [...document.getElementById(url).children].map((stop) => [
+                  80 + (bar.x.baseVal.value + stop.offset.baseVal * bar.width.baseVal.value
+                    - tick(80)) / perBpm,
+                  stop.style.stopColor,
+                  Number(stop.style.stopOpacity),
+                ])
+                """,
+                piece);
+  }
+
+  private static double number(Object value) {
+    return ((Number) value).doubleValue();
+  }
+
+  private static String colour(List<List<Object>> stops, double bpm) {
+    return stops.stream()
+        .filter(stop -> Math.abs(number(stop.get(0)) - bpm) < 0.02)
+        .findFirst()
+        .map(stop -> stop.get(1).toString())
+        .orElseThrow(() -> new AssertionError("no stop at " + bpm + " in " + stops));
   }
 
   private String colourAt(int bpm) {

@@ -38,6 +38,8 @@ class EveryDemoClientTest {
             "/field-tests",
             "/efforts",
             "/bands",
+            "/bands?mode=row",
+            "/thresholds",
             "/screening",
             "/screening/decision",
             "/checkins",

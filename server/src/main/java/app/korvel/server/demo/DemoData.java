@@ -59,6 +59,11 @@ import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Sex;
 import app.korvel.core.screening.Topic;
 import app.korvel.core.screening.WrittenLimit;
+import app.korvel.core.zone.Basis;
+import app.korvel.core.zone.MeasuredThresholds;
+import app.korvel.core.zone.OwnScheme;
+import app.korvel.core.zone.Scheme;
+import app.korvel.core.zone.ThresholdRates;
 import app.korvel.sensor.PracticePulse;
 import app.korvel.store.CheckInRepository;
 import app.korvel.store.ClassCountRepository;
@@ -79,6 +84,9 @@ import app.korvel.store.SavedCheckIn;
 import app.korvel.store.SavedClassCount;
 import app.korvel.store.SavedClassCount.Entry;
 import app.korvel.store.SavedClassCount.Moment;
+import app.korvel.store.SchemeRepository;
+import app.korvel.store.ThresholdRepository;
+import java.math.BigDecimal;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -120,6 +128,8 @@ public final class DemoData {
   private final FieldTestRepository fieldTests;
   private final EffortRepository efforts;
   private final PrescriptionRepository prescriptions;
+  private final SchemeRepository schemes;
+  private final ThresholdRepository thresholds;
   private final ZoneId zone;
   private final Instant now;
   private final LocalDate today;
@@ -138,6 +148,8 @@ public final class DemoData {
     this.fieldTests = new FieldTestRepository(database);
     this.efforts = new EffortRepository(database);
     this.prescriptions = new PrescriptionRepository(database);
+    this.schemes = new SchemeRepository(database);
+    this.thresholds = new ThresholdRepository(database);
     this.zone = zone;
     this.now = now;
     this.today = LocalDate.ofInstant(now, zone);
@@ -627,6 +639,39 @@ public final class DemoData {
     clients.archive(write(LEFT, random).id(), 1, true, now);
     countTogether(IN_CLASS.stream().map(crew::get).toList());
     practise();
+    bands(crew.get("Sefa Brandvik"), crew.get("Tomasz Wielgor"));
+  }
+
+  /** A scheme of the studio's own, one client shown another school, one with thresholds. */
+  private void bands(Client schoolboy, Client rower) {
+    OwnScheme seaWall =
+        new OwnScheme(
+            "Sea wall",
+            Scheme.Kind.LADDER,
+            Basis.RESERVE,
+            "Walks and runs on the wall, by the marks painted on it.",
+            List.of(
+                row("Stroll", 0, 35),
+                row("March", 35, 55),
+                row("Climb", 55, 75),
+                row("Run", 75, 100)));
+    schemes.add(seaWall.checked(ids.next().toString()), daysAgo(90));
+    schemes.choose(
+        ids.next(), schoolboy.id(), Optional.of("school-range"), today.minusDays(20), daysAgo(20));
+    thresholds.add(
+        rower.id(),
+        new MeasuredThresholds(
+            ids.next(),
+            Mode.ROW,
+            MeasuredThresholds.Kind.TALK_STEPS,
+            ThresholdRates.of(128, 157),
+            today.minusDays(15),
+            "on the skiff, two-minute steps",
+            daysAgo(15)));
+  }
+
+  private static OwnScheme.Row row(String name, int low, int high) {
+    return new OwnScheme.Row(name, BigDecimal.valueOf(low), BigDecimal.valueOf(high));
   }
 
   /** The class of yesterday evening, every one counted. */

@@ -33,6 +33,7 @@ import app.korvel.server.zone.ZoneViews;
 import java.math.BigDecimal;
 import java.util.Arrays;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -302,7 +303,9 @@ class MethodsController {
     }
   }
 
-  record SchemeBand(String id, String name, BigDecimal low, BigDecimal high) {}
+  /** A band; {@code rpe20} where its school ties an effort to it. */
+  record SchemeBand(
+      String id, String name, BigDecimal low, BigDecimal high, @Nullable List<Integer> rpe20) {}
 
   record SchemeRow(
       String id,
@@ -319,7 +322,14 @@ class MethodsController {
           scheme.kind(),
           scheme.basis(),
           scheme.bands().stream()
-              .map(band -> new SchemeBand(band.id(), band.name(), band.low(), band.high()))
+              .map(
+                  band ->
+                      new SchemeBand(
+                          band.id(),
+                          band.name(),
+                          band.low(),
+                          band.high(),
+                          band.rpe20().map(ZoneViews::span).orElse(null)))
               .toList(),
           scheme.serves(),
           scheme.source().citation());

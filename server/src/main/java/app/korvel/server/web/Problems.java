@@ -67,6 +67,11 @@ public class Problems extends ResponseEntityExceptionHandler {
   }
 
   @ExceptionHandler
+  ResponseEntity<Object> tooLarge(TooLargeException large) {
+    return answer(ProblemType.TOO_LARGE.problem(HttpStatus.CONTENT_TOO_LARGE, large.getMessage()));
+  }
+
+  @ExceptionHandler
   ResponseEntity<Object> emptyBody(RequestChecks.NullBodyException empty) {
     return answer(malformed("A JSON body is needed."));
   }

@@ -12,15 +12,14 @@ import app.korvel.core.screening.Cap;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Permission;
 import app.korvel.core.screening.StopSigns;
-import app.korvel.core.zone.Anchors;
 import app.korvel.core.zone.Reserve;
-import app.korvel.core.zone.Scheme;
 import app.korvel.core.zone.Target;
 import app.korvel.core.zone.Zones;
 import app.korvel.server.client.ClientRecords;
 import app.korvel.server.client.ClientViews.MaximumInUse;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.FindingView;
+import app.korvel.server.zone.ClientAnchors.InHand;
 import app.korvel.store.PrescriptionRepository;
 import app.korvel.store.SavedPrescription;
 import java.time.LocalDate;
@@ -39,19 +38,16 @@ import org.springframework.web.bind.annotation.RestController;
 class DeviceSheetController {
   private final ClientRecords records;
   private final ClientAnchors anchors;
-  private final SchemeShelf shelf;
   private final PrescriptionRepository prescriptions;
   private final StudioClock clock;
 
   DeviceSheetController(
       ClientRecords records,
       ClientAnchors anchors,
-      SchemeShelf shelf,
       PrescriptionRepository prescriptions,
       StudioClock clock) {
     this.records = records;
     this.anchors = anchors;
-    this.shelf = shelf;
     this.prescriptions = prescriptions;
     this.clock = clock;
   }
@@ -75,6 +71,7 @@ class DeviceSheetController {
       String clientName,
       LocalDate date,
       Mode mode,
+      String scheme,
       String schemeName,
       int restingBpm,
       MaximumInUse maximum,
@@ -92,19 +89,19 @@ class DeviceSheetController {
       @RequestParam(required = false) @Nullable String scheme,
       @RequestParam(defaultValue = "run") Mode mode) {
     Client client = records.client(id);
-    Scheme chosen = shelf.of(client, scheme);
     Groundwork ground = records.groundwork(client, mode);
     if (!ground.screening().stops().isEmpty()) {
       throw RefusedException.because(ground.screening().stops());
     }
     Reserve reserve = ground.reserveOrRefuse();
-    Anchors from = anchors.of(client, ground, chosen);
-    Zones zones = Zones.of(chosen, from, ground.uncertainty(), ground.capBpm());
+    InHand hand = anchors.inHand(client, ground, scheme);
+    Zones zones = Zones.of(hand.scheme(), hand.anchors(), ground.uncertainty(), ground.capBpm());
     int ceiling =
         ground.permission().vigorous()
             ? reserve.maximumBpm()
             : reserve.rateAt(Permission.CEILING_PERCENT);
     List<Finding> findings = new ArrayList<>();
+    hand.finding().ifPresent(findings::add);
     ground
         .screening()
         .cap()
@@ -117,7 +114,8 @@ class DeviceSheetController {
         client.details().name(),
         clock.today(),
         mode,
-        chosen.name(),
+        hand.scheme().id(),
+        hand.scheme().name(),
         reserve.restingBpm(),
         MaximumInUse.of(ground.maximum().orElseThrow()),
         ground.screening().cap().map(Cap::bpm).orElse(null),

@@ -20,6 +20,7 @@ import app.korvel.server.studio.StudioSettings;
 import app.korvel.server.web.NotFoundException;
 import app.korvel.server.web.ProblemType;
 import app.korvel.server.web.Problems;
+import app.korvel.server.web.TooLargeException;
 import app.korvel.server.zone.SchemeViews.ClientSchemeRequest;
 import app.korvel.server.zone.SchemeViews.SchemeArchiveRequest;
 import app.korvel.server.zone.SchemeViews.SchemeChangeRequest;
@@ -130,14 +131,12 @@ class SchemeController {
 
   /** Reads a file; nothing is kept. */
   @PostMapping(value = "/api/schemes/read", consumes = MediaType.APPLICATION_JSON_VALUE)
-  ResponseEntity<Object> read(@RequestBody byte[] file) {
+  WrittenScheme read(@RequestBody byte[] file) {
     if (file.length > SchemeFile.MOST_BYTES) {
-      return Problems.answer(
-          ProblemType.TOO_LARGE.problem(
-              HttpStatus.CONTENT_TOO_LARGE,
-              "The file has " + file.length + " bytes. Accepted: a scheme file of up to 64 KiB."));
+      throw new TooLargeException(
+          "The file has " + file.length + " bytes. Accepted: a scheme file of up to 64 KiB.");
     }
-    return ResponseEntity.ok(WrittenScheme.of(SchemeFile.read(file)));
+    return WrittenScheme.of(SchemeFile.read(file));
   }
 
   @PostMapping("/api/schemes")

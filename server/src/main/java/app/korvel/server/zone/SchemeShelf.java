@@ -44,6 +44,11 @@ public class SchemeShelf {
     return Schemes.ALL.stream().filter(scheme -> scheme.id().equals(id)).findFirst();
   }
 
+  /** The one taken where nothing else can be. */
+  static Scheme usual() {
+    return shipped(Scheme.DEFAULT_ID).orElseThrow();
+  }
+
   /** The scheme that was asked for; else the one chosen for the client; else the studio's. */
   Scheme of(Client client, @Nullable String asked) {
     return of(asked == null ? inUse(client) : asked);

@@ -9,16 +9,15 @@ import app.korvel.core.screening.Goal;
 import app.korvel.core.zone.Anchors;
 import app.korvel.core.zone.Reserve.Percents;
 import app.korvel.core.zone.RpeFamily;
-import app.korvel.core.zone.Scheme;
 import app.korvel.core.zone.Schools;
 import app.korvel.core.zone.Uncertainty;
-import app.korvel.core.zone.WorkingThresholds;
 import app.korvel.core.zone.Zones;
 import app.korvel.server.client.ClientRecords;
 import app.korvel.server.client.TargetInQuestion;
 import app.korvel.server.client.TargetInQuestion.AimView;
 import app.korvel.server.studio.StudioSettings;
 import app.korvel.server.web.Within;
+import app.korvel.server.zone.ClientAnchors.InHand;
 import app.korvel.server.zone.SchoolsViews.SchoolsView;
 import app.korvel.server.zone.SchoolsViews.Wanted;
 import java.math.BigDecimal;
@@ -83,8 +82,7 @@ class SchoolsController {
             request.maximumStandardErrorBpm, request.restingStandardErrorBpm);
     OptionalInt cap = ZoneController.optional(request.capBpm);
     RpeFamily family = request.rpeFamily == null ? settings.ways().family() : request.rpeFamily;
-    Zones own =
-        Zones.of(SchemeShelf.shipped(Scheme.DEFAULT_ID).orElseThrow(), from, uncertainty, cap);
+    Zones own = Zones.of(SchemeShelf.usual(), from, uncertainty, cap);
     return SchoolsView.of(
         own,
         Schools.of(shelf.all(), from, uncertainty, cap),
@@ -100,15 +98,8 @@ class SchoolsController {
   SchoolsView schools(@PathVariable UUID id, @RequestParam(defaultValue = "run") Mode mode) {
     Client client = records.client(id);
     Groundwork ground = records.groundwork(client, mode);
-    WorkingThresholds thresholds = anchors.thresholds(client, ground, ground.reserveOrRefuse());
-    Anchors from = Anchors.of(ground.reserveOrRefuse(), thresholds.rates());
+    InHand hand = anchors.inHand(client, ground, null);
     Uncertainty uncertainty = ground.uncertainty();
-    Scheme inUse = shelf.of(client, null);
-    // Its own school may count from thresholds that are not there in this mode.
-    Scheme shown =
-        inUse.basis().needsThresholds() && thresholds.rates().isEmpty()
-            ? SchemeShelf.shipped(Scheme.DEFAULT_ID).orElseThrow()
-            : inUse;
     AimView aim = target.of(client);
     Wanted first =
         new Wanted(
@@ -118,8 +109,8 @@ class SchoolsController {
     List<Wanted> wanted = new ArrayList<>(List.of(first));
     goals().map(goal -> goal.under(ceiling)).forEach(wanted::add);
     return SchoolsView.of(
-        Zones.of(shown, from, uncertainty, ground.capBpm()),
-        Schools.of(shelf.all(), from, uncertainty, ground.capBpm()),
+        Zones.of(hand.scheme(), hand.anchors(), uncertainty, ground.capBpm()),
+        Schools.of(shelf.all(), hand.anchors(), uncertainty, ground.capBpm()),
         uncertainty,
         settings.ways().family(),
         wanted,

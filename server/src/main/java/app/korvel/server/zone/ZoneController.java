@@ -1,6 +1,7 @@
 package app.korvel.server.zone;
 
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
@@ -13,7 +14,6 @@ import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.CountCard;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.RpeFamily;
-import app.korvel.core.zone.Scheme;
 import app.korvel.core.zone.Target;
 import app.korvel.core.zone.ThresholdRates;
 import app.korvel.core.zone.Uncertainty;
@@ -24,9 +24,11 @@ import app.korvel.server.studio.StudioSettings;
 import app.korvel.server.web.FindingView;
 import app.korvel.server.web.Within;
 import app.korvel.server.web.WrittenJson;
+import app.korvel.server.zone.ClientAnchors.InHand;
 import app.korvel.server.zone.ZoneViews.PrescribableView;
 import app.korvel.server.zone.ZoneViews.ZonesView;
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -130,7 +132,9 @@ class ZoneController {
       @RequestParam(required = false) @Nullable String scheme,
       @RequestParam(defaultValue = "run") Mode mode) {
     Client client = records.client(id);
-    Scheme chosen = shelf.of(client, scheme);
+    if (scheme != null) {
+      shelf.of(scheme);
+    }
     Groundwork ground = records.groundwork(client, mode);
     ChosenView choice = ChosenView.of(shelf, settings, client);
     try {
@@ -138,21 +142,25 @@ class ZoneController {
     } catch (RefusedException refused) {
       return ClientBands.none(choice, FindingView.of(refused.findings()));
     }
+    InHand hand = anchors.inHand(client, ground, scheme);
+    Reserve reserve = hand.anchors().reserve();
     Uncertainty uncertainty = ground.uncertainty();
-    Anchors from = anchors.of(client, ground, chosen);
-    Zones zones = Zones.of(chosen, from, uncertainty, ground.capBpm());
+    Zones zones = Zones.of(hand.scheme(), hand.anchors(), uncertainty, ground.capBpm());
+    List<Finding> findings = new ArrayList<>();
+    ground
+        .screening()
+        .cap()
+        .ifPresent(cap -> findings.add(FindingKind.CAP_IN_FORCE.of(cap.bpm(), cap.because())));
+    hand.finding().ifPresent(findings::add);
     return new ClientBands(
         choice,
         ZonesView.of(zones, uncertainty, settings.ways().family()),
         zones.bands().stream()
-            .map(band -> PrescribableView.of(band, chosen.basis(), ground))
+            .map(band -> PrescribableView.of(band, hand.scheme().basis(), ground))
             .toList(),
         ground.maximum().orElseThrow().method(),
-        ground.permission().vigorous() ? null : from.reserve().rateAt(Permission.CEILING_PERCENT),
-        FindingView.of(
-            ground.screening().cap().stream()
-                .map(cap -> FindingKind.CAP_IN_FORCE.of(cap.bpm(), cap.because()))
-                .toList()));
+        ground.permission().vigorous() ? null : reserve.rateAt(Permission.CEILING_PERCENT),
+        FindingView.of(findings));
   }
 
   /** The rates that bands are counted from; thresholds come both or not at all. */

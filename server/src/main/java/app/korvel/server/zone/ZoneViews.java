@@ -11,6 +11,7 @@ import app.korvel.core.zone.Level;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.RpeFamily;
 import app.korvel.core.zone.Scheme;
+import app.korvel.core.zone.ThresholdRates;
 import app.korvel.core.zone.Uncertainty;
 import app.korvel.core.zone.Zones;
 import com.fasterxml.jackson.annotation.JsonProperty;
@@ -171,6 +172,8 @@ public final class ZoneViews {
       BigDecimal restingSigmaBpm,
       BigDecimal maximumSigmaBpm,
       @Nullable Integer capBpm,
+      @Nullable Integer lowerThresholdBpm,
+      @Nullable Integer upperThresholdBpm,
       List<BandView> bands,
       List<LevelView> levels,
       List<RateView> readings,
@@ -190,6 +193,8 @@ public final class ZoneViews {
           uncertainty.restingBpm(),
           uncertainty.maximumBpm(),
           zones.cap().isPresent() ? zones.cap().getAsInt() : null,
+          zones.anchors().thresholds().map(ThresholdRates::lowerBpm).orElse(null),
+          zones.anchors().thresholds().map(ThresholdRates::upperBpm).orElse(null),
           zones.bands().stream().map(band -> BandView.of(band, family)).toList(),
           Arrays.stream(Level.values()).map(level -> LevelView.of(level, family)).toList(),
           zones.readings().stream().map(RateView::of).toList(),

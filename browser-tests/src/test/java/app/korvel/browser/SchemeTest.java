@@ -1,0 +1,198 @@
+package app.korvel.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.Keys;
+
+/** Schools side by side, the studio's own schemes, and which school is shown to whom. */
+class SchemeTest {
+  private Desk desk;
+
+  @BeforeEach
+  void sit() {
+    desk = Desk.get();
+  }
+
+  private String said(String which) {
+    return desk.texts("[data-said=" + which + "]").get(0);
+  }
+
+  private void seesSaid(String which, String text) {
+    desk.await(() -> said(which).contains(text));
+  }
+
+  private void choose(String label, String option) {
+    desk.one("[aria-label='" + label + "']").click();
+    desk.press(option);
+  }
+
+  @Test
+  void everySchoolSaysWhatItCallsTheRateAndTheGoal() {
+    desk.openClient("Ines", "bands");
+    desk.press("All schools side by side");
+    desk.sees("Every school, side by side");
+    assertThat(desk.texts(".ruler .name"))
+        .startsWith("Voice ladder")
+        .contains("Maximum, tied to effort", "Three rates", "Above rest", "Sea wall");
+    desk.sees("Measured thresholds is left out");
+    desk.press("Endurance");
+    // 70–80 % of 63 to 176 is 142–153.
+    seesSaid("asked", "Endurance, 70–80 % of reserve: 142–153.");
+    seesSaid("asked", "Up to 60 %: vigorous work is not allowed for this client.");
+    seesSaid("cursor", "At 148.");
+    assertThat(desk.texts(".ruler .call").get(0)).isEqualTo("Words");
+    desk.one(".ruler svg").sendKeys(Keys.HOME);
+    seesSaid("cursor", "At 63. All ");
+    assertThat(said("cursor")).contains("call it light.");
+    assertThat(desk.texts(".ruler .call").get(0)).isEqualTo("Sing");
+    // A 65 % “warm-up” is that school's, and not prescribed to someone held under 60.
+    desk.press("Weight and general fitness");
+    desk.await(
+        () -> desk.texts("tbody tr").toString().contains("Warm-up 136 vigorous not for them"));
+    assertThat(desk.texts("[aria-labelledby=shifted-title] tbody tr").toString())
+        .contains("Off by its error, lower 166 115–135 −5, −7");
+    desk.one("a[aria-label='Prescribe Weight and general fitness of Ranges by goal']").click();
+    desk.await(() -> desk.all("input[name=highPercent]").size() == 1);
+    desk.await(() -> "60".equals(desk.one("input[name=highPercent]").getDomProperty("value")));
+    assertThat(desk.one("input[name=lowPercent]").getDomProperty("value")).isEqualTo("50");
+  }
+
+  @Test
+  void aSchoolIsChosenForAClientAndTakenBack() {
+    desk.openClient("Ines", "bands");
+    desk.sees("could sing a verse");
+    choose("School of bands", "Fifths of maximum");
+    desk.await(() -> desk.texts("tbody").toString().contains("Third fifth 123–140"));
+    desk.press("Use it for Ines");
+    desk.sees("Back to the studio's, Voice ladder");
+    desk.driver().navigate().refresh();
+    desk.await(() -> desk.texts("tbody").toString().contains("Third fifth"));
+    desk.press("Back to the studio's, Voice ladder");
+    desk.await(() -> desk.texts("tbody").toString().contains("could sing a verse"));
+    desk.one("h1").click();
+    desk.keys("u");
+    desk.await(() -> desk.texts("tbody").toString().contains("Third fifth"));
+    desk.press("Back to the studio's, Voice ladder");
+    desk.await(() -> desk.texts("tbody").toString().contains("could sing a verse"));
+  }
+
+  @Test
+  void aSchemeIsMadeByKeyboardAndWhatIsWrongIsSaidInItsPlace() {
+    desk.open("/studio");
+    desk.sees("Sea wall");
+    desk.tabTo("New scheme");
+    desk.keys(Keys.ENTER);
+    desk.await(() -> desk.focused().equals("Name"));
+    desk.keys("Ship's stairs");
+    desk.type("band-0-name", "Flat");
+    desk.type("band-0-high", "120");
+    desk.sees("120 is outside the accepted range. Accepted: 0 to 110 %.");
+    desk.type("band-0-high", "45");
+    desk.type("band-1-name", "Steep");
+    // 60 at rest, 180 at most: 45 % is 114.
+    desk.await(() -> desk.texts(".ruler .word").toString().contains("Steep"));
+    desk.one(".ruler svg").sendKeys(Keys.chord(Keys.SHIFT, Keys.ARROW_LEFT));
+    desk.await(() -> desk.texts(".reading .bpm").get(0).contains("114"));
+    desk.type("band-1-name", "Flat");
+    desk.sees("Stands twice.");
+    desk.type("band-1-name", "");
+    desk.one("input[name=band-1-name]").sendKeys(Keys.ENTER);
+    desk.sees("Is empty. Accepted: 1 to 40 characters.");
+    assertThat(desk.one("input[name=name]").getDomProperty("value")).isEqualTo("Ship's stairs");
+    desk.type("band-1-name", "Steep");
+    desk.keys(Keys.ENTER);
+    desk.sees("Ladder, % of reserve: Flat 0–45, Steep 45–100");
+    desk.one("button[aria-label=\"Put Ship's stairs away\"]").click();
+    desk.sees("Ship's stairs is put away.");
+    desk.await(() -> !desk.texts(".schemes").toString().contains("Steep"));
+  }
+
+  @Test
+  void aFileIsReadIntoTheEditorOrRefusedAtThePlaceOfItsFault(@TempDir Path folder)
+      throws Exception {
+    String sound =
+        "{\"format\":\"korvel-scheme\",\"version\":1,\"name\":\"From the pier\",\"kind\":\"goals\","
+            + "\"basis\":\"reserve\",\"bands\":[{\"name\":\"Row\",\"low\":40,\"high\":60},"
+            + "{\"name\":\"Sail\",\"low\":50,\"high\":70}]}";
+    Path good = Files.writeString(folder.resolve("good.json"), sound);
+    Path bad = Files.writeString(folder.resolve("bad.json"), sound.replace("goals", "ladder"));
+    Path hostile = Files.writeString(folder.resolve("hostile.json"), "[".repeat(50_000));
+    Path endless = Files.writeString(folder.resolve("long.json"), " ".repeat(3_000_000));
+    desk.open("/studio");
+    desk.sees("Your own schemes");
+    desk.one("input[type=file]").sendKeys(bad.toString());
+    desk.sees("bad.json was not taken; nothing was changed.");
+    desk.sees("bands[1].low overlaps “Row”. Accepted: 60, or bands declared as goals.");
+    desk.one("input[type=file]").sendKeys(hostile.toString());
+    desk.sees("nested too deep, or a value too long");
+    desk.one("input[type=file]").sendKeys(endless.toString());
+    desk.sees("Accepted: a scheme file of up to 64 KiB.");
+    desk.one("input[type=file]").sendKeys(good.toString());
+    desk.sees("A new scheme");
+    desk.await(() -> "Sail".equals(desk.one("input[name=band-1-name]").getDomProperty("value")));
+    desk.await(() -> desk.texts(".ruler .word").toString().contains("Sail"));
+  }
+
+  @Test
+  void theSecondOfTwoWhoChangeOneSchemeLosesNothing() {
+    desk.open("/studio");
+    desk.sees("Sea wall");
+    desk.press("Sea wall");
+    desk.await(() -> desk.all("input[name=band-0-name]").size() == 1);
+    String path = desk.driver().getCurrentUrl().replaceAll("^https?://[^/]+", "");
+    String first = desk.openBeside(path);
+    desk.await(() -> desk.all("input[name=serves]").size() == 1);
+    desk.type("serves", "Their words.");
+    desk.press("Save");
+    desk.sees("Your own schemes");
+    desk.driver().close();
+    desk.driver().switchTo().window(first);
+    desk.type("serves", "My words.");
+    desk.press("Save");
+    desk.sees("Somebody else changed this meanwhile");
+    assertThat(desk.one("input[name=serves]").getDomProperty("value")).isEqualTo("My words.");
+    desk.press("Save mine over it");
+    desk.sees("Your own schemes");
+  }
+
+  /** Moderate is 5 to 6 on a linear scale, wherever effort of 10 is said. */
+  @Test
+  void theStudiosScaleHoldsEverywhere() {
+    desk.open("/studio");
+    desk.press("Linear: moderate is 5–6");
+    desk.sees("The studio’s choice is changed.");
+    desk.openClient("Ines", "bands");
+    desk.await(() -> desk.texts("tbody").toString().contains("12–13 5–6"));
+    assertThat(desk.texts(".reading").get(0)).contains("12–13 · 5–6");
+    desk.openClient("Ines", "prescription");
+    desk.sees("5–6 of 10");
+    desk.open("/desk/bands?rest=64&max=176&scheme=voice-ladder&family=ratio");
+    desk.await(() -> desk.texts("tbody").toString().contains("12–13 3–4"));
+    desk.open("/studio");
+    desk.press("Ratio: moderate is 3–4");
+    desk.sees("The studio’s choice is changed.");
+    desk.openClient("Ines", "bands");
+    desk.await(() -> desk.texts("tbody").toString().contains("12–13 3–4"));
+  }
+
+  @Test
+  void thresholdsAreEnteredAndTheirSchoolOpens() {
+    desk.openClient("Ines", "bands?scheme=threshold-three");
+    desk.sees("Measured thresholds needs more than is known");
+    desk.one(".sheet > details > summary").click();
+    desk.type("lower", "118");
+    desk.type("upper", "90");
+    desk.press("Keep, for walk or run");
+    desk.sees("90 is not above the lower one of 118. Accepted: 119 to 240 bpm.");
+    desk.type("upper", "149");
+    desk.press("Keep, for walk or run");
+    desk.await(() -> desk.texts("tbody").toString().contains("Talk in pieces 118–148"));
+    desk.one("button[aria-label='Take 118 and 149 back']").click();
+    desk.sees("Measured thresholds needs more than is known");
+  }
+}

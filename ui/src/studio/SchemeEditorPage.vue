@@ -1,0 +1,411 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import MultiSelect from 'primevue/multiselect'
+import { computed, nextTick, onMounted, reactive, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { asProblem, type Problem } from '../api/http'
+import {
+  addScheme,
+  changeScheme,
+  clients,
+  oneScheme,
+  tryScheme,
+  type Scheme,
+  type SchemeTrial,
+} from '../api/korvel'
+import ChoiceField from '../shared/ChoiceField.vue'
+import ProblemNote from '../shared/ProblemNote.vue'
+import Ruler, { type RulerRow } from '../shared/Ruler.vue'
+import TextField from '../shared/TextField.vue'
+import { useFieldMessages } from '../shared/fields'
+import { useLoad } from '../shared/load'
+import { BASES, KINDS, options, schemeFigures } from '../shared/words'
+import { addBand, draftOf, emptyDraft, fromFile, requestOf, type SchemeDraft } from './draft'
+
+/** A scheme of the studio's own: its bands, and at once what they come to for one or several clients. */
+const props = defineProps<{ scheme: string }>()
+const route = useRoute()
+const router = useRouter()
+const isNew = computed(() => props.scheme === 'new')
+
+const nameField = ref<{ focus: () => void } | null>(null)
+const draft = reactive<SchemeDraft>(emptyDraft())
+const version = ref(0)
+const ready = ref(false)
+const problem = ref<Problem | null>(null)
+function layOut(scheme: SchemeDraft) {
+  Object.assign(draft, scheme)
+  ready.value = true
+}
+async function begin() {
+  problem.value = null
+  try {
+    if (fromFile.draft && isNew.value) {
+      layOut(fromFile.draft)
+      fromFile.draft = null
+    } else if (typeof route.query.from === 'string') {
+      const from = await oneScheme(route.query.from)
+      layOut({ ...draftOf(from), name: `${from.name}, ours` })
+    } else if (isNew.value) {
+      layOut(emptyDraft())
+      await nextTick()
+      nameField.value?.focus()
+    } else {
+      const saved = await oneScheme(props.scheme)
+      version.value = saved.version ?? 0
+      layOut(draftOf(saved))
+    }
+  } catch (thrown) {
+    problem.value = asProblem(thrown)
+  }
+}
+onMounted(begin)
+
+const kinds = (Object.keys(KINDS) as (keyof typeof KINDS)[]).map((value) => ({
+  value,
+  name: KINDS[value].name,
+}))
+const bases = options(
+  Object.fromEntries(Object.entries(BASES).map(([key, { name }]) => [key, name])) as Record<
+    keyof typeof BASES,
+    string
+  >,
+  ['reserve', 'maximum', 'resting', 'threshold'],
+)
+
+// The preview: the latest answer wins; while something is wrong, the last one stands.
+const everyone = useLoad(clients)
+void everyone.load('')
+const people = computed(() => everyone.data.value?.clients ?? [])
+const tried = ref<string[]>([])
+const MOST = 6
+const trial = ref<SchemeTrial | null>(null)
+const behind = ref(false)
+const { messages, general, clear, show } = useFieldMessages()
+const cursor = ref<number>()
+let latest = 0
+watch(
+  [() => JSON.stringify(requestOf(draft)), tried, ready],
+  async () => {
+    if (!ready.value) return
+    const mine = ++latest
+    const request = requestOf(draft)
+    // Names are missing at first, and the preview does not wait for them.
+    const named = {
+      ...request,
+      name: request.name.trim() || 'Preview',
+      bands: request.bands.map((each, n) => ({ ...each, name: each.name.trim() || `${n + 1}` })),
+    }
+    try {
+      const answer = await tryScheme(named, tried.value)
+      if (mine !== latest) return
+      trial.value = answer
+      behind.value = false
+      clear()
+    } catch (thrown) {
+      if (mine !== latest) return
+      behind.value = true
+      show(asProblem(thrown))
+    }
+  },
+  { deep: true },
+)
+const rows = computed<RulerRow[]>(() =>
+  (trial.value?.rows ?? []).flatMap((row) =>
+    row.zones
+      ? [
+          {
+            zones: row.zones,
+            label: row.client ? row.label : 'Example',
+          },
+        ]
+      : [],
+  ),
+)
+const without = computed(() => (trial.value?.rows ?? []).filter((row) => !row.zones))
+
+const saving = ref(false)
+const theirs = ref<Scheme | null>(null)
+async function save(over = version.value) {
+  if (saving.value) return
+  saving.value = true
+  try {
+    if (isNew.value) await addScheme(requestOf(draft))
+    else await changeScheme(props.scheme, over, requestOf(draft))
+    await router.push('/studio')
+  } catch (thrown) {
+    const failure = asProblem(thrown)
+    theirs.value = failure.status === 409 ? (failure.current as Scheme) : null
+    show(failure)
+    requestAnimationFrame(() =>
+      document.querySelector<HTMLElement>('form [aria-invalid="true"]')?.focus(),
+    )
+  } finally {
+    saving.value = false
+  }
+}
+function takeTheirs() {
+  version.value = theirs.value!.version ?? 0
+  layOut(draftOf(theirs.value!))
+  theirs.value = null
+  clear()
+}
+const at = (n: number, field: string) => messages.value[`bands[${n}].${field}`]
+</script>
+
+<template>
+  <div class="stack">
+    <div class="top">
+      <h1>{{ isNew ? 'A new scheme' : draft.name || 'A scheme' }}</h1>
+      <RouterLink to="/studio">Back to the studio</RouterLink>
+    </div>
+    <ProblemNote v-if="problem" :problem="problem" @retry="begin" />
+    <template v-else-if="ready">
+      <section v-if="theirs" class="sheet stack conflict" role="alert">
+        <h2>Somebody else changed this meanwhile</h2>
+        <p>
+          Theirs is “{{ theirs.name }}”: {{ schemeFigures(theirs) }}. Yours stands below, and
+          nothing is lost.
+        </p>
+        <div class="ways">
+          <Button label="Save mine over it" @click="save(theirs!.version!)" />
+          <Button label="Take theirs" outlined @click="takeTheirs" />
+        </div>
+      </section>
+      <section class="sheet stack trial" :class="{ behind }" aria-label="What it comes to">
+        <div class="top">
+          <h2>What it comes to</h2>
+          <MultiSelect
+            v-model="tried"
+            :options="people"
+            option-label="name"
+            option-value="id"
+            filter
+            :selection-limit="MOST"
+            :max-selected-labels="2"
+            placeholder="Try it on clients"
+            aria-label="Clients to try it on"
+            class="people"
+          />
+        </div>
+        <Ruler v-if="rows.length" v-model:cursor="cursor" :rows="rows" />
+        <p v-for="row in without" :key="row.client ?? ''" class="quiet">
+          <b>{{ row.label }}</b>: {{ row.why }}
+        </p>
+      </section>
+
+      <form class="sheet stack" novalidate aria-label="The scheme" @submit.prevent="save()">
+        <div class="head">
+          <TextField
+            ref="nameField"
+            v-model="draft.name"
+            label="Name"
+            name="name"
+            :message="messages.name"
+          />
+          <TextField
+            v-model="draft.serves"
+            label="When it serves"
+            name="serves"
+            :message="messages.serves"
+          />
+        </div>
+        <div class="head">
+          <ChoiceField
+            v-model="draft.kind"
+            label="Its bands are"
+            :options="kinds"
+            :hint="KINDS[draft.kind].meaning"
+            :message="messages.kind"
+          />
+          <ChoiceField
+            v-model="draft.basis"
+            label="Counted in"
+            :options="bases"
+            :hint="BASES[draft.basis].unit"
+            :message="messages.basis"
+          />
+        </div>
+        <fieldset>
+          <legend>
+            Bands, from the lowest up <span class="quiet">({{ BASES[draft.basis].unit }})</span>
+          </legend>
+          <ol>
+            <li v-for="(band, n) in draft.bands" :key="band.key">
+              <span class="number num" aria-hidden="true">{{ n + 1 }}</span>
+              <InputText
+                v-model="band.name"
+                :aria-label="`Name of band ${n + 1}`"
+                :name="`band-${n}-name`"
+                placeholder="Name"
+                autocomplete="off"
+                :invalid="!!at(n, 'name')"
+                :aria-invalid="!!at(n, 'name')"
+              />
+              <template v-if="draft.kind !== 'points'">
+                <span v-if="draft.kind === 'ladder' && n > 0" class="num from">{{
+                  draft.bands[n - 1]!.high || '–'
+                }}</span>
+                <InputText
+                  v-else
+                  v-model="band.low"
+                  class="num figure"
+                  :aria-label="`Band ${n + 1} from`"
+                  :name="`band-${n}-low`"
+                  inputmode="decimal"
+                  autocomplete="off"
+                  :invalid="!!at(n, 'low')"
+                  :aria-invalid="!!at(n, 'low')"
+                />
+                <span class="to">to</span>
+              </template>
+              <InputText
+                v-model="band.high"
+                class="num figure"
+                :aria-label="draft.kind === 'points' ? `Rate ${n + 1}` : `Band ${n + 1} to`"
+                :name="`band-${n}-high`"
+                inputmode="decimal"
+                autocomplete="off"
+                :invalid="!!at(n, 'high')"
+                :aria-invalid="!!at(n, 'high')"
+              />
+              <button
+                type="button"
+                class="link"
+                :aria-label="`Leave band ${n + 1} out`"
+                @click="draft.bands.splice(n, 1)"
+              >
+                leave out
+              </button>
+              <p
+                v-if="at(n, 'name') || at(n, 'low') || at(n, 'high')"
+                class="fault small"
+                role="alert"
+              >
+                {{ [at(n, 'name'), at(n, 'low'), at(n, 'high')].filter(Boolean).join(' ') }}
+              </p>
+            </li>
+          </ol>
+          <p v-if="messages.bands" class="fault" role="alert">{{ messages.bands }}</p>
+          <p v-if="draft.kind === 'ladder' && draft.bands[0]?.low === '0'" class="quiet small">
+            A ladder that begins at 0 begins at the resting rate.
+          </p>
+        </fieldset>
+        <p v-if="general && !theirs" class="fault" role="alert">{{ general }}</p>
+        <div class="ways">
+          <Button type="submit" label="Save" :loading="saving" />
+          <Button label="Add a band" outlined @click="addBand(draft)" />
+        </div>
+      </form>
+    </template>
+    <p v-else class="quiet" role="status">Fetching the scheme…</p>
+  </div>
+</template>
+
+<style scoped>
+.top {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 18px;
+  align-items: center;
+  justify-content: space-between;
+}
+
+/* The first answer comes after the form: it moves nothing. */
+.trial {
+  min-height: 268px;
+}
+
+.people {
+  min-width: 15rem;
+}
+
+.behind {
+  opacity: 0.55;
+}
+
+.head {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr);
+  gap: 12px 24px;
+}
+
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+  min-width: 0;
+}
+
+legend {
+  font-weight: 650;
+  padding: 0;
+}
+
+li {
+  display: grid;
+  grid-template-columns: 1.4rem minmax(8rem, 20rem) 5.4rem auto 5.4rem auto;
+  gap: 4px 12px;
+  align-items: center;
+  justify-content: start;
+  padding: 5px 0;
+}
+
+.number {
+  color: var(--ink-quiet);
+}
+
+.figure,
+.from {
+  width: 5.4rem;
+}
+
+.from {
+  padding: 0 12px;
+  color: var(--ink-quiet);
+}
+
+li .fault {
+  grid-column: 2 / -1;
+}
+
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+
+.conflict {
+  border-color: var(--wine);
+}
+
+.fault {
+  color: var(--wine);
+  font-weight: 600;
+}
+
+@media (max-width: 760px) {
+  .head {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  li {
+    grid-template-columns: 1.2rem 4.6rem auto 4.6rem minmax(0, 1fr);
+    border-top: 1px solid var(--line);
+  }
+
+  li > :nth-child(2) {
+    grid-column: 2 / -1;
+  }
+
+  li > :nth-child(3) {
+    grid-column-start: 2;
+  }
+
+  .figure,
+  .from {
+    width: 4.6rem;
+  }
+}
+</style>

@@ -1,0 +1,361 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { computed, onMounted, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { asProblem, type FieldFault } from '../api/http'
+import {
+  archiveScheme,
+  chooseWays,
+  readScheme,
+  schemeFile,
+  schemes,
+  zonesOf,
+  type RpeFamily,
+  type Scheme,
+  type Zones,
+} from '../api/korvel'
+import ChoiceField from '../shared/ChoiceField.vue'
+import LevelStrokes from '../shared/LevelStrokes.vue'
+import MethodLink from '../shared/MethodLink.vue'
+import ProblemNote from '../shared/ProblemNote.vue'
+import Ruler from '../shared/Ruler.vue'
+import SelectField from '../shared/SelectField.vue'
+import { useLoad } from '../shared/load'
+import { loadMethods, theMethods } from '../shared/methods'
+import { loadStudio } from '../shared/studio'
+import { offerUndo, undone } from '../shared/undo'
+import { BASES, effort, FAMILIES, KINDS, schemeFigures } from '../shared/words'
+import { draftOf, fromFile } from './draft'
+
+/** What the studio has chosen for everyone, and its own schemes of bands. */
+const router = useRouter()
+const { data, problem, load } = useLoad(schemes)
+watch(undone, () => load(), { immediate: true })
+onMounted(loadMethods)
+
+const all = computed(() => data.value?.schemes ?? [])
+const own = computed(() => all.value.filter((each) => each.own))
+const shipped = computed(() => all.value.filter((each) => !each.own))
+const levels = computed(() => theMethods.value?.scales ?? [])
+const families = (['ratio', 'linear'] as const).map((value) => ({
+  value,
+  name: `${FAMILIES[value].name}: ${FAMILIES[value].meaning}`,
+}))
+
+const fault = ref('')
+async function choose(scheme: string, rpeFamily: RpeFamily) {
+  const before = data.value!
+  try {
+    await chooseWays(before.version, scheme, rpeFamily)
+    fault.value = ''
+    await Promise.all([load(), loadStudio()])
+    offerUndo('The studio’s choice is changed.', async () => {
+      await chooseWays(data.value!.version, before.studio, before.rpeFamily)
+      await loadStudio()
+    })
+  } catch (thrown) {
+    fault.value = asProblem(thrown).message
+    await load()
+  }
+}
+
+/** The studio's bands on an example. */
+const example = ref<Zones | null>(null)
+watch(
+  () => [data.value?.studio, data.value?.rpeFamily, data.value?.version],
+  async ([scheme, rpeFamily]) => {
+    if (!scheme) return
+    example.value = await zonesOf({
+      restingBpm: 60,
+      maximumBpm: 180,
+      scheme: String(scheme),
+      rpeFamily: rpeFamily as RpeFamily,
+      lowerThresholdBpm: 126,
+      upperThresholdBpm: 156,
+      restingStandardErrorBpm: null,
+      maximumStandardErrorBpm: null,
+      capBpm: null,
+    }).catch(() => null)
+  },
+)
+
+async function putAway(scheme: Scheme) {
+  try {
+    const away = await archiveScheme(scheme.id, scheme.version!, true)
+    fault.value = ''
+    await load()
+    offerUndo(
+      `${scheme.name} is put away.`,
+      async () => void (await archiveScheme(scheme.id, away.version!, false)),
+    )
+  } catch (thrown) {
+    fault.value = asProblem(thrown).message
+  }
+}
+
+const picker = ref<HTMLInputElement | null>(null)
+const faults = ref<FieldFault[]>([])
+const fileName = ref('')
+/** No more of a file is sent than shows that it is too long. */
+const MOST = 64 * 1024 + 1
+async function read(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  fileName.value = file.name
+  faults.value = []
+  try {
+    fromFile.draft = draftOf(await readScheme(file.slice(0, MOST)))
+    await router.push('/studio/schemes/new')
+  } catch (thrown) {
+    const failure = asProblem(thrown)
+    faults.value = failure.errors.length
+      ? failure.errors
+      : [{ field: 'file', message: failure.message, accepted: '' }]
+  }
+}
+</script>
+
+<template>
+  <div class="stack">
+    <h1>Studio</h1>
+    <ProblemNote v-if="problem" :problem="problem" @retry="load()" />
+    <template v-else-if="data">
+      <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
+      <section class="sheet stack" aria-labelledby="bands-title">
+        <h2 id="bands-title">Bands that everyone is shown</h2>
+        <div class="pair">
+          <SelectField
+            :model-value="data.studio"
+            label="The studio's scheme"
+            :options="all.map(({ id, name }) => ({ value: id, name }))"
+            hint="A client may be given another on their own page."
+            @update:model-value="choose($event, data.rpeFamily)"
+          />
+          <p class="quiet">
+            <MethodLink :to="data.studio">{{
+              all.find((each) => each.id === data!.studio)?.serves || 'One of your own.'
+            }}</MethodLink>
+          </p>
+        </div>
+        <Ruler v-if="example" :rows="[{ zones: example, label: 'Example, 60 to 180' }]" />
+      </section>
+
+      <section class="sheet stack" aria-labelledby="scale-title">
+        <h2 id="scale-title">Effort of 10</h2>
+        <ChoiceField
+          :model-value="data.rpeFamily"
+          label="Which 0–10 scale you use"
+          :options="families"
+          hint="Schools mix two kinds. Every page and card converts to the one chosen here."
+          @update:model-value="choose(data!.studio, $event as RpeFamily)"
+        />
+        <div class="scroll" tabindex="0" role="region" aria-label="Levels on both scales">
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">level</th>
+                <th scope="col">effort of 20</th>
+                <th scope="col" :class="{ chosen: data.rpeFamily === 'ratio' }">of 10, ratio</th>
+                <th scope="col" :class="{ chosen: data.rpeFamily === 'linear' }">of 10, linear</th>
+                <th scope="col">the voice</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="level in levels" :key="level.level">
+                <th scope="row"><LevelStrokes :level="level.level" /> {{ level.name }}</th>
+                <td class="num">{{ effort(level.rpe20, 6) }}</td>
+                <td class="num" :class="{ chosen: data.rpeFamily === 'ratio' }">
+                  {{ effort(level.rpe10Ratio, 0) }}
+                </td>
+                <td class="num" :class="{ chosen: data.rpeFamily === 'linear' }">
+                  {{ effort(level.rpe10Linear, 0) }}
+                </td>
+                <td>{{ level.voice }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+      </section>
+
+      <section class="sheet stack" aria-labelledby="own-title">
+        <div class="heading">
+          <h2 id="own-title">Your own schemes</h2>
+          <span class="ways">
+            <Button label="New scheme" @click="router.push('/studio/schemes/new')" />
+            <Button label="From a file" outlined @click="picker?.click()" />
+            <input
+              ref="picker"
+              type="file"
+              accept=".json,application/json"
+              class="visually-hidden"
+              tabindex="-1"
+              aria-label="Scheme file"
+              @change="read"
+            />
+          </span>
+        </div>
+        <div v-if="faults.length" class="refused" role="alert">
+          <b>{{ fileName }} was not taken; nothing was changed.</b>
+          <ul>
+            <li v-for="(each, n) in faults" :key="n">
+              <code>{{ each.field }}</code> {{ each.message }}.
+              <template v-if="each.accepted">Accepted: {{ each.accepted }}.</template>
+            </li>
+          </ul>
+        </div>
+        <ul v-if="own.length" class="schemes">
+          <li v-for="scheme in own" :key="scheme.id">
+            <RouterLink :to="`/studio/schemes/${scheme.id}`" class="name">{{
+              scheme.name
+            }}</RouterLink>
+            <span class="quiet small"
+              >{{ KINDS[scheme.kind].name }}, {{ BASES[scheme.basis].unit }}:
+              {{ schemeFigures(scheme) }}</span
+            >
+            <span class="ways">
+              <a :href="schemeFile(scheme.id)" :download="`${scheme.name}.json`">File</a>
+              <button
+                type="button"
+                class="link"
+                :aria-label="`Put ${scheme.name} away`"
+                @click="putAway(scheme)"
+              >
+                Put away
+              </button>
+            </span>
+          </li>
+        </ul>
+        <p v-else class="quiet">
+          None yet. Begin a new one, copy a school below and change it, or bring a file.
+        </p>
+      </section>
+
+      <section class="sheet" aria-labelledby="shipped-title">
+        <h2 id="shipped-title">Schools that ship</h2>
+        <ul class="schemes">
+          <li v-for="scheme in shipped" :key="scheme.id">
+            <MethodLink :to="scheme.id" class="name">{{ scheme.name }}</MethodLink>
+            <span class="quiet small"
+              >{{ KINDS[scheme.kind].name }}, {{ BASES[scheme.basis].unit }}:
+              {{ schemeFigures(scheme) }}</span
+            >
+            <span class="ways">
+              <RouterLink
+                v-if="scheme.basis !== 'measured' && scheme.bands.length > 1"
+                :to="`/studio/schemes/new?from=${scheme.id}`"
+                :aria-label="`Copy ${scheme.name} to change it`"
+                >Copy</RouterLink
+              >
+              <a
+                v-if="scheme.basis !== 'measured' && scheme.bands.length > 1"
+                :href="schemeFile(scheme.id)"
+                :download="`${scheme.name}.json`"
+                :aria-label="`${scheme.name} as a file`"
+                >File</a
+              >
+            </span>
+          </li>
+        </ul>
+      </section>
+    </template>
+    <p v-else class="quiet" role="status">Asking what the studio has chosen…</p>
+  </div>
+</template>
+
+<style scoped>
+.pair {
+  display: grid;
+  grid-template-columns: minmax(220px, 22rem) 1fr;
+  gap: 8px 24px;
+  align-items: center;
+}
+
+.heading {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+  align-items: center;
+  justify-content: space-between;
+}
+
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 14px;
+  align-items: center;
+}
+
+.scroll {
+  overflow-x: auto;
+}
+
+table {
+  border-collapse: collapse;
+}
+
+th,
+td {
+  text-align: left;
+  padding: 6px 18px 6px 10px;
+  white-space: nowrap;
+  border-top: 1px solid var(--line);
+}
+
+thead th {
+  border-top: 0;
+  font-size: 0.8rem;
+  font-weight: 550;
+  color: var(--ink-quiet);
+}
+
+tbody th .strokes {
+  margin-right: 6px;
+}
+
+.chosen {
+  background: var(--teal-wash);
+  font-weight: 700;
+}
+
+.schemes li {
+  display: grid;
+  grid-template-columns: minmax(11rem, 15rem) minmax(0, 1fr) auto;
+  gap: 4px 20px;
+  align-items: center;
+  border-top: 1px solid var(--line);
+  padding: 7px 0;
+  min-height: var(--touch);
+}
+
+.schemes .name {
+  font-weight: 650;
+}
+
+.refused {
+  border-left: 4px solid var(--wine);
+  padding: 4px 14px;
+}
+
+.refused li {
+  margin-top: 4px;
+}
+
+code {
+  font-family: var(--mono);
+  font-weight: 650;
+}
+
+.fault {
+  color: var(--wine);
+  font-weight: 600;
+}
+
+@media (max-width: 760px) {
+  .pair,
+  .schemes li {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
