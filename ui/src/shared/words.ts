@@ -169,6 +169,10 @@ export function span(pair: readonly number[] | undefined): string {
   return pair[0] === pair[1] ? `exactly ${pair[0]}` : `${pair[0]}–${pair[1]}`
 }
 
+/** “120–142”, or “131” for a single figure. */
+export const figureSpan = (low: number, high: number) =>
+  low === high ? String(low) : `${low}–${high}`
+
 /** Effort on 6–20: the lowest level has no lower end worth saying. */
 export function effort(pair: readonly number[], bottom: number): string {
   return pair[0] === bottom ? `up to ${pair[1]}` : span(pair)

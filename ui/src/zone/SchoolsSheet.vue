@@ -2,10 +2,10 @@
 import { computed, ref, watch } from 'vue'
 import type { Schools, Zones } from '../api/korvel'
 import Choices from '../shared/Choices.vue'
-import LevelStrokes from '../shared/LevelStrokes.vue'
 import MethodLink from '../shared/MethodLink.vue'
 import Ruler, { type RulerRow } from '../shared/Ruler.vue'
-import { BASES, CLASSES, KINDS } from '../shared/words'
+import { figureSpan } from '../shared/words'
+import SchoolCalls from './SchoolCalls.vue'
 import ShiftedTargets from './ShiftedTargets.vue'
 
 /**
@@ -60,18 +60,6 @@ const stretch = computed(() =>
       cursor.value !== undefined && each.lowBpm <= cursor.value && cursor.value <= each.highBpm,
   ),
 )
-/** What each school calls the goal, and what of that may be prescribed. */
-const called = computed(() =>
-  order.value.map((n) => {
-    const school = props.schools.schools[n]!
-    const names = asked.value?.bands[n] ?? []
-    const bands = school.bands
-      .map((band, at) => ({ band, may: school.prescribable[at] }))
-      .filter(({ band }) => (asked.value ? names.includes(band.name) : false))
-    return { school, bands, inUse: school.scheme === props.schools.shown.scheme }
-  }),
-)
-const range = (low: number, high: number) => (low === high ? String(low) : `${low}–${high}`)
 </script>
 
 <template>
@@ -88,9 +76,9 @@ const range = (low: number, high: number) => (low === high ? String(low) : `${lo
       <p v-if="asked" data-said="asked">
         <b
           >{{ asked.name }},
-          <span class="num">{{ range(asked.lowPercent, asked.highPercent) }}</span> % of
+          <span class="num">{{ figureSpan(asked.lowPercent, asked.highPercent) }}</span> % of
           reserve<template v-if="asked.lowBpm !== null"
-            >: <span class="num">{{ range(asked.lowBpm, asked.highBpm!) }}</span></template
+            >: <span class="num">{{ figureSpan(asked.lowBpm, asked.highBpm!) }}</span></template
           >.</b
         >
         {{ asked.words }}
@@ -120,63 +108,13 @@ const range = (low: number, high: number) => (low === high ? String(low) : `${lo
     </div>
   </section>
 
-  <section v-if="asked?.lowBpm != null" class="sheet" aria-label="What each school calls it">
-    <h2>What each school calls {{ asked.name.toLowerCase() }}</h2>
-    <div class="scroll" tabindex="0" role="region" aria-label="What each school calls it">
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">school</th>
-            <th scope="col" class="basis">counts in</th>
-            <th scope="col">band</th>
-            <th scope="col">bpm</th>
-            <th scope="col">class</th>
-            <th v-if="prescribe" scope="col" class="no-print">prescribe</th>
-          </tr>
-        </thead>
-        <tbody v-for="{ school, bands, inUse } in called" :key="school.scheme">
-          <tr v-for="({ band, may }, n) in bands" :key="band.id">
-            <th
-              v-if="n === 0"
-              scope="rowgroup"
-              :rowspan="bands.length"
-              :class="{ 'in-use': inUse }"
-            >
-              <MethodLink :to="school.scheme">{{ school.name }}</MethodLink>
-              <small v-if="inUse"> in use</small>
-            </th>
-            <td v-if="n === 0" :rowspan="bands.length" class="quiet basis">
-              {{ BASES[school.basis].name.toLowerCase() }},
-              {{ KINDS[school.kind].name.toLowerCase() }}
-            </td>
-            <td><LevelStrokes :level="band.level" /> {{ band.name }}</td>
-            <td class="num">{{ range(band.lowBpm, band.highBpm) }}</td>
-            <td>{{ CLASSES[band.class] }}</td>
-            <td v-if="prescribe" class="no-print">
-              <RouterLink
-                v-if="may?.lowPercent != null"
-                :to="prescribe(may.lowPercent, may.highPercent!)"
-                :aria-label="`Prescribe ${band.name} of ${school.name}`"
-                ><span class="num">{{ range(may.lowPercent, may.highPercent!) }}</span>
-                %</RouterLink
-              >
-              <span v-else class="quiet" :title="may?.because">not for them</span>
-            </td>
-          </tr>
-          <tr v-if="!bands.length">
-            <th scope="row" :class="{ 'in-use': inUse }">
-              <MethodLink :to="school.scheme">{{ school.name }}</MethodLink>
-            </th>
-            <td class="quiet basis">
-              {{ BASES[school.basis].name.toLowerCase() }},
-              {{ KINDS[school.kind].name.toLowerCase() }}
-            </td>
-            <td :colspan="prescribe ? 4 : 3" class="quiet">nothing there</td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
-  </section>
+  <SchoolCalls
+    v-if="asked?.lowBpm != null"
+    :asked="asked"
+    :schools="schools"
+    :order="order"
+    :prescribe="prescribe"
+  />
 
   <ShiftedTargets v-if="asked?.lowBpm != null" :asked="asked" :shown="schools.shown" />
 </template>
@@ -203,55 +141,7 @@ const range = (low: number, high: number) => (low === high ? String(low) : `${lo
   font-weight: 600;
 }
 
-.scroll {
-  overflow-x: auto;
-  margin-top: 6px;
-}
-
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-
-th,
-td {
-  text-align: left;
-  vertical-align: top;
-  padding: 6px 12px 6px 0;
-  white-space: nowrap;
-}
-
-tbody {
-  border-top: 1px solid var(--line);
-}
-
-thead th {
-  font-size: 0.8rem;
-  font-weight: 550;
-  color: var(--ink-quiet);
-}
-
-tbody th {
-  font-weight: 600;
-}
-
-.in-use {
-  color: var(--teal-deep);
-}
-
-td .strokes {
-  margin-right: 6px;
-}
-
 @media (max-width: 640px) {
-  .basis {
-    display: none;
-  }
-
-  tbody th {
-    white-space: normal;
-  }
-
   .at {
     min-height: 7.2em;
   }

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Asked, Zones } from '../api/korvel'
 import MethodLink from '../shared/MethodLink.vue'
+import { figureSpan } from '../shared/words'
 
 /** How far a goal moves if the maximum is off by its own error, and what each equation makes of it. */
 const props = defineProps<{ asked: Asked; shown: Zones }>()
@@ -40,7 +41,6 @@ const share = (bpm: number) => {
   return `${(100 * (bpm - from)) / (to - from)}%`
 }
 const moved = (by: number) => (by === 0 ? '0' : by > 0 ? `+${by}` : `−${-by}`)
-const range = (low: number, high: number) => (low === high ? String(low) : `${low}–${high}`)
 </script>
 
 <template>
@@ -74,7 +74,7 @@ const range = (low: number, high: number) => (low === high ? String(low) : `${lo
             </th>
             <td class="num">{{ row.maximumBpm }}</td>
             <template v-if="row.lowBpm != null">
-              <td class="num strong">{{ range(row.lowBpm, row.highBpm!) }}</td>
+              <td class="num strong">{{ figureSpan(row.lowBpm, row.highBpm!) }}</td>
               <td class="num quiet">
                 {{ n === 0 ? '' : `${moved(row.lowMoves)}, ${moved(row.highMoves)}` }}
               </td>

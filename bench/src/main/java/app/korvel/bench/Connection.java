@@ -37,6 +37,12 @@ final class Connection implements AutoCloseable {
         .getBytes(StandardCharsets.UTF_8);
   }
 
+  /** A GET as it goes over the wire. */
+  static byte[] get(int port, String path) {
+    return ("GET " + path + " HTTP/1.1\r\nHost: 127.0.0.1:" + port + "\r\n\r\n")
+        .getBytes(StandardCharsets.UTF_8);
+  }
+
   /**
    * Sends a request and reads the whole answer.
    *

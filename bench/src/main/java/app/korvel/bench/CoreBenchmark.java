@@ -7,16 +7,20 @@ import app.korvel.core.pulse.Taps;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Sex;
+import app.korvel.core.zone.Anchors;
 import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Scheme;
 import app.korvel.core.zone.Schemes;
+import app.korvel.core.zone.Schools;
 import app.korvel.core.zone.Target;
+import app.korvel.core.zone.ThresholdRates;
 import app.korvel.core.zone.Uncertainty;
 import app.korvel.core.zone.Zones;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
@@ -28,7 +32,6 @@ import org.openjdk.jmh.annotations.OutputTimeUnit;
 import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import org.openjdk.jmh.infra.Blackhole;
 
 /** The rules that a screen asks for most. */
 @State(Scope.Benchmark)
@@ -54,11 +57,13 @@ public class CoreBenchmark {
     return Zones.of(Scheme.of(Scheme.DEFAULT_ID), span(), Uncertainty.USUAL);
   }
 
+  /** With what they call every rate, and where they agree. */
   @Benchmark
-  public void zonesOfEveryScheme(Blackhole hole) {
-    for (Scheme scheme : Schemes.ALL) {
-      hole.consume(Zones.of(scheme, span(), Uncertainty.USUAL));
-    }
+  public Schools everySchool() {
+    Reserve span = span();
+    Anchors anchors =
+        Anchors.of(span, Optional.of(ThresholdRates.of(span.rateAt(55), span.rateAt(80))));
+    return Schools.of(Schemes.ALL, anchors, Uncertainty.USUAL, OptionalInt.empty());
   }
 
   /** As many taps as are judged at once, jittering as a hand does. */
@@ -88,6 +93,10 @@ public class CoreBenchmark {
   @Benchmark
   public Object aTargetLongHand() {
     return Target.longHand(
-        span(), Basis.RESERVE, BigDecimal.valueOf(50), BigDecimal.valueOf(70), OptionalInt.of(140));
+        Anchors.of(span()),
+        Basis.RESERVE,
+        BigDecimal.valueOf(50),
+        BigDecimal.valueOf(70),
+        OptionalInt.of(140));
   }
 }

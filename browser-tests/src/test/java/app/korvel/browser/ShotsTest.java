@@ -26,10 +26,10 @@ class ShotsTest {
     "pulse, Ines, pulse, Working resting value",
     "maximum, Tindra, maximum, 190 is measured",
     "desk, -, /desk/target?rest=64&max=176&basis=reserve&low=50&high=70&cap=140, the smaller of",
-    "schools, -, /desk/bands?rest=64&max=176&scheme=voice-ladder&compare=max-fifths, Fifths of",
+    "schools, Ines, bands/schools, What each school calls",
     "wall, -, /desk/bands/wall?rest=64&max=176&scheme=voice-ladder&cap=150, above the cap",
     "methods, -, /methods, Equations for the maximum",
-    "bands, Hyun-woo, bands, what each band is",
+    "bands, Hyun-woo, bands, could sing a verse",
     "prescription, Ines, prescription, moderate-equivalent min",
     "card, Ines, card/1, Stop at once",
   })

@@ -1,6 +1,7 @@
 package app.korvel.core.prescription;
 
 import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.Texts;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.screening.Permission;
 import app.korvel.core.screening.Person;
@@ -15,6 +16,11 @@ public record Ceiling(int percent, String because) {
   private static final int HEART_HIGHEST_PERCENT = Threshold.HEART_HIGHEST_GOAL.whole();
 
   /** The lowest of those that hold. */
+  public static Ceiling of(Groundwork ground) {
+    return of(ground.person(), ground.permission());
+  }
+
+  /** The lowest of those that hold. */
   public static Ceiling of(Person person, Permission permission) {
     if (!permission.vigorous()) {
       return new Ceiling(
@@ -26,5 +32,10 @@ public record Ceiling(int percent, String because) {
           HEART_HIGHEST_PERCENT, "with a heart condition work stays lower, cleared or not");
     }
     return new Ceiling(Limit.INTENSITY.highest(), "higher is for testing only");
+  }
+
+  /** As a sentence, for example {@code Up to 90 %: higher is for testing only.} */
+  public String words() {
+    return "Up to " + percent + " %: " + Texts.sentence(because);
   }
 }

@@ -1,13 +1,14 @@
 package app.korvel.core.prescription;
 
 import app.korvel.core.measure.Limit;
-import app.korvel.core.measure.Texts;
 import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Reserve.Percents;
 import app.korvel.core.zone.Zones.BandRates;
 import java.math.BigDecimal;
+import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 
 /**
  * What of a school's band may be prescribed to someone: a band is shown as the school has it,
@@ -19,12 +20,20 @@ import java.util.Optional;
 public record Prescribable(Optional<Percents> percents, String because) {
 
   /**
-   * What of that band may be prescribed.
+   * What of each of those bands may be prescribed, in their order.
    *
-   * @param ground with a reserve
+   * @param basis what the school counts in
+   * @param reserve the client's span
+   * @param cap a clinician's cap; the bands are worked out under it
+   * @param ceiling how hard the client may be asked to work at most
    */
-  public static Prescribable of(BandRates band, Basis basis, Groundwork ground) {
-    Reserve reserve = ground.reserveOrRefuse();
+  public static List<Prescribable> of(
+      List<BandRates> bands, Basis basis, Reserve reserve, OptionalInt cap, Ceiling ceiling) {
+    return bands.stream().map(band -> of(band, basis, reserve, cap, ceiling)).toList();
+  }
+
+  private static Prescribable of(
+      BandRates band, Basis basis, Reserve reserve, OptionalInt cap, Ceiling ceiling) {
     switch (band.place()) {
       case BELOW_RESTING:
         return not("It lies under the resting rate of " + reserve.restingBpm() + ".");
@@ -35,13 +44,11 @@ public record Prescribable(Optional<Percents> percents, String because) {
       default:
     }
     if (band.allowedHighBpm().isEmpty()) {
-      return not("It lies above the cap of " + ground.screening().cap().orElseThrow().bpm() + ".");
+      return not("It lies above the cap of " + cap.getAsInt() + ".");
     }
-    Optional<Percents> wanted = percents(band, basis, reserve);
-    if (wanted.isEmpty()) {
-      return not("It is narrower than one percent of reserve for this client.");
-    }
-    return under(wanted.get(), Ceiling.of(ground.person(), ground.permission()));
+    return percents(band, basis, reserve)
+        .map(wanted -> under(wanted, ceiling))
+        .orElseGet(() -> not("It is narrower than one percent of reserve for this client."));
   }
 
   private static Prescribable under(Percents wanted, Ceiling ceiling) {
@@ -50,15 +57,14 @@ public record Prescribable(Optional<Percents> percents, String because) {
     if (wanted.high() < least || (!single && wanted.high() == least)) {
       return not("Work under " + least + " % of reserve is not prescribed: it is everyday life.");
     }
-    String why = "Up to " + ceiling.percent() + " %: " + Texts.sentence(ceiling.because());
     if (wanted.low() > ceiling.percent() || (!single && wanted.low() == ceiling.percent())) {
-      return not(why);
+      return not(ceiling.words());
     }
     return new Prescribable(
         Optional.of(
             new Percents(
                 Math.max(wanted.low(), least), Math.min(wanted.high(), ceiling.percent()))),
-        wanted.high() > ceiling.percent() ? why : "");
+        wanted.high() > ceiling.percent() ? ceiling.words() : "");
   }
 
   /** Where the school counts in whole percents of reserve, its own; else those inside the band. */

@@ -12,6 +12,7 @@ public enum GuidelineClass {
 
   private final int fromReservePercent;
   private final int fromMaximumPercent;
+  private final String words = name().toLowerCase(Locale.ROOT).replace('_', ' ');
 
   GuidelineClass(int fromReservePercent, int fromMaximumPercent) {
     this.fromReservePercent = fromReservePercent;
@@ -20,7 +21,7 @@ public enum GuidelineClass {
 
   /** As it is said in a sentence. */
   public String words() {
-    return name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    return words;
   }
 
   /** The class of a percent of reserve; on an edge, the upper one. */

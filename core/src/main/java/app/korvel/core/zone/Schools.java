@@ -6,11 +6,12 @@ import app.korvel.core.zone.Zones.Place;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 
 /**
@@ -53,12 +54,11 @@ public record Schools(
    */
   public record Call(Scheme scheme, List<BandRates> bands, Set<GuidelineClass> classes) {
     private static Call of(Scheme scheme, List<BandRates> bands) {
-      return new Call(
-          scheme,
-          bands,
-          bands.stream()
-              .map(BandRates::guidelineClass)
-              .collect(Collectors.toCollection(() -> EnumSet.noneOf(GuidelineClass.class))));
+      Set<GuidelineClass> classes = EnumSet.noneOf(GuidelineClass.class);
+      for (BandRates band : bands) {
+        classes.add(band.guidelineClass());
+      }
+      return new Call(scheme, bands, classes);
     }
   }
 
@@ -220,82 +220,107 @@ public record Schools(
   private static List<Agreement> agreements(List<Stretch> stretches) {
     List<Agreement> agreements = new ArrayList<>();
     for (Stretch stretch : stretches) {
-      Set<Set<GuidelineClass>> said = said(stretch.saying.calls);
-      long saying = stretch.saying.calls.stream().filter(call -> !call.bands.isEmpty()).count();
-      if (said.size() != 1 || saying < ENOUGH || said.iterator().next().size() != 1) {
+      Optional<GuidelineClass> same = sameForAll(stretch.saying.calls);
+      if (same.isEmpty()) {
         continue;
       }
-      GuidelineClass same = said.iterator().next().iterator().next();
       Agreement before = agreements.isEmpty() ? null : agreements.get(agreements.size() - 1);
-      if (before != null && before.guidelineClass == same && before.highBpm == stretch.lowBpm - 1) {
-        agreements.set(agreements.size() - 1, new Agreement(same, before.lowBpm, stretch.highBpm));
+      if (before != null
+          && before.guidelineClass == same.get()
+          && before.highBpm == stretch.lowBpm - 1) {
+        agreements.remove(before);
+        agreements.add(new Agreement(same.get(), before.lowBpm, stretch.highBpm));
       } else {
-        agreements.add(new Agreement(same, stretch.lowBpm, stretch.highBpm));
+        agreements.add(new Agreement(same.get(), stretch.lowBpm, stretch.highBpm));
       }
     }
     return agreements;
   }
 
-  private static Set<Set<GuidelineClass>> said(List<Call> calls) {
-    return calls.stream()
-        .map(Call::classes)
-        .filter(classes -> !classes.isEmpty())
-        .collect(Collectors.toSet());
+  /** The one class that all say which have a band, if they do and are enough. */
+  private static Optional<GuidelineClass> sameForAll(List<Call> calls) {
+    Set<GuidelineClass> all = EnumSet.noneOf(GuidelineClass.class);
+    int saying = 0;
+    for (Call call : calls) {
+      all.addAll(call.classes);
+      saying += call.classes.isEmpty() ? 0 : 1;
+    }
+    return saying >= ENOUGH && all.size() == 1
+        ? Optional.of(all.iterator().next())
+        : Optional.empty();
+  }
+
+  /** Those who say the same, by what they say: the lower class first. */
+  private static Map<Set<GuidelineClass>, List<Call>> bySaying(List<Call> calls) {
+    Map<Set<GuidelineClass>, List<Call>> groups = new TreeMap<>(LOWER_FIRST);
+    for (Call call : calls) {
+      groups.computeIfAbsent(call.classes, classes -> new ArrayList<>()).add(call);
+    }
+    return groups;
+  }
+
+  private static final Comparator<Set<GuidelineClass>> LOWER_FIRST =
+      Comparator.comparingInt(Schools::rank);
+
+  /** Lower classes first, and one class before the same together with a higher one. */
+  private static int rank(Set<GuidelineClass> classes) {
+    int rank = 0;
+    for (GuidelineClass each : GuidelineClass.values()) {
+      rank = 3 * rank + (classes.contains(each) ? 0 : 1);
+    }
+    return classes.size() == 1 ? rank - 1 : rank;
   }
 
   /** What most say first, then the others by name, then those that have nothing there. */
   private static String words(List<Call> calls) {
-    Map<String, List<Call>> byWord = new LinkedHashMap<>();
-    calls.stream()
-        .filter(call -> !call.classes.isEmpty())
-        .sorted(Comparator.comparing(call -> call.classes.iterator().next()))
-        .forEach(
-            call ->
-                byWord
-                    .computeIfAbsent(classWords(call.classes), word -> new ArrayList<>())
-                    .add(call));
-    int saying = byWord.values().stream().mapToInt(List::size).sum();
+    Map<Set<GuidelineClass>, List<Call>> bySaying = bySaying(calls);
+    List<Call> nothing = bySaying.remove(Set.<GuidelineClass>of());
+    int saying = calls.size() - (nothing == null ? 0 : nothing.size());
     if (saying == 0) {
       return "No school has a band here.";
     }
-    List<Map.Entry<String, List<Call>>> groups = new ArrayList<>(byWord.entrySet());
-    groups.sort(Comparator.comparingInt(group -> -group.getValue().size()));
-    String most = groups.get(0).getKey();
-    StringBuilder words = new StringBuilder();
+    List<List<Call>> groups = new ArrayList<>(bySaying.values());
+    groups.sort(Comparator.comparingInt(group -> -group.size()));
+    StringBuilder words = new StringBuilder(200);
     if (groups.size() == 1) {
-      words
-          .append(saying == 1 ? "The one school" : "All " + saying + " schools")
-          .append(saying == 1 ? " with a band here calls it " : " with a band here call it ")
-          .append(most)
-          .append('.');
+      words.append(
+          saying == 1
+              ? "The one school with a band here calls it "
+              : "All " + saying + " schools with a band here call it ");
     } else {
-      words
-          .append(groups.get(0).getValue().size())
-          .append(" of ")
-          .append(saying)
-          .append(" schools call it ")
-          .append(most)
-          .append('.');
-      groups.subList(1, groups.size()).stream()
-          .map(group -> " " + capital(group.getKey()) + ": " + names(group.getValue()) + ".")
-          .forEach(words::append);
+      words.append(groups.get(0).size()).append(" of ").append(saying).append(" schools call it ");
     }
-    List<Call> nothing = calls.stream().filter(call -> call.classes.isEmpty()).toList();
-    if (!nothing.isEmpty()) {
-      words.append(" No band here: ").append(names(nothing)).append('.');
+    words.append(classWords(groups.get(0))).append('.');
+    for (List<Call> group : groups.subList(1, groups.size())) {
+      String which = classWords(group);
+      words
+          .append(' ')
+          .append(Character.toUpperCase(which.charAt(0)))
+          .append(which, 1, which.length());
+      appendNames(words, group);
+    }
+    if (nothing != null) {
+      words.append(" No band here");
+      appendNames(words, nothing);
     }
     return words.toString();
   }
 
-  private static String classWords(Set<GuidelineClass> classes) {
-    return classes.stream().map(GuidelineClass::words).collect(Collectors.joining(" or "));
+  /** What those of a group say: they say the same. */
+  private static String classWords(List<Call> group) {
+    StringBuilder words = new StringBuilder();
+    for (GuidelineClass each : group.get(0).classes) {
+      words.append(words.isEmpty() ? "" : " or ").append(each.words());
+    }
+    return words.toString();
   }
 
-  private static String names(List<Call> calls) {
-    return calls.stream().map(call -> call.scheme.name()).collect(Collectors.joining("; "));
-  }
-
-  private static String capital(String words) {
-    return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+  private static void appendNames(StringBuilder words, List<Call> calls) {
+    String before = ": ";
+    for (Call call : calls) {
+      words.append(before).append(call.scheme.name());
+      before = "; ";
+    }
+    words.append('.');
   }
 }

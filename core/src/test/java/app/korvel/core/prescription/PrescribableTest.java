@@ -62,7 +62,8 @@ class PrescribableTest {
     Scheme school = Scheme.of(scheme);
     List<BandRates> bands =
         Zones.bands(school, Anchors.of(ground.reserveOrRefuse()), ground.uncertainty(), cap);
-    return Prescribable.of(bands.get(band), school.basis(), ground);
+    return Prescribable.of(bands, school.basis(), ground.reserveOrRefuse(), cap, Ceiling.of(ground))
+        .get(band);
   }
 
   private static String range(Prescribable found) {

@@ -9,15 +9,14 @@ import app.korvel.core.screening.Goal;
 import app.korvel.core.zone.Anchors;
 import app.korvel.core.zone.Reserve.Percents;
 import app.korvel.core.zone.RpeFamily;
-import app.korvel.core.zone.Schools;
 import app.korvel.core.zone.Uncertainty;
-import app.korvel.core.zone.Zones;
 import app.korvel.server.client.ClientRecords;
 import app.korvel.server.client.TargetInQuestion;
 import app.korvel.server.client.TargetInQuestion.AimView;
 import app.korvel.server.studio.StudioSettings;
 import app.korvel.server.web.Within;
 import app.korvel.server.zone.ClientAnchors.InHand;
+import app.korvel.server.zone.SchoolsViews.SchoolsQuestion;
 import app.korvel.server.zone.SchoolsViews.SchoolsView;
 import app.korvel.server.zone.SchoolsViews.Wanted;
 import java.math.BigDecimal;
@@ -44,6 +43,9 @@ class SchoolsController {
   private final TargetInQuestion target;
   private final SchemeShelf shelf;
   private final StudioSettings settings;
+
+  /** About 100 kB each. */
+  private final Latest<SchoolsQuestion, SchoolsView> latest = new Latest<>(64);
 
   SchoolsController(
       ClientRecords records,
@@ -82,15 +84,19 @@ class SchoolsController {
             request.maximumStandardErrorBpm, request.restingStandardErrorBpm);
     OptionalInt cap = ZoneController.optional(request.capBpm);
     RpeFamily family = request.rpeFamily == null ? settings.ways().family() : request.rpeFamily;
-    Zones own = Zones.of(SchemeShelf.usual(), from, uncertainty, cap);
-    return SchoolsView.of(
-        own,
-        Schools.of(shelf.all(), from, uncertainty, cap),
-        uncertainty,
-        family,
-        goals().toList(),
-        List.of(),
-        Optional.empty());
+    return latest.of(
+        new SchoolsQuestion(
+            shelf.all(),
+            SchemeShelf.usual(),
+            from,
+            uncertainty,
+            cap,
+            family,
+            goals().toList(),
+            List.of(),
+            Optional.empty(),
+            true),
+        SchoolsView::of);
   }
 
   /** Refused, with the reason, for someone who may not be steered by a rate. */
@@ -105,17 +111,22 @@ class SchoolsController {
         new Wanted(
             aim.prescribed() ? "What is prescribed" : "Where to start",
             new Percents(aim.lowPercent(), aim.highPercent()));
-    Ceiling ceiling = Ceiling.of(ground.person(), ground.permission());
+    Ceiling ceiling = Ceiling.of(ground);
     List<Wanted> wanted = new ArrayList<>(List.of(first));
     goals().map(goal -> goal.under(ceiling)).forEach(wanted::add);
-    return SchoolsView.of(
-        Zones.of(hand.scheme(), hand.anchors(), uncertainty, ground.capBpm()),
-        Schools.of(shelf.all(), hand.anchors(), uncertainty, ground.capBpm()),
-        uncertainty,
-        settings.ways().family(),
-        wanted,
-        ground.maximumRecord().estimates().estimates(),
-        Optional.of(ground));
+    return latest.of(
+        new SchoolsQuestion(
+            shelf.all(),
+            hand.scheme(),
+            hand.anchors(),
+            uncertainty,
+            ground.capBpm(),
+            settings.ways().family(),
+            wanted,
+            ground.maximumRecord().estimates().estimates(),
+            Optional.of(ceiling),
+            ground.permission().vigorous()),
+        SchoolsView::of);
   }
 
   private static Stream<Wanted> goals() {

@@ -1,10 +1,10 @@
 package app.korvel.server.zone;
 
 import app.korvel.core.maximum.Estimate;
-import app.korvel.core.measure.Texts;
 import app.korvel.core.prescription.Ceiling;
-import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.Prescribable;
 import app.korvel.core.screening.Permission;
+import app.korvel.core.zone.Anchors;
 import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.GuidelineClass;
 import app.korvel.core.zone.MaximumOff;
@@ -24,6 +24,7 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 
 /** Every school on one span, as it is sent. */
@@ -46,12 +47,32 @@ final class SchoolsViews {
     Wanted under(Ceiling ceiling) {
       return percents.high() <= ceiling.percent()
           ? this
-          : new Wanted(
-              name,
-              percents,
-              "Up to " + ceiling.percent() + " %: " + Texts.sentence(ceiling.because()));
+          : new Wanted(name, percents, ceiling.words());
     }
   }
+
+  /**
+   * What an answer follows from.
+   *
+   * @param schemes every school
+   * @param shown the one in use
+   * @param cap a clinician's cap
+   * @param wanted the ranges that are asked about
+   * @param estimates what each equation says of the maximum; none without a client
+   * @param ceiling how hard the client may be asked to work; empty without one
+   * @param vigorous whether vigorous work is allowed
+   */
+  record SchoolsQuestion(
+      List<Scheme> schemes,
+      Scheme shown,
+      Anchors anchors,
+      Uncertainty uncertainty,
+      OptionalInt cap,
+      RpeFamily family,
+      List<Wanted> wanted,
+      List<Estimate> estimates,
+      Optional<Ceiling> ceiling,
+      boolean vigorous) {}
 
   /**
    * One school.
@@ -69,7 +90,7 @@ final class SchoolsViews {
       List<BandView> bands,
       List<PrescribableView> prescribable) {
 
-    private static SchoolView of(School school, RpeFamily family, Optional<Groundwork> ground) {
+    private static SchoolView of(School school, SchoolsQuestion question) {
       Scheme scheme = school.scheme();
       return new SchoolView(
           scheme.id(),
@@ -79,13 +100,18 @@ final class SchoolsViews {
           scheme.serves(),
           scheme.source().citation(),
           scheme.own(),
-          school.bands().stream().map(band -> BandView.of(band, family)).toList(),
-          ground
+          school.bands().stream().map(band -> BandView.of(band, question.family)).toList(),
+          question
+              .ceiling
               .map(
-                  known ->
-                      school.bands().stream()
-                          .map(band -> PrescribableView.of(band, scheme.basis(), known))
-                          .toList())
+                  ceiling ->
+                      PrescribableView.of(
+                          Prescribable.of(
+                              school.bands(),
+                              scheme.basis(),
+                              question.anchors.reserve(),
+                              question.cap,
+                              ceiling)))
               .orElse(List.of()));
     }
   }
@@ -168,21 +194,16 @@ final class SchoolsViews {
       String summary,
       List<AskedView> asked) {
 
-    static SchoolsView of(
-        Zones shown,
-        Schools schools,
-        Uncertainty uncertainty,
-        RpeFamily family,
-        List<Wanted> wanted,
-        List<Estimate> estimates,
-        Optional<Groundwork> ground) {
+    static SchoolsView of(SchoolsQuestion question) {
+      Zones shown = Zones.of(question.shown, question.anchors, question.uncertainty, question.cap);
+      Schools schools =
+          Schools.of(question.schemes, question.anchors, question.uncertainty, question.cap);
       return new SchoolsView(
-          ZonesView.of(shown, uncertainty, family),
-          ground
-              .filter(known -> !known.permission().vigorous())
-              .map(known -> schools.reserve().rateAt(Permission.CEILING_PERCENT))
-              .orElse(null),
-          schools.schools().stream().map(school -> SchoolView.of(school, family, ground)).toList(),
+          ZonesView.of(shown, question.uncertainty, question.family),
+          question.ceiling.isEmpty() || question.vigorous
+              ? null
+              : schools.reserve().rateAt(Permission.CEILING_PERCENT),
+          schools.schools().stream().map(school -> SchoolView.of(school, question)).toList(),
           schools.without().stream()
               .map(scheme -> new MissingSchool(scheme.id(), scheme.name()))
               .toList(),
@@ -196,20 +217,13 @@ final class SchoolsViews {
               .map(each -> new AgreementView(each.guidelineClass(), each.lowBpm(), each.highBpm()))
               .toList(),
           schools.summary(),
-          wanted.stream()
-              .map(each -> asked(each, shown, schools, uncertainty, estimates))
-              .toList());
+          question.wanted.stream().map(each -> asked(each, schools, question)).toList());
     }
 
-    private static AskedView asked(
-        Wanted wanted,
-        Zones shown,
-        Schools schools,
-        Uncertainty uncertainty,
-        List<Estimate> estimates) {
+    private static AskedView asked(Wanted wanted, Schools schools, SchoolsQuestion question) {
       Reserve reserve = schools.reserve();
       Percents percents = wanted.percents;
-      MaximumOff now = MaximumOff.of(reserve, reserve.maximumBpm(), percents, shown.cap());
+      MaximumOff now = MaximumOff.of(reserve, reserve.maximumBpm(), percents, question.cap);
       Optional<Schools.Saying> saying =
           now.target().map(target -> schools.over(target.lowBpm(), target.highBpm()));
       return new AskedView(
@@ -221,15 +235,15 @@ final class SchoolsViews {
           now.target().map(Target::highBpm).orElse(null),
           saying.map(SchoolsView::names).orElse(List.of()),
           saying.map(Schools.Saying::words).orElse("It lies above the cap."),
-          MaximumOff.byItsError(reserve, uncertainty, percents, shown.cap()).stream()
+          MaximumOff.byItsError(reserve, question.uncertainty, percents, question.cap).stream()
               .map(off -> ShiftedTarget.of(off, Optional.empty()))
               .toList(),
-          estimates.stream()
+          question.estimates.stream()
               .filter(estimate -> estimate.applies() && estimate.bpm().isPresent())
               .map(
                   estimate ->
                       ShiftedTarget.of(
-                          MaximumOff.of(reserve, estimate.bpm().getAsInt(), percents, shown.cap()),
+                          MaximumOff.of(reserve, estimate.bpm().getAsInt(), percents, question.cap),
                           Optional.of(estimate)))
               .toList());
     }

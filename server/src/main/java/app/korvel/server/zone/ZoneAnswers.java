@@ -8,9 +8,6 @@ import app.korvel.server.studio.StudioSettings;
 import app.korvel.server.web.WrittenJson;
 import app.korvel.server.zone.ZoneController.ZonesRequest;
 import app.korvel.server.zone.ZoneViews.ZonesView;
-import java.util.Collections;
-import java.util.LinkedHashMap;
-import java.util.Map;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -34,16 +31,7 @@ class ZoneAnswers {
   private final JsonMapper json;
   private final SchemeShelf shelf;
   private final StudioSettings settings;
-  private final Map<Question, WrittenJson> latest =
-      Collections.synchronizedMap(
-          new LinkedHashMap<>(KEPT * 2, 0.75f, true) {
-            private static final long serialVersionUID = 1L;
-
-            @Override
-            protected boolean removeEldestEntry(Map.Entry<Question, WrittenJson> eldest) {
-              return size() > KEPT;
-            }
-          });
+  private final Latest<Question, WrittenJson> latest = new Latest<>(KEPT);
 
   ZoneAnswers(JsonMapper json, SchemeShelf shelf, StudioSettings settings) {
     this.json = json;
@@ -55,12 +43,7 @@ class ZoneAnswers {
   WrittenJson of(ZonesRequest request) {
     Question question =
         new Question(request, shelf.of(request.scheme()), request.family(settings.ways().family()));
-    WrittenJson known = latest.get(question);
-    if (known == null) {
-      known = new WrittenJson(json.writeValueAsBytes(workOut(question)));
-      latest.put(question, known);
-    }
-    return known;
+    return latest.of(question, asked -> new WrittenJson(json.writeValueAsBytes(workOut(asked))));
   }
 
   private static ZonesView workOut(Question question) {

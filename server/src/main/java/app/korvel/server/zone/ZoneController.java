@@ -6,7 +6,9 @@ import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.RefusedException;
+import app.korvel.core.prescription.Ceiling;
 import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.Prescribable;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Permission;
 import app.korvel.core.zone.Anchors;
@@ -155,9 +157,13 @@ class ZoneController {
     return new ClientBands(
         choice,
         ZonesView.of(zones, uncertainty, settings.ways().family()),
-        zones.bands().stream()
-            .map(band -> PrescribableView.of(band, hand.scheme().basis(), ground))
-            .toList(),
+        PrescribableView.of(
+            Prescribable.of(
+                zones.bands(),
+                hand.scheme().basis(),
+                reserve,
+                ground.capBpm(),
+                Ceiling.of(ground))),
         ground.maximum().orElseThrow().method(),
         ground.permission().vigorous() ? null : reserve.rateAt(Permission.CEILING_PERCENT),
         FindingView.of(findings));

@@ -1,7 +1,6 @@
 package app.korvel.server.zone;
 
 import app.korvel.core.measure.Limit;
-import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.Prescribable;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.zone.Basis;
@@ -115,8 +114,11 @@ public final class ZoneViews {
   public record PrescribableView(
       @Nullable Integer lowPercent, @Nullable Integer highPercent, String because) {
 
-    static PrescribableView of(Zones.BandRates band, Basis basis, Groundwork ground) {
-      Prescribable found = Prescribable.of(band, basis, ground);
+    static List<PrescribableView> of(List<Prescribable> found) {
+      return found.stream().map(PrescribableView::of).toList();
+    }
+
+    private static PrescribableView of(Prescribable found) {
       return new PrescribableView(
           found.percents().map(Reserve.Percents::low).orElse(null),
           found.percents().map(Reserve.Percents::high).orElse(null),
