@@ -162,7 +162,6 @@ const toPrescription = (low?: number, high?: number) => ({
 
       <section class="sheet">
         <div class="heading">
-          <h2 class="visually-hidden">{{ data.zones.name }}: what each band is</h2>
           <Select
             v-model="shown"
             :options="all"
@@ -179,8 +178,11 @@ const toPrescription = (low?: number, high?: number) => ({
               >
             </template>
           </Select>
-          <span class="quiet small serves">
-            <MethodLink :to="data.zones.scheme">{{ data.zones.serves || 'No note.' }}</MethodLink>
+          <span class="serves">
+            <h2>what each band is</h2>
+            <MethodLink :to="data.zones.scheme" class="quiet small">{{
+              data.zones.serves || 'No note.'
+            }}</MethodLink>
           </span>
           <span class="ways no-print">
             <Button
@@ -195,6 +197,11 @@ const toPrescription = (low?: number, high?: number) => ({
               label="All schools side by side"
               outlined
               @click="router.push({ path: `/clients/${id}/bands/schools`, query: { mode } })"
+            />
+            <Button
+              v-if="data.zones.scheme === inUse"
+              label="Prescribe"
+              @click="router.push(toPrescription())"
             />
           </span>
         </div>
