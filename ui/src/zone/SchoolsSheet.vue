@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import type { Schools, Zones } from '../api/korvel'
 import Choices from '../shared/Choices.vue'
 import MethodLink from '../shared/MethodLink.vue'
 import Ruler, { type RulerRow } from '../shared/Ruler.vue'
-import { figureSpan } from '../shared/words'
+import { loadMethods, theMethods } from '../shared/methods'
+import { theStudio } from '../shared/studio'
+import { effort, FAMILIES, figureSpan } from '../shared/words'
 import SchoolCalls from './SchoolCalls.vue'
 import ShiftedTargets from './ShiftedTargets.vue'
 
@@ -36,6 +38,15 @@ const mark = computed(() =>
 watch(mark, (range) => {
   if (range) cursor.value = Math.round((range.lowBpm + range.highBpm) / 2)
 })
+
+/** The rate at the cursor on every scale of effort, both of 0–10. */
+onMounted(loadMethods)
+const crosswalk = computed(() => {
+  const { readings, restingBpm } = props.schools.shown
+  const level = readings[(cursor.value ?? restingBpm) - restingBpm]?.level
+  return level === undefined ? undefined : theMethods.value?.scales[level - 1]
+})
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 /** The one in use first: it is the one that is trained by. */
 const order = computed(() => {
@@ -72,6 +83,16 @@ const stretch = computed(() =>
           >At <span class="num">{{ cursor }}</span>.</b
         >
         {{ stretch.words }}
+      </p>
+      <p v-if="crosswalk" data-said="crosswalk">
+        <b>How it feels.</b>
+        {{ capital(crosswalk.voice) }}; effort
+        <span class="num">{{ effort(crosswalk.rpe20, 6) }}</span> of 20; of 10,
+        <span class="num">{{ effort(crosswalk.rpe10Ratio, 0) }}</span> on a ratio scale and
+        <span class="num">{{ effort(crosswalk.rpe10Linear, 0) }}</span> on a linear one<template
+          v-if="theStudio"
+          >; the studio counts {{ FAMILIES[theStudio.rpeFamily].name.toLowerCase() }}</template
+        >.
       </p>
       <p v-if="asked" data-said="asked">
         <b

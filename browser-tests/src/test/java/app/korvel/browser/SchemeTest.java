@@ -49,6 +49,7 @@ class SchemeTest {
     seesSaid("cursor", "At 63. All ");
     assertThat(said("cursor")).contains("call it light.");
     assertThat(desk.texts(".ruler .call").get(0)).isEqualTo("Sing");
+    seesSaid("crosswalk", "of 10, up to 2 on a ratio scale and up to 4 on a linear one");
     // A 65 % “warm-up” is that school's, and not prescribed to someone held under 60.
     desk.press("Weight and general fitness");
     desk.await(

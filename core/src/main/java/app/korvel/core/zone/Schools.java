@@ -262,13 +262,14 @@ public record Schools(
   private static final Comparator<Set<GuidelineClass>> LOWER_FIRST =
       Comparator.comparingInt(Schools::rank);
 
-  /** Lower classes first, and one class before the same together with a higher one. */
+  /** Another figure for every set: lower classes first, one class before it with higher ones. */
   private static int rank(Set<GuidelineClass> classes) {
-    int rank = 0;
-    for (GuidelineClass each : GuidelineClass.values()) {
-      rank = 3 * rank + (classes.contains(each) ? 0 : 1);
+    int lowest = classes.isEmpty() ? 0 : classes.iterator().next().ordinal();
+    int rank = lowest << GuidelineClass.values().length;
+    for (GuidelineClass each : classes) {
+      rank += 1 << each.ordinal();
     }
-    return classes.size() == 1 ? rank - 1 : rank;
+    return rank;
   }
 
   /** What most say first, then the others by name, then those that have nothing there. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.korvel.core.support.Spans;
 import app.korvel.core.zone.Reserve.Percents;
 import app.korvel.core.zone.Schools.Stretch;
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -64,6 +65,29 @@ class SchoolsTest {
     assertThat(SCHOOLS.without()).extracting(Scheme::id).containsExactly("threshold-three");
     assertThat(schools(Spans.measured(WORKED)).without()).isEmpty();
     assertThat(schools(Spans.measured(WORKED)).schools()).hasSize(Schemes.ALL.size());
+  }
+
+  /** One that says light and one that says light or near maximal do not say the same. */
+  @Test
+  void whoeverSaysSomethingElseIsNamedApart() {
+    Scheme plain = own("Plain", row("Easy", 20, 30), row("Hard", 90, 100));
+    Scheme wide = own("Wide", row("Anything", 10, 100), row("Easy", 20, 30), row("Top", 95, 100));
+    Schools two =
+        Schools.of(
+            List.of(plain, wide), Anchors.of(WORKED), Uncertainty.USUAL, OptionalInt.empty());
+    assertThat(two.over(87, 97).words())
+        .isEqualTo("1 of 2 schools call it light. Light or moderate: Wide.");
+    assertThat(two.over(87, 176).words())
+        .isEqualTo(
+            "1 of 2 schools call it light or near maximal. Light or moderate or near maximal: Wide.");
+  }
+
+  private static Scheme own(String name, OwnScheme.Row... rows) {
+    return new OwnScheme(name, Scheme.Kind.GOALS, Basis.RESERVE, "", List.of(rows)).checked(name);
+  }
+
+  private static OwnScheme.Row row(String name, int low, int high) {
+    return new OwnScheme.Row(name, BigDecimal.valueOf(low), BigDecimal.valueOf(high));
   }
 
   @Test

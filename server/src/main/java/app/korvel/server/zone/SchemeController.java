@@ -68,6 +68,9 @@ class SchemeController {
   private static final Anchors EXAMPLE =
       Anchors.of(Reserve.of(60, 180), Optional.of(ThresholdRates.of(126, 156)));
 
+  /** A ruler each: more are not looked at together. */
+  private static final int MOST_TRIED = 6;
+
   private final SchemeRepository own;
   private final SchemeShelf shelf;
   private final StudioSettings settings;
@@ -172,6 +175,12 @@ class SchemeController {
   @PostMapping("/api/schemes/trial")
   SchemeTrial tryOn(@RequestBody SchemeTrialRequest request) {
     Scheme scheme = request.scheme().written().checked("trial");
+    if (request.clients().size() > MOST_TRIED) {
+      throw InvalidValueException.of(
+          "clients",
+          "names " + request.clients().size(),
+          "up to " + MOST_TRIED + " clients at once");
+    }
     if (request.clients().isEmpty()) {
       ZonesView zones = zones(scheme, EXAMPLE, Uncertainty.USUAL, OptionalInt.empty());
       return new SchemeTrial(List.of(new TrialRow(null, "Example", zones, "")));
