@@ -288,6 +288,8 @@ async function read(event: Event) {
 }
 
 .scroll {
+  /* What is hidden from sight in it stays within it. */
+  position: relative;
   overflow-x: auto;
 }
 

@@ -88,6 +88,8 @@ const called = computed(() =>
 
 <style scoped>
 .scroll {
+  /* What is hidden from sight in it stays within it. */
+  position: relative;
   overflow-x: auto;
   margin-top: 6px;
 }

@@ -107,6 +107,8 @@ const moved = (by: number) => (by === 0 ? '0' : by > 0 ? `+${by}` : `−${-by}`)
 
 <style scoped>
 .scroll {
+  /* What is hidden from sight in it stays within it. */
+  position: relative;
   overflow-x: auto;
 }
 
