@@ -68,8 +68,21 @@ public record Equation(
     return Rounding.halfUp(exact(age, restingBpm)) - takenOff(mode);
   }
 
+  /**
+   * The maximum in that mode from the age alone, bpm.
+   *
+   * @param age whole years
+   * @throws IllegalStateException when the resting rate is needed as well
+   */
+  public int bpmByAge(int age, Mode mode) {
+    if (needsResting()) {
+      throw new IllegalStateException(id + " asks for the resting rate");
+    }
+    return bpm(age, 0, mode);
+  }
+
   /** Its standard error in that mode, bpm. */
-  BigDecimal standardErrorBpm(Mode mode) {
+  public BigDecimal standardErrorBpm(Mode mode) {
     BigDecimal error = BigDecimal.valueOf(standardErrorBpm);
     return borrows(mode) ? mode.borrowedErrorBpm(error) : error;
   }

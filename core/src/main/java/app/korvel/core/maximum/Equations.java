@@ -136,6 +136,10 @@ public final class Equations {
               List.of(NO_HEART_FAILURE, ON_BETA_BLOCKER),
               Source.PRACTICE));
 
+  /** Those that ask for the age alone and are made for people without a condition. */
+  public static final List<Equation> FOR_A_CLASS =
+      ALL.stream().filter(equation -> equation.requirements().contains(NO_BETA_BLOCKER)).toList();
+
   private static Equation byAge(
       String id,
       String formula,

@@ -7,17 +7,24 @@ import java.math.MathContext;
 
 /** What the body does; each mode has a maximum of its own. Running includes the treadmill. */
 public enum Mode {
-  RUN(0),
-  CYCLE(10),
-  ROW(0),
-  SWIM(10),
-  STAIRS(0),
-  OTHER(0);
+  RUN("Walk or run", 0),
+  CYCLE("Cycle", 10),
+  ROW("Row", 0),
+  SWIM("Swim", 10),
+  STAIRS("Stairs", 0),
+  OTHER("Other", 0);
 
+  private final String displayName;
   private final int lessBpm;
 
-  Mode(int lessBpm) {
+  Mode(String displayName, int lessBpm) {
+    this.displayName = displayName;
     this.lessBpm = lessBpm;
+  }
+
+  /** As it is shown. */
+  public String displayName() {
+    return displayName;
   }
 
   /** What is taken off the running value where this mode has none of its own, bpm. */

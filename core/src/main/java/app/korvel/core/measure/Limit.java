@@ -42,6 +42,10 @@ public enum Limit {
   MEASURED_RATE(0, 3, "measured rate"),
   /** Bands of a studio's own scheme. */
   SCHEME_BANDS(2, 13, "bands"),
+  /** Ranges of a class chart. */
+  CHART_RANGES(1, 6, "ranges"),
+  /** How many years lie between two rows of a class chart. */
+  CHART_STEP(1, 10, "years"),
   /** The standard error of a maximum or of a resting value; decimals are accepted. */
   STANDARD_ERROR(0, 40, "bpm"),
   /** Minutes at rest before a resting count. */

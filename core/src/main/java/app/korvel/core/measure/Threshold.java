@@ -68,6 +68,7 @@ public enum Threshold {
       "Longer at the step rate, or at half of it, a sensor counts steps.",
       Source.KORVEL),
   RECORDING_LONGEST("43200", "lines", "Twelve hours, a line a second.", Source.KORVEL),
+  REVIEW_AFTER("4", "weeks", "A prescription is looked at again.", Source.KORVEL),
   REVIEW_MOVE(
       "3",
       "bpm",
