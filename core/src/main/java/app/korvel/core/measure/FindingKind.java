@@ -77,6 +77,12 @@ public enum FindingKind {
       "Archived records are kept and can be read; nothing is added to them.",
       Source.KORVEL),
 
+  NO_PRESCRIPTION(
+      BLOCK,
+      "Nothing is prescribed yet.",
+      "A card says what was prescribed; make the prescription first.",
+      Source.KORVEL),
+
   LIGHT_BY_EFFORT(INFO, "Light to moderate, by effort and talk.", "%s", Source.ACSM_SCREENING),
 
   RATE_RAISING_BESIDE(

@@ -143,7 +143,7 @@ public record ClassChart(
     }
     if (!WINDOWS.contains(window)) {
       throw InvalidValueException.of(
-          "window", window.seconds() + " is no window of a class chart", "10 or 15 seconds");
+          "windowSeconds", window.seconds() + " is no window of a class chart", "10 or 15 seconds");
     }
     bandIds.forEach(scheme::indexOf);
     List<Integer> shown =
@@ -153,7 +153,7 @@ public record ClassChart(
             .toList();
     if (!Limit.CHART_RANGES.accepts(shown.size())) {
       throw InvalidValueException.of(
-          "band", "makes " + shown.size() + " ranges", Limit.CHART_RANGES.accepted());
+          "bands", "makes " + shown.size() + " ranges", Limit.CHART_RANGES.accepted());
     }
     return new ClassChart(
         equation,
@@ -188,12 +188,12 @@ public record ClassChart(
     List<Fault> faults = new ArrayList<>();
     if (!Limit.CHART_RANGES.accepts(ranges.size())) {
       faults.add(
-          new Fault("range", "has " + ranges.size() + " ranges", Limit.CHART_RANGES.accepted()));
+          new Fault("ranges", "has " + ranges.size() + " ranges", Limit.CHART_RANGES.accepted()));
     }
     List<Band> bands = new ArrayList<>();
     for (int i = 0; i < ranges.size(); i++) {
       OwnScheme.Row range = ranges.get(i);
-      String place = "range[" + i + "].";
+      String place = "ranges[" + i + "].";
       String name = range.name().strip();
       Texts.check(faults, place + "name", name, 1, OwnScheme.BAND_NAME_LENGTH);
       boolean figures =

@@ -118,9 +118,9 @@ class ClassChartTest {
         .satisfies(
             thrown ->
                 assertThat(fields(thrown))
-                    .containsExactly("range[0].name", "range[1].high", "range[2].high"));
+                    .containsExactly("ranges[0].name", "ranges[1].high", "ranges[2].high"));
     assertThatThrownBy(() -> ClassChart.ranges(List.of()))
-        .satisfies(thrown -> assertThat(fields(thrown)).containsExactly("range"));
+        .satisfies(thrown -> assertThat(fields(thrown)).containsExactly("ranges"));
   }
 
   @Test

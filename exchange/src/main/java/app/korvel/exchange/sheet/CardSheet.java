@@ -53,7 +53,7 @@ public final class CardSheet {
     public Look {
       windows = CountCard.WINDOWS.stream().filter(windows::contains).toList();
       if (windows.isEmpty()) {
-        throw InvalidValueException.of("window", "none is named", "6, 10, 15 or 30 seconds");
+        throw InvalidValueException.of("windows", "none is named", "6, 10, 15 or 30 seconds");
       }
       if (paper.filter(each -> !Paper.FOR_CARDS.contains(each)).isPresent()) {
         throw InvalidValueException.of("paper", "is none for cards", "a4 or letter");
@@ -72,7 +72,7 @@ public final class CardSheet {
   public static Sheet of(List<Card> cards, Look look, LocalDate today) {
     if (cards.isEmpty() || cards.size() > MOST_CARDS) {
       throw InvalidValueException.of(
-          "client", "makes " + cards.size() + " cards", "1 to " + MOST_CARDS + " cards");
+          "clients", "makes " + cards.size() + " cards", "1 to " + MOST_CARDS + " cards");
     }
     int faces = look.size == CardSize.WALLET ? 2 : 1;
     List<String> ids = IntStream.range(0, cards.size() * faces).mapToObj(CardSheet::id).toList();

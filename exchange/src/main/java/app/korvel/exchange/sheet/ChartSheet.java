@@ -19,9 +19,10 @@ import java.util.stream.Stream;
  * whichever makes them larger, on as few pages as can still be read.
  *
  * @param sheet its pages
+ * @param pages how many
  * @param figureTenths how high a figure is, in tenths of a millimetre
  */
-public record ChartSheet(Sheet sheet, int figureTenths) {
+public record ChartSheet(Sheet sheet, int pages, int figureTenths) {
 
   /** What a chart tells of each range. */
   public enum Shows {
@@ -73,7 +74,7 @@ public record ChartSheet(Sheet sheet, int figureTenths) {
                 Comparator.comparingInt((Layout each) -> -each.pages())
                     .thenComparingInt(Layout::type))
             .orElseThrow();
-    return new ChartSheet(layout.sheet(), layout.type * FIGURE_HEIGHT / 100);
+    return new ChartSheet(layout.sheet(), layout.pages, layout.type * FIGURE_HEIGHT / 100);
   }
 
   /** A column: how many characters it holds at most. */

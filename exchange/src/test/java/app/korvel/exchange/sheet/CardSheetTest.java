@@ -166,11 +166,8 @@ class CardSheetTest {
 
   @ParameterizedTest
   @CsvSource({
-    "WALLET, A4, 12, 210 × 297",
     "WALLET, LETTER, 15, 216 × 279",
     "A6, A4, 15, 210 × 297",
-    "A6, LETTER, 15, 216 × 279",
-    "A5, A4, 30, 297 × 210",
     "A5, LETTER, 30, 279 × 216"
   })
   void aClassOfSixtyStandsOnSheetsEachNameOnce(

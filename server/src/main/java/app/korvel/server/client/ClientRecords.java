@@ -6,6 +6,7 @@ import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.RefusedException;
+import app.korvel.core.prescription.Card;
 import app.korvel.core.prescription.Change;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.Prescription;
@@ -159,6 +160,25 @@ public class ClientRecords {
         measured);
   }
 
+  /**
+   * What a client carries of that version.
+   *
+   * @throws RefusedException when it is suspended, or a draft
+   */
+  public Card card(Client client, SavedPrescription saved) {
+    return card(client, saved, groundwork(client, saved.prescription().parts().mode()));
+  }
+
+  private Card card(Client client, SavedPrescription saved, Groundwork ground) {
+    return Card.of(
+        client.details().name(),
+        saved.version(),
+        saved.prescription(),
+        saved.recordedAt(),
+        ground,
+        client.nextBirthday(clock.today()));
+  }
+
   /** What has moved since a prescription was made. */
   public Optional<Change> change(Client client, Prescription made) {
     return Change.since(made, groundwork(client, made.parts().mode()));
@@ -210,6 +230,16 @@ public class ClientRecords {
           mode,
           Optional.ofNullable(choiceOf.get(client.id())),
           maximaOf.getOrDefault(client.id(), List.of()));
+    }
+
+    /**
+     * What a client carries of that version.
+     *
+     * @throws RefusedException when it is suspended, or a draft
+     */
+    public Card card(Client client, SavedPrescription saved) {
+      return ClientRecords.this.card(
+          client, saved, groundwork(client, saved.prescription().parts().mode()));
     }
 
     /** What is said of that kind about a client's maximum, in any mode that was measured. */

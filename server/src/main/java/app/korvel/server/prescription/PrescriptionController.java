@@ -1,17 +1,13 @@
 package app.korvel.server.prescription;
 
 import app.korvel.core.maximum.Mode;
-import app.korvel.core.measure.RefusedException;
-import app.korvel.core.measure.Severity;
 import app.korvel.core.prescription.Approach;
 import app.korvel.core.prescription.Parts;
 import app.korvel.core.prescription.Prescription;
-import app.korvel.core.prescription.Standing;
 import app.korvel.core.prescription.Start;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Screening;
-import app.korvel.core.screening.StopSigns;
 import app.korvel.server.client.ChangeViews.ChangeView;
 import app.korvel.server.client.ClientRecords;
 import app.korvel.server.prescription.PrescriptionViews.CardView;
@@ -21,7 +17,6 @@ import app.korvel.server.prescription.PrescriptionViews.SavedList;
 import app.korvel.server.prescription.PrescriptionViews.SavedView;
 import app.korvel.server.prescription.PrescriptionViews.StartView;
 import app.korvel.server.studio.StudioClock;
-import app.korvel.server.web.FindingView;
 import app.korvel.server.web.NotFoundException;
 import app.korvel.server.zone.SchemeShelf;
 import app.korvel.store.Ids;
@@ -113,27 +108,7 @@ class PrescriptionController {
             .get(id, version)
             .orElseThrow(
                 () -> new NotFoundException("This client has no prescription " + version + "."));
-    Standing standing =
-        Standing.of(saved.prescription(), saved.recordedAt(), records.screening(client));
-    if (standing.state() == Standing.State.SUSPENDED) {
-      throw RefusedException.because(standing.findings());
-    }
-    if (standing.state() == Standing.State.DRAFT) {
-      throw RefusedException.because(
-          saved.prescription().findings().stream()
-              .filter(finding -> finding.severity() == Severity.BLOCK)
-              .toList());
-    }
-    Prescription shown =
-        standing.ratesHold() ? saved.prescription() : saved.prescription().withoutRates();
-    return new CardView(
-        client.details().name(),
-        saved.version(),
-        PrescriptionView.of(shown),
-        FindingView.of(standing.findings()),
-        StopSigns.SIGNS,
-        StopSigns.ACTION,
-        StopSigns.NOTICE);
+    return CardView.of(records.card(client, saved), clock.today());
   }
 
   private Prescription workOut(Client client, PartsRequest request) {

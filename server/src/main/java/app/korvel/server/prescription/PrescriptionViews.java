@@ -3,6 +3,7 @@ package app.korvel.server.prescription;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.prescription.Approach;
+import app.korvel.core.prescription.Card;
 import app.korvel.core.prescription.Parts;
 import app.korvel.core.prescription.Prescription;
 import app.korvel.core.prescription.Prescription.Feel;
@@ -17,6 +18,7 @@ import app.korvel.core.screening.Permission;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Steering;
+import app.korvel.core.screening.StopSigns;
 import app.korvel.core.zone.GuidelineClass;
 import app.korvel.core.zone.RpeFamily;
 import app.korvel.core.zone.Target;
@@ -271,17 +273,41 @@ final class PrescriptionViews {
   record SavedList(List<SavedView> versions, @Nullable ChangeView change) {}
 
   /**
+   * When a card is to be made anew.
+   *
+   * @param due whether that day has come
+   */
+  record RenewalView(LocalDate on, String because, boolean due) {}
+
+  /**
    * What the client carries.
    *
    * @param ratesSuspended why it shows no rates although it was issued with some; empty where its
    *     rates hold
+   * @param leads what stands first on it
    */
   record CardView(
       String clientName,
       int version,
       PrescriptionView prescription,
+      Card.Leads leads,
+      RenewalView renewal,
       List<FindingView> ratesSuspended,
       List<String> stopSigns,
       String stopAction,
-      String notice) {}
+      String notice) {
+
+    static CardView of(Card card, LocalDate today) {
+      return new CardView(
+          card.name(),
+          card.version(),
+          PrescriptionView.of(card.prescription()),
+          card.leads(),
+          new RenewalView(card.renewal().on(), card.renewal().because(), card.renewal().due(today)),
+          FindingView.of(card.ratesSuspended()),
+          StopSigns.SIGNS,
+          StopSigns.ACTION,
+          StopSigns.NOTICE);
+    }
+  }
 }

@@ -6,8 +6,8 @@ import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.Prescription;
+import app.korvel.core.prescription.Renewal;
 import app.korvel.core.prescription.Standing;
-import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Cap;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Permission;
@@ -124,7 +124,7 @@ class DeviceSheetController {
             .map(band -> device(band, ceiling))
             .toList(),
         alarm(client, ground, mode).orElse(null),
-        again(client, ground),
+        Renewal.ofRates(ground, client.nextBirthday(clock.today())).on(),
         FindingView.of(findings),
         StopSigns.NOTICE);
   }
@@ -157,18 +157,5 @@ class DeviceSheetController {
 
   private static List<Integer> edges(Target target) {
     return List.of(target.lowBpm(), target.highBpm());
-  }
-
-  /** The earliest of: the resting value is due, the maximum is due, or a birthday moves it. */
-  private LocalDate again(Client client, Groundwork ground) {
-    LocalDate resting = ground.resting().map(WorkingResting::dueOn).orElseThrow();
-    LocalDate maximum =
-        ground
-            .maximum()
-            .orElseThrow()
-            .measured()
-            .map(value -> value.dueOn())
-            .orElseGet(() -> client.nextBirthday(clock.today()));
-    return resting.isBefore(maximum) ? resting : maximum;
   }
 }

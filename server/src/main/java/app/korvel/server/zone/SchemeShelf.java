@@ -35,7 +35,7 @@ public class SchemeShelf {
    *
    * @throws app.korvel.core.measure.InvalidValueException when there is none
    */
-  Scheme of(String id) {
+  public Scheme of(String id) {
     return shipped(id).orElseGet(() -> Scheme.of(id, all()));
   }
 
