@@ -82,7 +82,7 @@ export const router = createRouter({
       path: '/clients/:id/card/:version',
       component: () => import('./prescription/CardPage.vue'),
       props: true,
-      meta: { title: 'Card', place: 'clients' },
+      meta: { title: 'Card', place: 'clients', keys: 'card' },
     },
     {
       path: '/clients/:id/device-sheet',
@@ -100,6 +100,11 @@ export const router = createRouter({
       path: '/compare',
       component: () => import('./effort/ComparePage.vue'),
       meta: { title: 'Compare', place: 'clients', keys: 'compare' },
+    },
+    {
+      path: '/cards',
+      component: () => import('./sheet/ClassCardsPage.vue'),
+      meta: { title: 'Cards for a class', place: 'clients', keys: 'cards' },
     },
     {
       path: '/clients/:id/papers/:paper(summary|letter)',

@@ -27,7 +27,7 @@ export class Problem extends Error {
 const UNREACHABLE =
   'Korvel does not answer. Nothing was lost; check that it is running, then try again.'
 
-async function send<T>(method: string, path: string, body?: BodyInit): Promise<T> {
+async function fetched(method: string, path: string, body?: BodyInit): Promise<Response> {
   let response: Response
   try {
     response = await fetch('/api' + path, {
@@ -38,8 +38,8 @@ async function send<T>(method: string, path: string, body?: BodyInit): Promise<T
   } catch {
     throw new Problem(0, 'unreachable', UNREACHABLE)
   }
-  const answer = await response.json().catch(() => null)
   if (!response.ok) {
+    const answer = await response.json().catch(() => null)
     throw new Problem(
       response.status,
       answer?.type ?? 'unknown',
@@ -49,7 +49,12 @@ async function send<T>(method: string, path: string, body?: BodyInit): Promise<T
       answer?.current,
     )
   }
-  return answer as T
+  return response
+}
+
+async function send<T>(method: string, path: string, body?: BodyInit): Promise<T> {
+  const response = await fetched(method, path, body)
+  return (await response.json().catch(() => null)) as T
 }
 
 export const get = <T>(path: string) => send<T>('GET', path)
@@ -58,6 +63,19 @@ export const put = <T>(path: string, body: unknown) => send<T>('PUT', path, JSON
 /** A file as it is. */
 export const postFile = <T>(path: string, file: Blob) => send<T>('POST', path, file)
 export const del = <T>(path: string) => send<T>('DELETE', path)
+
+/** Asks for text, not for data. */
+export const postForText = async (path: string, body: unknown) =>
+  (await fetched('POST', path, JSON.stringify(body))).text()
+
+/** Asks for a file, under the name the server gives it. */
+export async function postForFile(path: string, body: unknown): Promise<File> {
+  const response = await fetched('POST', path, JSON.stringify(body))
+  const named = /filename\*=UTF-8''([^;]+)/.exec(response.headers.get('Content-Disposition') ?? '')
+  const name = named?.[1] ? decodeURIComponent(named[1]) : 'korvel'
+  const content = await response.blob()
+  return new File([content], name, { type: content.type })
+}
 
 /** Whatever was thrown, as a problem. */
 export function asProblem(thrown: unknown): Problem {

@@ -1,4 +1,4 @@
-import { del, get, post, postFile, put } from './http'
+import { del, get, post, postFile, postForFile, postForText, put } from './http'
 import type { components } from './schema'
 
 type Schemas = components['schemas']
@@ -54,6 +54,9 @@ export type Parts = Schemas['PartsRequest']
 export type Prescription = Schemas['PrescriptionView']
 export type SavedPrescription = Schemas['SavedView']
 export type Card = Schemas['CardView']
+export type CardsSheet = Schemas['CardsRequest']
+export type SheetOfCards = Schemas['SheetOfCards']
+export type Chart = Schemas['ChartView']
 export type Methods = Schemas['MethodsView']
 export type Mode = Maximum['mode']
 export type Working = Schemas['WorkingView']
@@ -204,6 +207,14 @@ export const prescriptions = (id: string) =>
 export const card = (id: string, version: string) =>
   get<Card>(`${client(id)}/prescriptions/${encodeURIComponent(version)}/card`)
 
+/** Sheets to print: as a page, and as a PDF. */
+export type SheetKind = 'cards' | 'chart' | 'poster'
+export const sheetPage = (kind: SheetKind, sheet: unknown) =>
+  postForText(`/sheets/${kind}/page`, sheet)
+export const sheetPdf = (kind: SheetKind, sheet: unknown) =>
+  postForFile(`/sheets/${kind}/pdf`, sheet)
+export const cardsOf = (sheet: Typed<CardsSheet>) => post<SheetOfCards>('/sheets/cards', sheet)
+
 export const classStart = () => get<ClassStart>('/class-counts/start')
 export const beginClass = (room: Typed<Schemas['ClassRequest']>) =>
   post<ClassCount>('/class-counts', room)
@@ -260,6 +271,7 @@ export const zonesOf = (sum: Typed<ZonesSum>) => calculate<Zones>('zones', sum)
 export const peakOf = (csv: string) => calculate<Schemas['PeakView']>('peak', { csv })
 export const ratesOf = (restingBpm: number, maximumBpm: number) =>
   calculate<Schemas['RatesAnswer']>('rates', { restingBpm, maximumBpm })
+export const chartOf = (sum: unknown) => calculate<Chart>('chart', sum)
 export const countsOf = (sum: Typed<CountsSum>) => calculate<Schemas['CountsAnswer']>('counts', sum)
 
 export const pulseWorking = (of: Typed<PulseSum>, figures: Figures) =>

@@ -5,6 +5,7 @@ import { nextTick, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { clients, type ClientRow } from '../api/korvel'
 import { undone, undoOffer } from '../shared/undo'
+import CsvLink from '../shared/CsvLink.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import { useLoad } from '../shared/load'
 import { STEPS } from '../shared/words'
@@ -67,6 +68,19 @@ function next(client: ClientRow) {
     (step) => step.state === 'due' || (step.state === 'blocked' && step.step === 'screening'),
   )
 }
+
+const table = () => [
+  ['Client', 'Age', 'Note', 'Resting, bpm', 'Maximum, bpm', 'Next', 'Watch'],
+  ...(data.value?.clients ?? []).map((client) => [
+    client.name,
+    client.age,
+    client.note,
+    client.restingBpm,
+    client.ratesUsed ? client.maximumBpm : null,
+    next(client) ? `${STEPS[next(client)!.step]}: ${next(client)!.detail}` : 'All in place',
+    client.watch.map((each) => each.words).join('; '),
+  ]),
+]
 </script>
 
 <template>
@@ -83,6 +97,7 @@ function next(client: ClientRow) {
         @keydown="fromSearch"
       />
       <RouterLink to="/compare" class="compare">Compare</RouterLink>
+      <RouterLink to="/cards" class="compare">Cards</RouterLink>
       <Button label="Add client" @click="router.push('/clients/new')" />
     </header>
 
@@ -145,8 +160,14 @@ function next(client: ClientRow) {
       </ul>
     </div>
     <p v-else class="quiet" role="status">Fetching the clients…</p>
-    <p v-if="archived || data?.archivedTotal" class="away">
-      <button type="button" class="link" @click="archived = !archived">
+    <p v-if="archived || data?.archivedTotal || data?.clients.length" class="away">
+      <CsvLink v-if="data?.clients.length" name="clients" :rows="table" />
+      <button
+        v-if="archived || data?.archivedTotal"
+        type="button"
+        class="link"
+        @click="archived = !archived"
+      >
         {{ archived ? 'Back to the clients' : `Archived: ${data?.archivedTotal}` }}
       </button>
     </p>
@@ -247,6 +268,12 @@ header input {
 .watch {
   color: var(--ochre-deep);
   font-size: 0.88rem;
+}
+
+.away {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 20px;
 }
 
 .first-day {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { countsOf, countsWorking } from '../api/korvel'
+import CsvLink from '../shared/CsvLink.vue'
 import LongHand from '../shared/LongHand.vue'
 import MethodLink from '../shared/MethodLink.vue'
 import TextField from '../shared/TextField.vue'
@@ -66,6 +67,7 @@ const { answer, behind, refused, messages, general } = useSum(() => request.valu
           </tr>
         </tbody>
       </table>
+      <CsvLink v-if="answer" name="count card" class="csv" />
     </template>
     <LongHand
       title="The counts, long hand"
@@ -76,6 +78,10 @@ const { answer, behind, refused, messages, general } = useSum(() => request.valu
 </template>
 
 <style scoped>
+.csv {
+  justify-self: start;
+}
+
 table {
   border-collapse: collapse;
   max-width: 460px;

@@ -12,8 +12,12 @@ const PAGES: Record<string, Component> = {
   bands: defineAsyncComponent(() => import('./BandsDesk.vue')),
   schools: defineAsyncComponent(() => import('./SchoolsDesk.vue')),
   counts: defineAsyncComponent(() => import('./CountsDesk.vue')),
+  chart: defineAsyncComponent(() => import('./ChartDesk.vue')),
+  poster: defineAsyncComponent(() => import('./PosterDesk.vue')),
 }
 const page = computed(() => PAGES[props.tool])
+/** Sheets are printed as sheets, not as the page around them. */
+const ownPrint = computed(() => props.tool === 'chart' || props.tool === 'poster')
 const print = () => window.print()
 </script>
 
@@ -25,9 +29,9 @@ const print = () => window.print()
         The sums without a client. Nothing is stored; the address of this page holds what you
         entered, so you can keep it or pass it on.
       </p>
-      <button type="button" class="link no-print" @click="print">Print</button>
+      <button v-if="!ownPrint" type="button" class="link no-print" @click="print">Print</button>
     </header>
-    <nav class="tools no-print" aria-label="Calculators" data-steps>
+    <nav class="tools no-print" aria-label="Tools of the desk" data-steps>
       <RouterLink
         v-for="each in TOOLS"
         :key="each.id"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import CsvLink from '../shared/CsvLink.vue'
 import { computed, nextTick, onMounted, ref, shallowRef } from 'vue'
 import { pulseOf, pulseWorking, type Taps } from '../api/korvel'
 import CountClock from '../pulse/CountClock.vue'
@@ -124,6 +125,7 @@ async function onDone() {
           </tr>
         </tbody>
       </table>
+      <CsvLink name="counting windows" class="csv" />
     </template>
     <LongHand
       v-if="!tapping"
@@ -135,6 +137,10 @@ async function onDone() {
 </template>
 
 <style scoped>
+.csv {
+  justify-self: start;
+}
+
 .windows {
   border-collapse: collapse;
   width: 100%;

@@ -11,6 +11,8 @@ export const TOOLS = [
   { id: 'bands', name: 'Bands' },
   { id: 'schools', name: 'Schools' },
   { id: 'counts', name: 'Count card' },
+  { id: 'chart', name: 'Class chart' },
+  { id: 'poster', name: 'Poster' },
 ] as const
 
 /**

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import CsvLink from '../shared/CsvLink.vue'
 import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { computed, reactive, ref, watch } from 'vue'
@@ -169,6 +170,20 @@ async function takeBack({ client, effort }: EffortOf) {
   }
   await fetchEfforts()
 }
+
+const table = () => [
+  ['Name', 'Effort', 'Done on', 'Average, bpm', 'Minutes', '% of reserve', '% of maximum', 'Level'],
+  ...done.value.map(({ name, effort }) => [
+    name,
+    effort.name,
+    effort.doneOn,
+    effort.averageBpm,
+    effort.minutes,
+    effort.reservePercent,
+    effort.maximumPercent,
+    effort.levelName,
+  ]),
+]
 </script>
 
 <template>
@@ -269,7 +284,10 @@ async function takeBack({ client, effort }: EffortOf) {
         {{ preview.maximumBpm }}.
       </p>
       <Findings v-if="preview?.finding" :findings="[preview.finding]" />
-      <EffortPicture v-if="done.length" :efforts="done" @take-back="takeBack" />
+      <template v-if="done.length">
+        <EffortPicture :efforts="done" @take-back="takeBack" />
+        <CsvLink name="efforts" class="csv" :rows="table" />
+      </template>
       <p v-else class="quiet">
         None on record yet. Enter the average rate of a race or a session, and see what share of
         reserve it took.
@@ -279,6 +297,10 @@ async function takeBack({ client, effort }: EffortOf) {
 </template>
 
 <style scoped>
+.csv {
+  justify-self: start;
+}
+
 .who li {
   display: flex;
   flex-wrap: wrap;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import CsvLink from '../shared/CsvLink.vue'
 import Button from 'primevue/button'
 import { computed, nextTick, onBeforeUnmount, onMounted, reactive, ref, toRef, watch } from 'vue'
 import { asProblem } from '../api/http'
@@ -179,6 +180,20 @@ async function keep() {
     keeping.value = asProblem(thrown).message
   }
 }
+
+const table = () => [
+  ['Bout', 'Began', 'Read', 'bpm', 'Source', 'Counts'],
+  ...(test.value?.bouts ?? []).flatMap((bout) =>
+    bout.readings.map((reading) => [
+      bout.number,
+      bout.startedAt,
+      reading.at,
+      reading.bpm,
+      SOURCES[reading.source].toLowerCase(),
+      reading.counts ? 'yes' : 'early',
+    ]),
+  ),
+]
 </script>
 
 <template>
@@ -315,6 +330,7 @@ async function keep() {
             <Button type="submit" label="Note it" />
           </div>
         </form>
+        <CsvLink v-if="test.bouts.length" name="readings of the test" :rows="table" class="csv" />
         <BoutTable
           :test="test"
           :closed="stand.phase === 'stopped' || test.keptAs !== null"
@@ -343,6 +359,10 @@ async function keep() {
 </template>
 
 <style scoped>
+.csv {
+  justify-self: start;
+}
+
 .run {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 264px;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import CsvLink from '../shared/CsvLink.vue'
 import Button from 'primevue/button'
 import { computed, onBeforeUnmount, onMounted, reactive, ref } from 'vue'
 import { asProblem } from '../api/http'
@@ -69,12 +70,25 @@ const title = computed(() =>
       : `${talk.value.length} to look at`,
 )
 const names = (all: ClassPerson[]) => all.map((each) => each.name.split(' ')[0]).join(', ')
+
+const table = () => [
+  ['Name', props.before ? 'Usual, bpm' : 'Rest, bpm', 'Beats', 'bpm', 'Counted again, bpm', 'Call'],
+  ...props.people.map((person) => [
+    person.name,
+    person.usualBpm,
+    person.first?.beats,
+    person.first?.bpm,
+    person.again?.bpm,
+    person.call?.words ?? 'not counted',
+  ]),
+]
 </script>
 
 <template>
   <section class="sheet stack" aria-labelledby="result-title">
     <div class="top">
       <h2 id="result-title" ref="heading" tabindex="-1">{{ title }}</h2>
+      <CsvLink name="class count" :rows="table" />
       <button type="button" class="link" @click="emit('numbers')">
         Back to the numbers <kbd>Esc</kbd>
       </button>

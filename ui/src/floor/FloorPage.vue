@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router'
 import { asProblem } from '../api/http'
 import { beginClass, classStart } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
+import PeoplePicker from '../shared/PeoplePicker.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import TextField from '../shared/TextField.vue'
 import { typed, useFieldMessages } from '../shared/fields'
@@ -39,25 +40,7 @@ const form = reactive({
   minutesAfter: '0',
 })
 
-const search = ref('')
-const fold = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
 const people = computed(() => start.data.value?.people ?? [])
-const found = computed(() => {
-  const words = fold(search.value).split(/\s+/).filter(Boolean)
-  return people.value.filter((each) => words.every((word) => fold(each.name).includes(word)))
-})
-/** Those present come first in their order, so that the list reads like the class. */
-const isHere = (id: string) => present.value.includes(id)
-function toggle(id: string) {
-  present.value = isHere(id) ? present.value.filter((each) => each !== id) : [...present.value, id]
-}
-function toggleFound() {
-  const first = found.value[0]
-  if (!search.value.trim() || !first) return
-  toggle(first.id)
-  search.value = ''
-}
-
 const { messages, general, clear, show } = useFieldMessages()
 const beginning = ref(false)
 async function begin() {
@@ -110,30 +93,7 @@ const many = (count: number) => (count === 1 ? '1 person' : `${count} people`)
             <template v-else>Tick them; the class is remembered for the next time.</template>
           </p>
         </div>
-        <div class="find">
-          <TextField
-            v-model="search"
-            label="Find by name"
-            name="search"
-            @keydown.enter.prevent="toggleFound"
-          />
-          <button type="button" class="link" @click="present = []">Untick all</button>
-        </div>
-        <ul class="people">
-          <li v-for="(each, at) in found" :key="each.id">
-            <button
-              type="button"
-              role="checkbox"
-              :aria-checked="isHere(each.id)"
-              :class="{ here: isHere(each.id), next: at === 0 && search.trim() !== '' }"
-              @click="toggle(each.id)"
-            >
-              <span class="tick" aria-hidden="true">{{ isHere(each.id) ? '✓' : '' }}</span>
-              {{ each.name }}
-            </button>
-          </li>
-        </ul>
-        <p v-if="found.length === 0" class="quiet">Nobody’s name holds “{{ search }}”.</p>
+        <PeoplePicker v-model="present" :people="people" />
       </section>
       <aside class="sheet stack how">
         <ChoiceField v-model="form.moment" label="When" :options="MOMENTS" />
@@ -169,6 +129,12 @@ const many = (count: number) => (count === 1 ? '1 person' : `${count} people`)
         <p class="quiet small">
           Everyone finds their own pulse, or a partner’s, and counts while the clock runs.
         </p>
+        <RouterLink
+          v-if="present.length"
+          :to="{ path: '/cards', query: { client: present } }"
+          class="small"
+          >Cards for {{ many(present.length) }}, to cut out</RouterLink
+        >
         <a href="/floor/clock" target="_blank" class="small"
           >Clock for the wall, in its own window</a
         >
@@ -197,59 +163,6 @@ const many = (count: number) => (count === 1 ? '1 person' : `${count} people`)
   flex-wrap: wrap;
   justify-content: space-between;
   gap: 4px 20px;
-}
-
-.find {
-  display: flex;
-  gap: 16px;
-  align-items: end;
-}
-
-.find > :first-child {
-  flex: 1;
-  max-width: 320px;
-}
-
-.find .link {
-  min-height: var(--touch);
-}
-
-.people {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
-  gap: 6px 12px;
-}
-
-.people button {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  width: 100%;
-  min-height: var(--touch);
-  padding: 4px 12px;
-  font: inherit;
-  text-align: left;
-  color: var(--ink);
-  background: var(--sheet);
-  border: 1px solid var(--line);
-  border-radius: 6px;
-  cursor: pointer;
-}
-
-.people button.here {
-  background: var(--teal-wash);
-  border-color: var(--teal);
-  font-weight: 650;
-}
-
-.people button.next {
-  box-shadow: 0 0 0 2px var(--ochre);
-}
-
-.tick {
-  width: 1.1em;
-  color: var(--teal-deep);
-  font-weight: 800;
 }
 
 .how {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import CsvLink from '../shared/CsvLink.vue'
 import { computed } from 'vue'
 import type { Estimate, Maximum, MaximumSheet } from '../api/korvel'
 import MethodLink from '../shared/MethodLink.vue'
@@ -38,6 +39,19 @@ function tag(row: Estimate) {
   if (row.method === props.maximum.recommended) return 'by rule'
   return ''
 }
+
+const table = () => [
+  ['Equation', 'Maximum, bpm', '± bpm', 'In use', 'Applies', 'Made on', 'Source'],
+  ...rows.value.map((row) => [
+    row.name,
+    row.bpm,
+    row.standardErrorBpm,
+    tag(row),
+    row.applies ? 'yes' : row.reason,
+    row.population,
+    row.source,
+  ]),
+]
 </script>
 
 <template>
@@ -49,7 +63,7 @@ function tag(row: Estimate) {
         <i v-for="bpm in axis.marks" :key="bpm" :style="{ left: `${percent(bpm)}%` }">{{ bpm }}</i>
       </span>
       <span>Made on, and source</span>
-      <span />
+      <CsvLink name="maximum by every equation" :rows="table" />
     </div>
     <ul>
       <li

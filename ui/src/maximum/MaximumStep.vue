@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import CsvLink from '../shared/CsvLink.vue'
 import Button from 'primevue/button'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
@@ -23,7 +24,7 @@ import { useFieldMessages } from '../shared/fields'
 import { useLoad } from '../shared/load'
 import { theStudio } from '../shared/studio'
 import { offerUndo, undone } from '../shared/undo'
-import { day, MODES, standsOnMeasured } from '../shared/words'
+import { day, MAXIMUM_STATES, MODES, standsOnMeasured } from '../shared/words'
 import EquationRulers from './EquationRulers.vue'
 import EstimateTable from './EstimateTable.vue'
 import MeasuredForm from './MeasuredForm.vue'
@@ -172,6 +173,20 @@ function onDesk(method: string) {
     },
   }
 }
+
+const measuredTable = () => [
+  ['Measured on', 'Maximum, bpm', '± bpm', 'How', 'Grade', 'Stands as', 'Why', 'Note'],
+  ...(data.value?.measured ?? []).map((value) => [
+    value.measuredOn,
+    value.bpm,
+    value.standardErrorBpm,
+    value.protocol || value.standsAs,
+    value.grade,
+    MAXIMUM_STATES[value.state].name,
+    value.reason,
+    value.note,
+  ]),
+]
 </script>
 
 <template>
@@ -233,6 +248,7 @@ function onDesk(method: string) {
         @correct="enter"
         @take-back="takeBack"
       />
+      <CsvLink name="measured maxima" :rows="measuredTable" />
     </section>
 
     <EquationRulers :sheet="data" />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { Reading, RestingRecord } from '../api/korvel'
+import CsvLink from '../shared/CsvLink.vue'
 import Choices from '../shared/Choices.vue'
 import { theStudio } from '../shared/studio'
 import { day, DISTURBANCES, POSTURES, RHYTHMS, SOURCES, STRENGTHS } from '../shared/words'
@@ -148,6 +149,8 @@ const disturbed = (reading: Reading) =>
         </table>
         <p class="quiet small foot">
           <span><i /> the working value stands on it</span>
+          <CsvLink name="resting readings" />
+
           <button
             v-if="shownReadings.length > shown"
             type="button"

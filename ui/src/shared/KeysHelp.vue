@@ -83,6 +83,8 @@ const BY_PAGE: Record<string, [string, string][]> = {
   prescription: [...RULER, ...STEPS, ['Enter', 'in a field: save']],
   desk: [...STEPS, ...RULER, ...CLOCK, ...TAPS, ...SUM],
   wall: [['Esc', 'back to the desk'], ...RULER],
+  card: [['← →', 'between sizes, papers and counts; Space chooses']],
+  cards: [['Enter', 'in the search: tick the one found, or untick them']],
   studio: [['Enter', 'on a scheme: open it']],
   scheme: [['Enter', 'in a field: save the scheme'], ...RULER],
   methods: [['Esc', 'in the search: show everything again']],

@@ -155,6 +155,16 @@ export const STEPS = {
 export const countWindows = (seconds = [6, 10, 15, 30, 60]) =>
   seconds.map((value) => ({ value, name: `${value} s` }))
 
+/** Papers that sheets are printed on. */
+export const PAPERS = {
+  a4: 'A4',
+  letter: 'Letter',
+  a3: 'A3',
+  tabloid: 'Tabloid',
+} as const
+
+export const CARD_SIZES = { wallet: 'Wallet', a6: 'A6', a5: 'A5' } as const
+
 /** The words as options to choose from, all of them or those of some keys. */
 export function options<K extends string>(
   words: Readonly<Record<K, string>>,

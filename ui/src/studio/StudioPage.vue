@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import CsvLink from '../shared/CsvLink.vue'
 import Button from 'primevue/button'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -176,6 +177,7 @@ async function read(event: Event) {
               </tr>
             </tbody>
           </table>
+          <CsvLink name="levels on both scales" />
         </div>
       </section>
 

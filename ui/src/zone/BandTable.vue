@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Prescribable, Zones } from '../api/korvel'
+import CsvLink from '../shared/CsvLink.vue'
 import LevelStrokes from '../shared/LevelStrokes.vue'
 import MethodLink from '../shared/MethodLink.vue'
 import { holds } from '../shared/rulerDrawing'
@@ -109,6 +110,7 @@ const reasons = computed(() => {
         </tr>
       </tbody>
     </table>
+    <CsvLink name="bands" />
     <ul v-if="reasons.length" class="reasons small">
       <li v-for="{ why, bands } in reasons" :key="why">
         <b>{{ bands }}</b>: {{ why }}

@@ -3,6 +3,7 @@ import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { deviceSheet, methods, type Mode } from '../api/korvel'
+import CsvLink from '../shared/CsvLink.vue'
 import Findings from '../shared/Findings.vue'
 import LevelStrokes from '../shared/LevelStrokes.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
@@ -43,6 +44,7 @@ const print = () => window.print()
     <div class="ways no-print">
       <RouterLink :to="`/clients/${id}/maximum?mode=${mode}`">Back to the maximum</RouterLink>
       <Button v-if="data" label="Print" @click="print" />
+      <CsvLink name="values for a device" />
     </div>
     <form class="pick no-print" novalidate @submit.prevent>
       <SelectField v-model="mode" label="What they do" :options="options(MODES)" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import CsvLink from '../shared/CsvLink.vue'
 import { computed } from 'vue'
 import type { Asked, Schools } from '../api/korvel'
 import LevelStrokes from '../shared/LevelStrokes.vue'
@@ -82,6 +83,7 @@ const called = computed(() =>
           </tr>
         </tbody>
       </table>
+      <CsvLink name="what each school calls it" />
     </div>
   </section>
 </template>

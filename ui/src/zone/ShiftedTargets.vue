@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import CsvLink from '../shared/CsvLink.vue'
 import { computed } from 'vue'
 import type { Asked, Zones } from '../api/korvel'
 import MethodLink from '../shared/MethodLink.vue'
@@ -101,6 +102,7 @@ const moved = (by: number) => (by === 0 ? '0' : by > 0 ? `+${by}` : `−${-by}`)
           </tr>
         </tbody>
       </table>
+      <CsvLink name="if the maximum is off" />
     </div>
   </section>
 </template>

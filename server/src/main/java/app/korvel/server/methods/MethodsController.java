@@ -281,6 +281,7 @@ class MethodsController {
     }
   }
 
+  /** An equation; {@code forAClass} where the age alone is enough and no condition is asked for. */
   record EquationRow(
       String id,
       String name,
@@ -289,6 +290,7 @@ class MethodsController {
       int error,
       String errorNote,
       String serves,
+      boolean forAClass,
       String source) {
     static EquationRow of(Equation equation) {
       return new EquationRow(
@@ -299,6 +301,7 @@ class MethodsController {
           equation.standardErrorBpm(),
           equation.errorNote(),
           equation.serves(),
+          Equations.FOR_A_CLASS.contains(equation),
           equation.source().citation());
     }
   }

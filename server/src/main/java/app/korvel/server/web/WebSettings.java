@@ -25,6 +25,7 @@ class WebSettings implements WebMvcConfigurer {
     "/floor/**",
     "/field-tests/**",
     "/compare",
+    "/cards",
     "/desk",
     "/desk/**",
     "/practice",

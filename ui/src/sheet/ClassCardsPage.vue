@@ -1,0 +1,175 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { asProblem } from '../api/http'
+import { cardsOf, clients, type SheetOfCards } from '../api/korvel'
+import Findings from '../shared/Findings.vue'
+import PeoplePicker from '../shared/PeoplePicker.vue'
+import ProblemNote from '../shared/ProblemNote.vue'
+import { useLoad } from '../shared/load'
+import { theStudio } from '../shared/studio'
+import { day } from '../shared/words'
+import CardLook from './CardLook.vue'
+import SheetFrame from './SheetFrame.vue'
+import { useCardsRequest, useLook } from './cardLook'
+import { useSheet } from './useSheet'
+
+/** Everyone's latest card on as few sheets as hold them, to cut out before the class. */
+const route = useRoute()
+const router = useRouter()
+const everyone = useLoad(() => clients(''))
+onMounted(() => everyone.load())
+const people = computed(() => everyone.data.value?.clients ?? [])
+
+const chosen = ref<string[]>([route.query.client ?? []].flat().map(String))
+watch(chosen, () => void router.replace({ query: { ...route.query, client: chosen.value } }))
+
+const look = useLook('a4')
+const request = useCardsRequest(look, chosen, null)
+const found = shallowRef<SheetOfCards | null>(null)
+let latest = 0
+/** Who has a card comes first: a sheet is asked for only where there is one to lie on it. */
+watch(
+  request,
+  async (asked) => {
+    const mine = ++latest
+    if (!asked.clients.length) {
+      found.value = null
+      return
+    }
+    try {
+      const answer = await cardsOf(asked)
+      if (mine === latest) found.value = answer
+    } catch (thrown) {
+      if (mine === latest) problem.value = asProblem(thrown)
+    }
+  },
+  { immediate: true },
+)
+const problem = shallowRef<ReturnType<typeof asProblem> | null>(null)
+const sheet = useSheet('cards', () => (found.value?.cards.length ? request.value : null))
+const { page, behind, making, messages, general } = sheet
+
+const late = computed(() => found.value?.cards.filter((each) => each.renewDue) ?? [])
+const held = computed(() => found.value?.cards.filter((each) => each.ratesSuspended.length) ?? [])
+const many = (count: number, one: string, more: string) => `${count} ${count === 1 ? one : more}`
+</script>
+
+<template>
+  <div class="stack">
+    <header>
+      <h1>Cards for a class</h1>
+      <p class="quiet">Tick who comes; print, cut along the marks, hand out.</p>
+    </header>
+    <ProblemNote
+      v-if="everyone.problem.value"
+      :problem="everyone.problem.value"
+      @retry="everyone.load()"
+    />
+    <section v-else-if="everyone.data.value && people.length === 0" class="sheet stack first">
+      <h2>Nobody to make a card for yet</h2>
+      <p>A card says what was prescribed. Add a client, then make their prescription.</p>
+      <Button label="Add the first client" @click="router.push('/clients/new')" />
+    </section>
+    <div v-else-if="everyone.data.value" class="columns">
+      <div class="stack">
+        <section class="sheet stack" aria-labelledby="who-title">
+          <h2 id="who-title">Who comes</h2>
+          <PeoplePicker v-model="chosen" :people="people" />
+          <p v-if="messages.clients" class="fault" role="alert">{{ messages.clients }}</p>
+        </section>
+        <section v-if="found?.leftOut.length" class="sheet stack left" aria-labelledby="left-title">
+          <h2 id="left-title">No card today: {{ found.leftOut.length }}</h2>
+          <ul class="stack">
+            <li v-for="each in found.leftOut" :key="each.clientId">
+              <RouterLink :to="`/clients/${each.clientId}/prescription`">{{
+                each.name
+              }}</RouterLink>
+              <Findings :findings="each.findings" />
+            </li>
+          </ul>
+        </section>
+        <section v-if="late.length || held.length" class="sheet stack" aria-labelledby="look-title">
+          <h2 id="look-title">To look at before you print</h2>
+          <ul>
+            <li v-for="each in held" :key="`held-${each.clientId}`">
+              <RouterLink :to="`/clients/${each.clientId}/prescription`">{{
+                each.name
+              }}</RouterLink>: {{ each.ratesSuspended[0]!.message }}
+            </li>
+            <li v-for="each in late" :key="each.clientId">
+              <RouterLink :to="`/clients/${each.clientId}/prescription`">{{
+                each.name
+              }}</RouterLink>: was to be renewed by {{ day(each.renewOn, theStudio?.today) }};
+              {{ each.renewBecause }}.
+            </li>
+          </ul>
+        </section>
+      </div>
+      <div class="stack">
+        <form class="sheet look" novalidate aria-label="How the cards look" @submit.prevent>
+          <CardLook v-model="look" :messages="messages" counts />
+          <p v-if="general || problem" class="fault" role="alert">
+            {{ general || problem?.message }}
+          </p>
+        </form>
+        <SheetFrame
+          :page="page"
+          title="Sheet of cards"
+          :behind="behind"
+          :making="making"
+          @pdf="sheet.pdf()"
+        >
+          <template v-if="found">
+            {{ many(found.cards.length, 'card', 'cards') }} on
+            {{ many(found.pages, 'sheet', 'sheets') }}.
+          </template>
+          <template #nothing>{{
+            found && !found.cards.length
+              ? 'None of them has a card today.'
+              : chosen.length
+                ? 'Laying out the cards…'
+                : 'Tick who comes, and their cards are laid out here.'
+          }}</template>
+        </SheetFrame>
+      </div>
+    </div>
+    <p v-else class="quiet" role="status">Fetching who there is…</p>
+  </div>
+</template>
+
+<style scoped>
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.15fr);
+  gap: 16px;
+  align-items: start;
+}
+
+.look {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 26px;
+}
+
+.left {
+  border-left: 4px solid var(--wine);
+}
+
+.first {
+  justify-items: start;
+  max-width: 560px;
+}
+
+.fault {
+  color: var(--wine);
+  font-weight: 600;
+}
+
+@media (max-width: 900px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
