@@ -258,12 +258,16 @@ const table = () => {
       @pdf="sheet.pdf()"
     >
       <template v-if="answer">
-        Figures <span class="num">{{ answer.figureMillimetres.toFixed(1) }}</span> mm high: read
-        with ease from <b class="num">{{ answer.readFromMetres }} m</b>, by sharp eyes from twice as
-        far.
+        Figures {{ answer.figureMillimetres.toFixed(1) }} mm high: read with ease from
+        <b>{{ answer.readFromMetres }} m</b>, by sharp eyes from twice as far.
         {{ answer.pages > 1 ? `${answer.pages} pages: fewer ages or ranges make it larger.` : '' }}
         <CsvLink name="class chart" :rows="table" />
       </template>
+      <template #nothing>{{
+        Object.keys(messages).length
+          ? 'Put right what is marked, and the chart stands here.'
+          : 'Working it out…'
+      }}</template>
     </SheetFrame>
   </div>
 </template>

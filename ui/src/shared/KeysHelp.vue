@@ -83,8 +83,11 @@ const BY_PAGE: Record<string, [string, string][]> = {
   prescription: [...RULER, ...STEPS, ['Enter', 'in a field: save']],
   desk: [...STEPS, ...RULER, ...CLOCK, ...TAPS, ...SUM],
   wall: [['Esc', 'back to the desk'], ...RULER],
-  card: [['← →', 'between sizes, papers and counts; Space chooses']],
-  cards: [['Enter', 'in the search: tick the one found, or untick them']],
+  card: [['Ctrl P', 'print the card']],
+  cards: [
+    ['Enter', 'in the search: tick the one found, or untick them'],
+    ['Ctrl P', 'print the sheet'],
+  ],
   studio: [['Enter', 'on a scheme: open it']],
   scheme: [['Enter', 'in a field: save the scheme'], ...RULER],
   methods: [['Esc', 'in the search: show everything again']],

@@ -25,18 +25,30 @@ function measure() {
 const watcher = new ResizeObserver(([entry]) => {
   room.value = entry!.contentRect.width
 })
-onMounted(() => watcher.observe(box.value!))
-onBeforeUnmount(() => watcher.disconnect())
+onMounted(() => {
+  watcher.observe(box.value!)
+  window.addEventListener('keydown', onKey)
+})
+onBeforeUnmount(() => {
+  watcher.disconnect()
+  window.removeEventListener('keydown', onKey)
+})
 
 async function print() {
   const shown = frame.value?.contentWindow
   await shown?.document.fonts.ready
   shown?.print()
 }
+/** The browser's own key prints the sheet as well, not the page around it. */
+function onKey(event: KeyboardEvent) {
+  if (event.key.toLowerCase() !== 'p' || !(event.ctrlKey || event.metaKey)) return
+  event.preventDefault()
+  void print()
+}
 </script>
 
 <template>
-  <section class="frame" :aria-label="title">
+  <section class="printable" :aria-label="title">
     <div class="ways">
       <p class="quiet small"><slot /></p>
       <Button label="Print" outlined :disabled="!page" @click="print" />
@@ -67,7 +79,7 @@ async function print() {
 </template>
 
 <style scoped>
-.frame {
+.printable {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 10px;

@@ -95,7 +95,7 @@ class ClassCountTest {
     desk.sees("Ticked: the class of");
     desk.sees("Begin with 8 people");
     desk.type("search", "lupe");
-    desk.await(() -> desk.all(".people button").size() == 1);
+    desk.await(() -> desk.all(".picker li button").size() == 1);
     desk.keys(Keys.ENTER);
     desk.sees("Begin with 9 people");
     assertThat(desk.focused()).isEqualTo("Find by name");

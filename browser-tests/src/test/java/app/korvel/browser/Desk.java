@@ -137,7 +137,7 @@ final class Desk {
     await(() -> all("a.name").size() == 1);
     String href = one("a.name").getDomProperty("href");
     driver.get(href.replaceAll("(/clients/[^/]+).*", "$1/") + step);
-    await(() -> all(".path, article, .refused").size() == 1);
+    await(() -> all(".path, article, .refused, .printable").size() == 1);
   }
 
   <T> T await(Supplier<T> condition) {
@@ -235,6 +235,45 @@ final class Desk {
     letPass(Duration.ofSeconds(3));
     sees("count the beats");
     letPass(Duration.ofSeconds(seconds));
+  }
+
+  /** Waits until the sheet in view, as it is printed, says that; returns all it says. */
+  String sheetSays(String text) {
+    return await(
+        "“" + text + "” on the sheet",
+        () -> {
+          String said =
+              (String)
+                  driver.executeScript(
+                      """
+                      const sheet = document.querySelector('iframe')?.contentDocument
+                      return (sheet?.body?.innerText ?? '').replace(/\\s+/g, ' ').trim()
+                      """);
+          return said.contains(text) ? said : null;
+        });
+  }
+
+  /** From here on, whatever the page hands out as a file can be looked at. */
+  void catchFiles() {
+    driver.executeScript(
+        """
+        window.caught = []
+        const make = URL.createObjectURL
+        URL.createObjectURL = (file) => {
+          file.text().then((text) => window.caught.push({ name: file.name, text }))
+          return make(file)
+        }
+        """);
+  }
+
+  /** The file of that name that the page handed out, as text. */
+  String caught(String name) {
+    return await(
+        "a file " + name,
+        () ->
+            (String)
+                driver.executeScript(
+                    "return window.caught.find((each) => each.name === arguments[0])?.text", name));
   }
 
   /** How many sheets of A4 the page makes when it is printed. */

@@ -258,7 +258,7 @@ class TrainOrNotTest {
     desk.sees("Its rate targets are suspended: medicine changed on");
     desk.press("Card");
     desk.sees("Rates are suspended: the card shows effort and talk");
-    assertThat(desk.one("article").getText())
+    assertThat(desk.sheetSays("Stop at once"))
         .contains("Effort and talk only", "12–13 of 20", "holding the breath, straining")
         .doesNotContain("beats a minute");
   }
@@ -269,9 +269,8 @@ class TrainOrNotTest {
     desk.sees("capped at 92");
     desk.sees("Nothing above 92 bpm.");
     desk.openClient("Ragnar", "card/1");
-    desk.sees("never above 92");
     // 92 × 10 / 60 = 15.3 and 92 × 15 / 60 = 23
-    assertThat(desk.one("article").getText())
+    assertThat(desk.sheetSays("never above 92 (a written limit)"))
         .contains("–92", "–15", "–23", "Always carry: the nitrate", "Leave out: long isometric");
   }
 

@@ -72,6 +72,19 @@ final class TestServer implements AutoCloseable {
         .header("Content-Type", "application/json");
   }
 
+  /** A file that comes as an answer. */
+  HttpResponse<byte[]> file(String path, String json) {
+    try {
+      return http.send(
+          request(path).POST(BodyPublishers.ofString(json)).build(), BodyHandlers.ofByteArray());
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
   Answer send(HttpRequest.Builder request) {
     HttpResponse<String> response = raw(request);
     String body = response.body();

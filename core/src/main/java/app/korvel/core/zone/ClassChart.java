@@ -145,7 +145,11 @@ public record ClassChart(
       throw InvalidValueException.of(
           "windowSeconds", window.seconds() + " is no window of a class chart", "10 or 15 seconds");
     }
-    bandIds.forEach(scheme::indexOf);
+    List<String> known = scheme.bands().stream().map(Band::id).toList();
+    if (!known.containsAll(bandIds)) {
+      throw InvalidValueException.of(
+          "bands", "names one that this scheme does not have", String.join(", ", known));
+    }
     List<Integer> shown =
         IntStream.range(0, scheme.bands().size())
             .filter(i -> bandIds.isEmpty() || bandIds.contains(scheme.bands().get(i).id()))

@@ -166,7 +166,7 @@ class ClassChartTest {
                     CountWindow.S30))
         .hasMessageContaining("no window");
     assertThatThrownBy(() -> chart(new Ages(20, 60, 5), "school-range", "nothing"))
-        .hasMessageContaining("no such band");
+        .hasMessageContaining("names one that this scheme does not have");
     Scheme seven =
         new OwnScheme(
                 "Seven",
