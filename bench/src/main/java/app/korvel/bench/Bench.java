@@ -20,6 +20,7 @@ public final class Bench {
     DRIVERS.put("core", words -> org.openjdk.jmh.Main.main(new String[] {"CoreBenchmark"}));
     DRIVERS.put("zones", words -> new ServerTime().run());
     DRIVERS.put("schools", words -> new SchoolsTime().run());
+    DRIVERS.put("sheets", words -> new SheetTime().run());
     DRIVERS.put("page", words -> new PageTime().run());
     DRIVERS.put("taps", words -> new TapTime().run());
     DRIVERS.put("start", words -> new StartTime().run());

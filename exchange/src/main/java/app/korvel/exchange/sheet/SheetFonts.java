@@ -1,11 +1,17 @@
 package app.korvel.exchange.sheet;
 
+import static java.util.stream.Collectors.mapping;
+import static java.util.stream.Collectors.toList;
+
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.apache.fontbox.ttf.CmapLookup;
 import org.apache.fontbox.ttf.TTFParser;
@@ -24,9 +30,8 @@ public final class SheetFonts {
    * @param family its name in the stylesheet
    * @param weight 400 or 700
    * @param file its name
-   * @param latin whether it draws nothing but what Latin letters are written with
    */
-  public record Face(String family, int weight, String file, boolean latin) {
+  public record Face(String family, int weight, String file) {
     /** The file's content. */
     public InputStream open() {
       return SheetFonts.class.getResourceAsStream("fonts/" + file);
@@ -36,31 +41,51 @@ public final class SheetFonts {
   /** Every font. */
   public static final List<Face> ALL =
       List.of(
-          new Face("Sheet", 400, "next-latin-400.ttf", true),
-          new Face("Sheet", 700, "next-latin-700.ttf", true),
-          new Face("Sheet More", 400, "next-latin-ext-400.ttf", true),
-          new Face("Sheet More", 700, "next-latin-ext-700.ttf", true),
-          new Face("Figures", 400, "mono-latin-400.ttf", true),
-          new Face("Figures", 700, "mono-latin-700.ttf", true),
-          new Face("Any Script", 400, "dejavu-400.ttf", false),
-          new Face("Any Script", 700, "dejavu-700.ttf", false));
-
-  private static final List<CmapLookup> LATIN =
-      ALL.stream().filter(Face::latin).map(SheetFonts::characters).toList();
+          new Face("Sheet", 400, "next-latin-400.ttf"),
+          new Face("Sheet", 700, "next-latin-700.ttf"),
+          new Face("Sheet More", 400, "next-latin-ext-400.ttf"),
+          new Face("Sheet More", 700, "next-latin-ext-700.ttf"),
+          new Face("Figures", 400, "mono-latin-400.ttf"),
+          new Face("Figures", 700, "mono-latin-700.ttf"),
+          new Face("Any Script", 400, "dejavu-400.ttf"),
+          new Face("Any Script", 700, "dejavu-700.ttf"));
 
   /** The font of that file, if there is one. */
   public static Optional<Face> of(String file) {
     return ALL.stream().filter(face -> face.file.equals(file)).findFirst();
   }
 
-  /** Those that a text needs: the large ones only where the others do not draw all of it. */
+  /**
+   * The families that fill in for one another, and what the first of each draws: a text that the
+   * first family draws needs none of the others.
+   */
+  private static final List<String> FILL_IN = List.of("Sheet", "Sheet More", "Any Script");
+
+  private static final Map<String, List<CmapLookup>> DRAWN =
+      ALL.stream()
+          .filter(face -> FILL_IN.subList(0, 2).contains(face.family))
+          .collect(Collectors.groupingBy(Face::family, mapping(SheetFonts::characters, toList())));
+
+  /** Those that a text needs: a family that fills in only where those before it are not enough. */
   static List<Face> forText(String text) {
-    boolean latin =
-        text.codePoints()
-            .filter(character -> character > ' ')
-            .allMatch(
-                character -> LATIN.stream().anyMatch(font -> font.getGlyphId(character) != 0));
-    return latin ? ALL.stream().filter(Face::latin).toList() : ALL;
+    Set<String> spared = new HashSet<>();
+    for (int last = FILL_IN.size() - 1; last > 0; last--) {
+      if (!draw(FILL_IN.subList(0, last), text)) {
+        break;
+      }
+      spared.add(FILL_IN.get(last));
+    }
+    return ALL.stream().filter(face -> !spared.contains(face.family)).toList();
+  }
+
+  private static boolean draw(List<String> families, String text) {
+    return text.codePoints()
+        .filter(character -> character > ' ')
+        .allMatch(
+            character ->
+                families.stream()
+                    .flatMap(family -> DRAWN.get(family).stream())
+                    .anyMatch(font -> font.getGlyphId(character) != 0));
   }
 
   /** As rules of a stylesheet. */
