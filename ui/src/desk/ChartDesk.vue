@@ -275,7 +275,7 @@ const table = () => {
 <style scoped>
 .columns {
   display: grid;
-  grid-template-columns: 380px minmax(0, 1fr);
+  grid-template-columns: 400px minmax(0, 1fr);
   gap: 16px;
   align-items: start;
 }
@@ -288,7 +288,7 @@ const table = () => {
 
 .pair {
   display: grid;
-  grid-template-columns: repeat(2, minmax(0, 1fr));
+  grid-template-columns: minmax(0, 1.4fr) minmax(0, 1fr);
   gap: 12px;
 }
 

@@ -104,8 +104,8 @@ class SheetTest {
     desk.one("[aria-label='CSV of class chart']").click();
     assertThat(lines("class chart.csv"))
         .containsExactly(
-            "Age,\"Maximum, bpm\",\"Target, bpm, from\",\"Target, bpm, to\","
-                + "\"Target, beats in 10 s, from\",\"Target, beats in 10 s, to\"",
+            "Age,\"Maximum, bpm\",\"School range, bpm, from\",\"School range, bpm, to\","
+                + "\"School range, beats in 10 s, from\",\"School range, beats in 10 s, to\"",
             "44,177,124,150,21,25",
             "45,177,124,150,21,25",
             "46,176,123,150,21,25");

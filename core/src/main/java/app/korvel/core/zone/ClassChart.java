@@ -168,6 +168,11 @@ public record ClassChart(
         ages.all().stream().map(age -> row(age, equation, mode, scheme, shown, window)).toList());
   }
 
+  /** What stands over a range: where its scheme has no other, the scheme's own name says more. */
+  public String nameOf(Band range) {
+    return scheme.bands().size() == 1 ? scheme.name() : range.name();
+  }
+
   private static Equation equation(String method) {
     return Equations.FOR_A_CLASS.stream()
         .filter(each -> each.id().equals(method))

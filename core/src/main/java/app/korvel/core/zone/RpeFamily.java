@@ -2,8 +2,26 @@ package app.korvel.core.zone;
 
 /** The two families of 0–10 scales of perceived exertion that schools mix. */
 public enum RpeFamily {
-  /** Moderate is 3 to 4: after the category-ratio idea. The default. */
-  RATIO,
-  /** Moderate is 5 to 6: evenly spread. */
-  LINEAR
+  /** After the category-ratio idea. The default. */
+  RATIO("ratio", "moderate is 3–4"),
+  /** Evenly spread. */
+  LINEAR("linear", "moderate is 5–6");
+
+  private final String displayName;
+  private final String meaning;
+
+  RpeFamily(String displayName, String meaning) {
+    this.displayName = displayName;
+    this.meaning = meaning;
+  }
+
+  /** As it is called within a sentence: the … scale. */
+  public String displayName() {
+    return displayName;
+  }
+
+  /** What tells it from the other one, as a clause. */
+  public String meaning() {
+    return meaning;
+  }
 }

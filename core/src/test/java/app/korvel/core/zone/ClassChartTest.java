@@ -85,6 +85,14 @@ class ClassChartTest {
   }
 
   @Test
+  void aSingleRangeGoesByTheNameOfItsSchool() {
+    ClassChart school = chart(new Ages(40, 40, 1), "school-range");
+    assertThat(school.nameOf(school.ranges().get(0))).isEqualTo("School range");
+    ClassChart fifths = chart(new Ages(40, 40, 1), "max-fifths");
+    assertThat(fifths.nameOf(fifths.ranges().get(0))).isEqualTo("First fifth");
+  }
+
+  @Test
   void aBandThatBeginsAtRestHasNoLowerEdge() {
     Row row = chart(new Ages(40, 40, 1), "guideline-classes-max").rows().get(0);
     // 57 % of 180 is 102.6: 103; one below is 102, 17 in 10 s

@@ -202,6 +202,7 @@ public final class CardSheet {
         made.feel().stream().map(CardSheet::feel).toList(),
         Figures.effort20(made.rpe20()),
         Figures.effort10(made.rpe10()),
+        made.rpeFamily().displayName(),
         made.steering().displayName() + (card.leads() == Leads.FEEL_ONLY ? ": no heart rate" : ""),
         made.cap()
             .map(cap -> "never above " + cap.bpm() + " (a written limit)")
@@ -392,6 +393,7 @@ public final class CardSheet {
       List<FeelView> feel,
       String effort20,
       String effort10,
+      String scale,
       String steering,
       List<String> limit,
       List<PartView> parts,

@@ -109,7 +109,7 @@ public record ChartSheet(Sheet sheet, int pages, int figureTenths) {
             / chart.ranges().size();
     int characters = Math.max(1, over * 100 / (CHARACTER_WIDTH * HEAD_TYPE) - 1);
     return chart.ranges().stream()
-        .mapToInt(band -> lines(band.name(), characters) + lines(percents(band), characters))
+        .mapToInt(band -> lines(chart.nameOf(band), characters) + lines(percents(band), characters))
         .max()
         .orElseThrow();
   }
@@ -245,7 +245,7 @@ public record ChartSheet(Sheet sheet, int pages, int figureTenths) {
           chart.mode().displayName() + " · maximum about " + chart.equation().formula() + less(),
           widths,
           chart.ranges().stream()
-              .map(band -> new NameView(band.name(), percents(band), both ? 2 : 1))
+              .map(band -> new NameView(chart.nameOf(band), percents(band), both ? 2 : 1))
               .toList(),
           heads,
           Area.mm(names()),

@@ -63,7 +63,7 @@ public final class PosterSheet {
                 Arrays.stream(Level.values()).map(level -> level(level, family)).toList(),
                 String.join("; ", StopSigns.SIGNS),
                 StopSigns.ACTION,
-                family == RpeFamily.RATIO ? "moderate is 3–4" : "moderate is 5–6",
+                family.meaning(),
                 StopSigns.NOTICE)));
   }
 

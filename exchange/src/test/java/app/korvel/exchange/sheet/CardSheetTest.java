@@ -49,6 +49,7 @@ class CardSheetTest {
         .contains("in 15 s 27–30")
         .contains("Talk: whole sentences, no singing")
         .contains("Effort 12–13 of 20, or 3–4 of 10")
+        .contains("of 10 on the ratio scale")
         .contains("Rate first, checked by effort and talk")
         .contains("Stop at once")
         .contains("a wish to stop")

@@ -122,7 +122,7 @@ class WallSheetController {
             .map(
                 band ->
                     new ChartRange(
-                        band.id(), band.name(), band.low(), band.high(), band.fromRest()))
+                        band.id(), chart.nameOf(band), band.low(), band.high(), band.fromRest()))
             .toList(),
         chart.rows().stream()
             .map(
