@@ -168,9 +168,9 @@ public record ClassChart(
         ages.all().stream().map(age -> row(age, equation, mode, scheme, shown, window)).toList());
   }
 
-  /** What stands over a range: where its scheme has no other, the scheme's own name says more. */
+  /** What stands over a range: the name of a school that has no other range says more. */
   public String nameOf(Band range) {
-    return scheme.bands().size() == 1 ? scheme.name() : range.name();
+    return scheme.bands().size() == 1 && !scheme.own() ? scheme.name() : range.name();
   }
 
   private static Equation equation(String method) {

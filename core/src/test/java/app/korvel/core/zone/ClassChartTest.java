@@ -88,6 +88,12 @@ class ClassChartTest {
   void aSingleRangeGoesByTheNameOfItsSchool() {
     ClassChart school = chart(new Ages(40, 40, 1), "school-range");
     assertThat(school.nameOf(school.ranges().get(0))).isEqualTo("School range");
+    Scheme warm = ClassChart.ranges(List.of(range("Warm", "55", "65")));
+    assertThat(
+            ClassChart.of(
+                    new Ages(40, 40, 1), "tanaka-208", Mode.RUN, warm, List.of(), CountWindow.S10)
+                .nameOf(warm.bands().get(0)))
+        .isEqualTo("Warm");
     ClassChart fifths = chart(new Ages(40, 40, 1), "max-fifths");
     assertThat(fifths.nameOf(fifths.ranges().get(0))).isEqualTo("First fifth");
   }
