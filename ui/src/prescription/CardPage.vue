@@ -54,6 +54,10 @@ const LEADS = {
       <form class="sheet stack" novalidate aria-label="How the card looks" @submit.prevent>
         <CardLook v-model="look" :messages="messages" :counts="!!data.prescription.target" />
         <p v-if="general" class="fault" role="alert">{{ general }}</p>
+        <p v-if="data.latestVersion > data.version" class="fault">
+          Version {{ data.latestVersion }} has taken its place.
+          <RouterLink :to="back">See what stands now</RouterLink>
+        </p>
         <p>{{ LEADS[data.leads] }}</p>
         <p :class="{ fault: data.renewal.due }">
           {{ data.renewal.due ? 'Was to be renewed by' : 'To be renewed by' }}

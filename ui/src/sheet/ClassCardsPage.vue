@@ -7,6 +7,7 @@ import { cardsOf, clients, type SheetOfCards } from '../api/korvel'
 import Findings from '../shared/Findings.vue'
 import PeoplePicker from '../shared/PeoplePicker.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
+import { useFieldMessages } from '../shared/fields'
 import { useLoad } from '../shared/load'
 import { theStudio } from '../shared/studio'
 import { day } from '../shared/words'
@@ -28,28 +29,38 @@ watch(chosen, () => void router.replace({ query: { ...route.query, client: chose
 const look = useLook('a4')
 const request = useCardsRequest(look, chosen, null)
 const found = shallowRef<SheetOfCards | null>(null)
+/** What the sheet is asked for; nothing where no card would lie on it. */
+const printable = shallowRef<(typeof request)['value'] | null>(null)
+const refused = useFieldMessages()
 let latest = 0
-/** Who has a card comes first: a sheet is asked for only where there is one to lie on it. */
+/** Who has a card comes first, then the sheet. */
 watch(
   request,
   async (asked) => {
     const mine = ++latest
     if (!asked.clients.length) {
-      found.value = null
+      found.value = printable.value = null
+      refused.clear()
       return
     }
     try {
       const answer = await cardsOf(asked)
-      if (mine === latest) found.value = answer
+      if (mine !== latest) return
+      found.value = answer
+      printable.value = answer.cards.length ? asked : null
+      refused.clear()
     } catch (thrown) {
-      if (mine === latest) problem.value = asProblem(thrown)
+      if (mine !== latest) return
+      found.value = printable.value = null
+      refused.show(asProblem(thrown))
     }
   },
   { immediate: true },
 )
-const problem = shallowRef<ReturnType<typeof asProblem> | null>(null)
-const sheet = useSheet('cards', () => (found.value?.cards.length ? request.value : null))
-const { page, behind, making, messages, general } = sheet
+const sheet = useSheet('cards', () => printable.value)
+const { page, behind, making } = sheet
+const messages = computed(() => ({ ...sheet.messages.value, ...refused.messages.value }))
+const general = computed(() => refused.general.value || sheet.general.value)
 
 const late = computed(() => found.value?.cards.filter((each) => each.renewDue) ?? [])
 const held = computed(() => found.value?.cards.filter((each) => each.ratesSuspended.length) ?? [])
@@ -110,9 +121,7 @@ const many = (count: number, one: string, more: string) => `${count} ${count ===
       <div class="stack">
         <form class="sheet look" novalidate aria-label="How the cards look" @submit.prevent>
           <CardLook v-model="look" :messages="messages" counts />
-          <p v-if="general || problem" class="fault" role="alert">
-            {{ general || problem?.message }}
-          </p>
+          <p v-if="general" class="fault" role="alert">{{ general }}</p>
         </form>
         <SheetFrame
           :page="page"
@@ -126,11 +135,13 @@ const many = (count: number, one: string, more: string) => `${count} ${count ===
             {{ many(found.pages, 'sheet', 'sheets') }}.
           </template>
           <template #nothing>{{
-            found && !found.cards.length
-              ? 'None of them has a card today.'
-              : chosen.length
-                ? 'Laying out the cards…'
-                : 'Tick who comes, and their cards are laid out here.'
+            Object.keys(messages).length
+              ? 'Put right what is marked, and the cards are laid out here.'
+              : found && !found.cards.length
+                ? 'None of them has a card today.'
+                : chosen.length
+                  ? 'Laying out the cards…'
+                  : 'Tick who comes, and their cards are laid out here.'
           }}</template>
         </SheetFrame>
       </div>

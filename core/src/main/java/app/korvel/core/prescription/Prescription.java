@@ -230,7 +230,7 @@ public record Prescription(
         levels.get(0).rpe10(ways.family()).to(levels.get(levels.size() - 1).rpe10(ways.family())),
         ways.family(),
         warmUp(warmUp, basis, cap),
-        coolDown(coolDown, basis),
+        coolDown(coolDown, basis, cap),
         week,
         cap,
         screening.supervised(),
@@ -254,7 +254,7 @@ public record Prescription(
         rpe10,
         rpeFamily,
         warmUp(warmUp.minutes, Optional.empty(), Optional.empty()),
-        coolDown(coolDown.minutes, Optional.empty()),
+        coolDown(coolDown.minutes, Optional.empty(), Optional.empty()),
         week,
         Optional.empty(),
         supervised,
@@ -294,8 +294,13 @@ public record Prescription(
         "Start easy and " + rise + ", then loosen the joints you are about to use.");
   }
 
-  private static Margin coolDown(int minutes, Optional<RateBasis> basis) {
-    Optional<Integer> high = basis.map(numbers -> numbers.reserve().rateAt(MARGIN_HIGH_PERCENT));
+  /** Where a cap lies under the end of a cool-down, that rate would say nothing. */
+  private static Margin coolDown(int minutes, Optional<RateBasis> basis, Optional<Cap> cap) {
+    int highest = cap.map(Cap::bpm).orElse(Integer.MAX_VALUE);
+    Optional<Integer> high =
+        basis
+            .map(numbers -> numbers.reserve().rateAt(MARGIN_HIGH_PERCENT))
+            .filter(bpm -> bpm <= highest);
     String until = high.map(bpm -> "you are below " + bpm).orElse("your breath is quiet");
     return new Margin(
         minutes,

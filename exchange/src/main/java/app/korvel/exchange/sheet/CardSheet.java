@@ -191,6 +191,7 @@ public final class CardSheet {
                                 new CountView(
                                     window.seconds(), beats(target.counts().beats().get(window)))))
             .toList();
+    boolean upTo = Figures.upTo(made.rpe20());
     return new Content(
         card.name(),
         plan(made),
@@ -199,11 +200,13 @@ public final class CardSheet {
         card.leads() == Leads.RATE,
         card.leads() != Leads.RATE,
         card.leads() == Leads.FEEL,
+        card.leads() == Leads.FEEL_ONLY,
         made.feel().stream().map(CardSheet::feel).toList(),
-        Figures.effort20(made.rpe20()),
-        Figures.effort10(made.rpe10()),
+        upTo,
+        Figures.effort(made.rpe20(), upTo),
+        Figures.effort(made.rpe10(), upTo),
         made.rpeFamily().displayName(),
-        made.steering().displayName() + (card.leads() == Leads.FEEL_ONLY ? ": no heart rate" : ""),
+        made.steering().displayName() + (made.basis().isEmpty() ? ": no heart rate" : ""),
         made.cap()
             .map(cap -> "never above " + cap.bpm() + " (a written limit)")
             .map(List::of)
@@ -390,7 +393,9 @@ public final class CardSheet {
       boolean rateFirst,
       boolean feelFirst,
       boolean rateLater,
+      boolean noTarget,
       List<FeelView> feel,
+      boolean upTo,
       String effort20,
       String effort10,
       String scale,

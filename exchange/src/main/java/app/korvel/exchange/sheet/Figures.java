@@ -1,6 +1,7 @@
 package app.korvel.exchange.sheet;
 
 import app.korvel.core.zone.CountCard.Beats;
+import app.korvel.core.zone.Level;
 import app.korvel.core.zone.Level.RpeSpan;
 import java.math.BigDecimal;
 
@@ -18,19 +19,14 @@ final class Figures {
     return span(beats.low(), beats.high());
   }
 
-  /** Effort on 6–20. */
-  static String effort20(RpeSpan span) {
-    return effort(span, 6);
+  /** Whether effort begins at the bottom of its scale: then “up to” says more. */
+  static boolean upTo(RpeSpan rpe20) {
+    return rpe20.low() <= Level.SING.rpe20().low();
   }
 
-  /** Effort on a 0–10 scale. */
-  static String effort10(RpeSpan span) {
-    return effort(span, 0);
-  }
-
-  /** Where it begins at the bottom of its scale, “up to” says more. */
-  private static String effort(RpeSpan span, int bottom) {
-    return span.low() <= bottom ? "up to " + span.high() : span(span.low(), span.high());
+  /** Effort on either scale; its top alone where it is “up to”. */
+  static String effort(RpeSpan span, boolean upTo) {
+    return upTo ? String.valueOf(span.high()) : span(span.low(), span.high());
   }
 
   /** Hundredths as a stylesheet writes them, for example {@code 0.35em}. */

@@ -2,7 +2,6 @@ package app.korvel.exchange.sheet;
 
 import app.korvel.core.screening.StopSigns;
 import app.korvel.core.zone.Level;
-import app.korvel.core.zone.Level.RpeSpan;
 import app.korvel.core.zone.RpeFamily;
 import app.korvel.exchange.sheet.Paper.Area;
 import java.math.BigDecimal;
@@ -69,15 +68,16 @@ public final class PosterSheet {
 
   private static LevelView level(Level level, RpeFamily family) {
     List<Integer> sounds = SOUNDS.get(level);
+    boolean upTo = Figures.upTo(level.rpe20());
     return new LevelView(
         level.number(),
         level.displayName(),
         sentence(level.voice()),
         level.breathing(),
         level.like(),
-        level == Level.SING,
-        top(level.rpe20(), level),
-        top(level.rpe10(family), level),
+        upTo,
+        Figures.effort(level.rpe20(), upTo),
+        Figures.effort(level.rpe10(family), upTo),
         IntStream.rangeClosed(1, level.number()).boxed().toList(),
         IntStream.range(0, sounds.size())
             .mapToObj(
@@ -91,13 +91,6 @@ public final class PosterSheet {
 
   private static String sentence(String clause) {
     return clause.substring(0, 1).toUpperCase(Locale.ROOT) + clause.substring(1);
-  }
-
-  /** The lowest level begins where its scale does: its top says all. */
-  private static String top(RpeSpan span, Level level) {
-    return level == Level.SING
-        ? String.valueOf(span.high())
-        : Figures.span(span.low(), span.high());
   }
 
   private record View(

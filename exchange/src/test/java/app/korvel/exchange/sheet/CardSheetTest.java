@@ -88,6 +88,27 @@ class CardSheetTest {
   }
 
   @Test
+  void effortFromTheBottomOfItsScaleIsUpTo() {
+    assertThat(
+            PdfText.of(
+                    CardSheet.of(List.of(someone().named("Åsa", 30, 40)), own(CardSize.A6), TODAY))
+                .text())
+        .contains("Sing: could sing a verse")
+        .contains("Effort up to 11 of 20, or up to 2 of 10");
+  }
+
+  @Test
+  void aCapUnderTheTargetLeavesEffortAndTalkAndIsNamed() {
+    // 40 % is 109: a cap of 92 lies under all of it.
+    assertThat(read(someone().cappedAt(92).named("Åsa Prow"), own(CardSize.A6)).text())
+        .contains("Effort and talk only, never above 92 (a written limit).")
+        .contains("until your breath is quiet")
+        .doesNotContain("beats a minute")
+        .doesNotContain("no heart rate")
+        .doesNotContain("109");
+  }
+
+  @Test
   void forANewcomerFeelingLeadsAndTheRateFollows() {
     String text = read(someone().active(Activity.NONE).named("Åsa Prow"), own(CardSize.A6)).text();
     assertThat(text).contains("Talk first, then the rate");

@@ -108,7 +108,8 @@ class PrescriptionController {
             .get(id, version)
             .orElseThrow(
                 () -> new NotFoundException("This client has no prescription " + version + "."));
-    return CardView.of(records.card(client, saved), clock.today());
+    int latest = prescriptions.of(id).get(0).version();
+    return CardView.of(records.card(client, saved), latest, clock.today());
   }
 
   private Prescription workOut(Client client, PartsRequest request) {

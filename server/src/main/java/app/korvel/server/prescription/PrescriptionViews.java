@@ -284,11 +284,13 @@ final class PrescriptionViews {
    *
    * @param ratesSuspended why it shows no rates although it was issued with some; empty where its
    *     rates hold
+   * @param latestVersion the latest there is: an older card is of another day
    * @param leads what stands first on it
    */
   record CardView(
       String clientName,
       int version,
+      int latestVersion,
       PrescriptionView prescription,
       Card.Leads leads,
       RenewalView renewal,
@@ -297,10 +299,11 @@ final class PrescriptionViews {
       String stopAction,
       String notice) {
 
-    static CardView of(Card card, LocalDate today) {
+    static CardView of(Card card, int latestVersion, LocalDate today) {
       return new CardView(
           card.name(),
           card.version(),
+          latestVersion,
           PrescriptionView.of(card.prescription()),
           card.leads(),
           new RenewalView(card.renewal().on(), card.renewal().because(), card.renewal().due(today)),
