@@ -32,9 +32,11 @@ const form = useAddress(
   },
 )
 const OWN = 'own-ranges'
-const MOST_RANGES = 6
 const known = useLoad(everyMethod)
 void known.load()
+const mostRanges = computed(
+  () => known.data.value?.limits.find((each) => each.id === 'chart-ranges')?.highest ?? 0,
+)
 const methods = computed(() =>
   (known.data.value?.equations ?? [])
     .filter((each) => each.forAClass)
@@ -186,7 +188,7 @@ const table = () => {
             placeholder="Name"
             autocomplete="off"
             :invalid="!!at(n, 'name')"
-            @update:model-value="change(n, { name: $event ?? '' })"
+            @update:model-value="change(n, { name: ($event ?? '').replace(/\s/g, ' ') })"
           />
           <InputText
             :model-value="row.low"
@@ -224,7 +226,7 @@ const table = () => {
         </div>
         <p v-if="messages.ranges" class="fault small" role="alert">{{ messages.ranges }}</p>
         <Button
-          v-if="own.length < MOST_RANGES"
+          v-if="own.length < mostRanges"
           label="Add a range"
           outlined
           size="small"

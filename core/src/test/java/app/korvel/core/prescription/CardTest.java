@@ -56,21 +56,16 @@ class CardTest {
         Optional.empty());
   }
 
+  private static Prescription prescribed(Groundwork ground) {
+    return Prescription.of(
+        ground,
+        new Parts(
+            Goal.GENERAL_FITNESS, Approach.GUIDELINE, 40, 50, 30, 3, WorkType.STEADY, Mode.RUN));
+  }
+
   private static Card card(Screening screening, int countedDaysAgo, LocalDate birthday) {
     Groundwork ground = ground(screening, countedDaysAgo);
-    Prescription made =
-        Prescription.of(
-            ground,
-            new Parts(
-                Goal.GENERAL_FITNESS,
-                Approach.GUIDELINE,
-                40,
-                50,
-                30,
-                3,
-                WorkType.STEADY,
-                Mode.RUN));
-    return Card.of("Test Person", 2, made, daysAgo(0), ground, birthday);
+    return Card.of("Test Person", 2, prescribed(ground), daysAgo(0), ground, birthday);
   }
 
   @Test
@@ -144,5 +139,39 @@ class CardTest {
     Screening unscreened = screening(having(57, Activity.LITTLE, Condition.HEART_CONDITION), false);
     assertThatThrownBy(() -> card(unscreened, 9, FAR_BIRTHDAY))
         .isInstanceOf(RefusedException.class);
+  }
+
+  @Test
+  void whatIsLearntLaterTakesTheRatesOffOrTheWholeCard() {
+    Prescription made = prescribed(ground(screening(adult(46, Activity.SOME), false), 9));
+    Person uneven = having(46, Activity.SOME, Condition.IRREGULAR_RHYTHM);
+    Screening cleared =
+        screening(uneven, answers(uneven, false), clearance(10, Allows.MODERATE, 200));
+    Card card = Card.of("Test Person", 2, made, daysAgo(0), ground(cleared, 9), FAR_BIRTHDAY);
+    assertThat(card.prescription().target()).isEmpty();
+    assertThat(card.ratesSuspended()).isNotEmpty();
+    assertThat(card.leads()).isEqualTo(Leads.FEEL_ONLY);
+    Groundwork uncleared = ground(screening(uneven, false), 9);
+    assertThatThrownBy(() -> Card.of("Test Person", 2, made, daysAgo(0), uncleared, FAR_BIRTHDAY))
+        .isInstanceOf(RefusedException.class)
+        .hasMessageContaining("clearance");
+  }
+
+  @Test
+  void noCoolDownEndsAtARateAboveTheCap() {
+    Person person = adult(46, Activity.SOME);
+    WrittenLimit low =
+        new WrittenLimit(
+            WrittenLimit.Kind.CAP, OptionalInt.of(92), "Dr Test", TODAY, Optional.empty());
+    Prescription made =
+        card(
+                screening(person, answers(person, List.of(), List.of(low), Set.of(), false)),
+                9,
+                FAR_BIRTHDAY)
+            .prescription();
+    // 40 % of reserve is 109: above the cap of 92.
+    assertThat(made.coolDown().highBpm()).isEmpty();
+    assertThat(made.coolDown().how()).contains("until your breath is quiet");
+    assertThat(made.target()).isEmpty();
   }
 }
