@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 import java.util.stream.StreamSupport;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
@@ -65,6 +66,13 @@ record PdfText(
   /** All of it. */
   String text() {
     return String.join(" ", pages);
+  }
+
+  /** The first characters of a page that make these words, written without spaces. */
+  List<Glyph> find(int page, String words) {
+    List<Glyph> there = glyphs.stream().filter(glyph -> glyph.page == page).toList();
+    int at = there.stream().map(Glyph::text).collect(Collectors.joining()).indexOf(words);
+    return there.subList(at, at + words.length());
   }
 
   /** Width and height of the first page in whole millimetres. */

@@ -105,6 +105,23 @@ class WallSheetTest {
     }
   }
 
+  @ParameterizedTest
+  @EnumSource
+  void aLongNameMakesTheHeadHigherAndTheTableStillEndsAboveItsFoot(Paper paper) {
+    Scheme named =
+        ClassChart.ranges(
+            List.of(
+                new OwnScheme.Row(
+                    "Anunbrokennameoffortycharactersandnomore",
+                    BigDecimal.valueOf(55),
+                    BigDecimal.valueOf(65))));
+    PdfText sheet =
+        PdfText.of(ChartSheet.of(chart(new Ages(20, 70, 5), named), paper, Shows.BEATS).sheet());
+    assertThat(sheet.pages()).hasSize(1);
+    assertThat(sheet.find(1, "yours").get(0).bottom())
+        .isLessThan(sheet.find(1, "Eachmaximum").get(0).top() - 20);
+  }
+
   @Test
   void aBandFromRestHasOnlyItsTop() {
     ClassChart classes = chart(new Ages(40, 40, 1), Scheme.of("guideline-classes-max"));
