@@ -290,7 +290,7 @@ const table = () => {
 
 .pair {
   display: grid;
-  grid-template-columns: minmax(0, 1.4fr) minmax(0, 1fr);
+  grid-template-columns: minmax(0, 1.22fr) minmax(0, 1fr);
   gap: 12px;
 }
 
