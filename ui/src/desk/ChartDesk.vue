@@ -132,7 +132,7 @@ const table = () => {
 </script>
 
 <template>
-  <div class="columns">
+  <div class="form-and-sheet">
     <form class="sheet stack" novalidate aria-label="The chart" @submit.prevent>
       <div class="ages">
         <TextField
@@ -275,11 +275,8 @@ const table = () => {
 </template>
 
 <style scoped>
-.columns {
-  display: grid;
-  grid-template-columns: 400px minmax(0, 1fr);
-  gap: 16px;
-  align-items: start;
+.form-and-sheet {
+  --form-width: 400px;
 }
 
 .ages {
@@ -333,13 +330,8 @@ fieldset {
   min-height: var(--touch);
 }
 
-.fault {
-  color: var(--wine);
-  font-weight: 600;
-}
-
-@media (max-width: 900px) {
-  .columns {
+@media (max-width: 640px) {
+  .pair {
     grid-template-columns: minmax(0, 1fr);
   }
 }

@@ -23,7 +23,7 @@ const SCALES = Object.entries(FAMILIES).map(([value, { name, meaning }]) => ({
 </script>
 
 <template>
-  <div class="columns">
+  <div class="form-and-sheet">
     <form class="sheet stack" novalidate aria-label="The poster" @submit.prevent>
       <p>
         What the voice can still do, with both scales of effort beside it. Hang it where everyone
@@ -53,23 +53,3 @@ const SCALES = Object.entries(FAMILIES).map(([value, { name, meaning }]) => ({
     >
   </div>
 </template>
-
-<style scoped>
-.columns {
-  display: grid;
-  grid-template-columns: 330px minmax(0, 1fr);
-  gap: 16px;
-  align-items: start;
-}
-
-.fault {
-  color: var(--wine);
-  font-weight: 600;
-}
-
-@media (max-width: 860px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-</style>

@@ -50,7 +50,7 @@ const LEADS = {
       <h2>Rates are suspended: the card shows effort and talk</h2>
       <Findings :findings="data.ratesSuspended" />
     </section>
-    <div class="columns">
+    <div class="form-and-sheet">
       <form class="sheet stack" novalidate aria-label="How the card looks" @submit.prevent>
         <CardLook v-model="look" :messages="messages" :counts="!!data.prescription.target" />
         <p v-if="general" class="fault" role="alert">{{ general }}</p>
@@ -87,13 +87,6 @@ header {
   justify-content: space-between;
 }
 
-.columns {
-  display: grid;
-  grid-template-columns: 330px minmax(0, 1fr);
-  gap: 16px;
-  align-items: start;
-}
-
 .suspended,
 .refused {
   border-left: 4px solid var(--wine);
@@ -101,16 +94,5 @@ header {
 
 .refused {
   max-width: 760px;
-}
-
-.fault {
-  color: var(--wine);
-  font-weight: 600;
-}
-
-@media (max-width: 860px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

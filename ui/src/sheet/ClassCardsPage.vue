@@ -173,11 +173,6 @@ const many = (count: number, one: string, more: string) => `${count} ${count ===
   max-width: 560px;
 }
 
-.fault {
-  color: var(--wine);
-  font-weight: 600;
-}
-
 @media (max-width: 900px) {
   .columns {
     grid-template-columns: minmax(0, 1fr);
