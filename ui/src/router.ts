@@ -76,6 +76,11 @@ export const router = createRouter({
           component: () => import('./prescription/PrescriptionStep.vue'),
           meta: { title: 'Prescription', step: 'prescription', keys: 'prescription' },
         },
+        {
+          path: 'sessions',
+          component: () => import('./programme/SessionsStep.vue'),
+          meta: { title: 'Sessions', step: 'sessions', keys: 'sessions' },
+        },
       ],
     },
     {
@@ -143,6 +148,12 @@ export const router = createRouter({
       component: () => import('./studio/SchemeEditorPage.vue'),
       props: true,
       meta: { title: 'A scheme', place: 'studio', keys: 'scheme' },
+    },
+    {
+      path: '/studio/outlines/:outline',
+      component: () => import('./outline/OutlineEditorPage.vue'),
+      props: true,
+      meta: { title: 'A session outline', place: 'studio', keys: 'outline' },
     },
     { path: '/desk', redirect: '/desk/pulse' },
     {

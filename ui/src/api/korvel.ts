@@ -53,6 +53,20 @@ export type Start = Schemas['StartView']
 export type Parts = Schemas['PartsRequest']
 export type Prescription = Schemas['PrescriptionView']
 export type SavedPrescription = Schemas['SavedView']
+export type SavedPrescriptions = Schemas['SavedList']
+export type Preview = Schemas['PreviewView']
+export type Exercise = Schemas['ExerciseOption']
+export type Outline = Schemas['OutlineView']
+export type OutlineStep = Schemas['OutlineStepView']
+export type StepKind = OutlineStep['kind']
+export type OutlineRequest = Schemas['OutlineRequest']
+export type NamedOutline = Schemas['NamedOutlineView']
+export type Plan = Schemas['PlanView']
+export type PlanRequest = Schemas['PlanRequest']
+export type Programme = Schemas['ProgrammeView']
+export type ProgrammeWeek = Schemas['ProgrammeWeekView']
+export type PlannedSession = Schemas['PlannedSessionView']
+export type ProgrammeSheet = Schemas['ProgrammeSheet']
 export type Card = Schemas['CardView']
 export type CardsSheet = Schemas['CardsRequest']
 export type SheetOfCards = Schemas['SheetOfCards']
@@ -199,13 +213,40 @@ export const start = (id: string, goal: string | null, approach: string | null, 
       (approach ? `&approach=${approach}` : ''),
   )
 export const previewPrescription = (id: string, parts: Typed<Parts>) =>
-  post<Prescription>(`${client(id)}/prescriptions/preview`, parts)
-export const savePrescription = (id: string, parts: Typed<Parts>) =>
-  post<SavedPrescription>(`${client(id)}/prescriptions`, parts)
-export const prescriptions = (id: string) =>
-  get<Schemas['SavedList']>(`${client(id)}/prescriptions`)
+  post<Preview>(`${client(id)}/prescriptions/preview`, parts)
+/** On top of that version; one saved by somebody else meanwhile is a conflict. */
+export const savePrescription = (id: string, after: number, parts: Typed<Parts>) =>
+  post<SavedPrescription>(`${client(id)}/prescriptions?after=${after}`, parts)
+export const prescriptions = (id: string) => get<SavedPrescriptions>(`${client(id)}/prescriptions`)
 export const card = (id: string, version: string) =>
   get<Card>(`${client(id)}/prescriptions/${encodeURIComponent(version)}/card`)
+
+const outline = (id: string) => `/outlines/${encodeURIComponent(id)}`
+export const outlines = () => get<Schemas['OutlineList']>('/outlines')
+export const oneOutline = (id: string) => get<NamedOutline>(outline(id))
+export const addOutline = (written: unknown) => post<NamedOutline>('/outlines', written)
+export const changeOutline = (id: string, version: number, written: unknown) =>
+  put<NamedOutline>(outline(id), { version, outline: written })
+export const archiveOutline = (id: string, version: number, archived: boolean) =>
+  put<NamedOutline>(`${outline(id)}/archived`, { version, archived })
+export const outlineOn = (written: unknown) =>
+  post<Outline>('/calculator/outline', { outline: written, restingBpm: null, maximumBpm: null })
+export const outlineFor = (id: string, mode: Mode, written: unknown) =>
+  post<Schemas['ClientOutlineView']>(`${client(id)}/outline?mode=${mode}`, written)
+
+const programme = (id: string) => `${client(id)}/programme`
+export const programmeSheet = (id: string) => get<ProgrammeSheet>(programme(id))
+export const previewProgramme = (id: string, plan: Typed<PlanRequest>) =>
+  post<Programme>(`${programme(id)}/preview`, plan)
+export const saveProgramme = (id: string, version: number, plan: Typed<PlanRequest>) =>
+  put<Programme>(programme(id), { version, plan })
+/** What can be changed of one session. */
+export type SessionChange =
+  { date: string } | { skipped: boolean } | { mode: Mode } | { outline: string | null }
+export const changeSession = (id: string, version: number, session: number, to: SessionChange) =>
+  put<Programme>(`${programme(id)}/sessions/${session}/${Object.keys(to)[0]}`, { version, ...to })
+export const takeBackProgramme = (id: string, version: number, to: number) =>
+  put<Programme>(`${programme(id)}/version`, { version, to })
 
 /** Sheets to print: as a page, and as a PDF. */
 export type SheetKind = 'cards' | 'chart' | 'poster'

@@ -1,5 +1,5 @@
 import type { Methods } from '../api/korvel'
-import { BASES, effort, KINDS, schemeFigures, span } from '../shared/words'
+import { BASES, effort, figureSpan, KINDS, MODES, schemeFigures, span } from '../shared/words'
 
 /** One entry of the list of methods, whatever table it stands in. */
 export interface Entry {
@@ -224,6 +224,32 @@ export function groups(methods: Methods): Group[] {
         entry(`type-${row.id}`, row.name, row.source, {
           figures: `at least ${row.fewestMinutes} min, up to ${row.highestPercent} % of reserve`,
           serves: row.how,
+        }),
+      ),
+    },
+    {
+      id: 'principles',
+      name: 'Principles of training',
+      entries: methods.principles.map((row) =>
+        entry(row.id, row.name, row.source, { serves: row.says }),
+      ),
+    },
+    {
+      id: 'exercises',
+      name: 'Exercises',
+      entries: methods.exercises.map((row) =>
+        entry(row.id, row.name, row.source, {
+          figures:
+            row.lowMet === null || row.highMet === null
+              ? 'no usual MET range is on record'
+              : `usually ${figureSpan(row.lowMet, row.highMet)} MET`,
+          serves: [
+            `${row.type}; mode: ${MODES[row.mode]}.`,
+            row.notWith.length ? `Not for those who leave out ${row.notWith.join(', ')}.` : '',
+            row.mind.length ? `To be minded: ${row.mind.join('; ').toLowerCase()}.` : '',
+          ]
+            .filter(Boolean)
+            .join(' '),
         }),
       ),
     },

@@ -10,7 +10,8 @@ import {
   savePrescription,
   start as whereToStart,
   type Mode,
-  type Prescription,
+  type Preview,
+  type SavedPrescription,
   type Start,
 } from '../api/korvel'
 import { useClient } from '../clients/useClient'
@@ -22,11 +23,17 @@ import ProblemNote from '../shared/ProblemNote.vue'
 import Ruler from '../shared/Ruler.vue'
 import SelectField from '../shared/SelectField.vue'
 import TextField from '../shared/TextField.vue'
+import PrincipleNote from '../shared/PrincipleNote.vue'
 import WhatMoves from '../shared/WhatMoves.vue'
 import { typed, useFieldMessages } from '../shared/fields'
 import { useLoad } from '../shared/load'
 import { theStudio } from '../shared/studio'
-import { APPROACHES, day, effort, MODES, options, span } from '../shared/words'
+import OutlineStrip from '../outline/OutlineStrip.vue'
+import OutlineTable from '../outline/OutlineTable.vue'
+import { APPROACHES, effort, MODES, span } from '../shared/words'
+import ExerciseField from './ExerciseField.vue'
+import SavedVersions from './SavedVersions.vue'
+import VersionCompare from './VersionCompare.vue'
 import WeekBar from './WeekBar.vue'
 
 /** Pick a goal, see where to start and why, change any part, see what follows, save it. */
@@ -43,10 +50,12 @@ const parts = reactive({
   days: 3,
   type: 'steady',
   mode: 'run' as Mode,
+  exercise: null as string | null,
 })
 const start = ref<Start | null>(null)
 const problem = ref<Problem | null>(null)
-const preview = ref<Prescription | null>(null)
+const worked = ref<Preview | null>(null)
+const preview = computed(() => worked.value?.prescription ?? null)
 const { messages, general, clear, show } = useFieldMessages()
 const refused = ref<Finding[]>([])
 const saved = useLoad(prescriptions)
@@ -60,6 +69,17 @@ const request = computed(() => ({
   minutes: typed(parts.minutes),
 }))
 
+/** Parts as they stand in the form. */
+const partsOf = (proposed: Start['parts']) => ({
+  goal: proposed.goal,
+  approach: proposed.approach,
+  lowPercent: String(proposed.lowPercent),
+  highPercent: String(proposed.highPercent),
+  minutes: String(proposed.minutes),
+  days: proposed.days,
+  type: proposed.type,
+})
+
 let latestStart = 0
 /** Asks where to start for a goal, at first the one named at intake, and lays the answer out in the form. */
 async function propose(approach: string | null, goal: string | null = parts.goal) {
@@ -69,16 +89,7 @@ async function propose(approach: string | null, goal: string | null = parts.goal
     if (asked !== latestStart) return
     start.value = answer
     problem.value = null
-    const proposed = answer.parts
-    Object.assign(parts, {
-      goal: proposed.goal,
-      approach: proposed.approach,
-      lowPercent: String(proposed.lowPercent),
-      highPercent: String(proposed.highPercent),
-      minutes: String(proposed.minutes),
-      days: proposed.days,
-      type: proposed.type,
-    })
+    Object.assign(parts, partsOf(answer.parts))
   } catch (thrown) {
     problem.value = asProblem(thrown)
   }
@@ -93,13 +104,14 @@ function takeFromAddress() {
 }
 
 const justSaved = ref<number | null>(null)
+const stepInHand = ref<{ block: number; step: number } | null>(null)
 let latest = 0
 async function workOut() {
   const mine = ++latest
   try {
     const answer = await previewPrescription(id.value, request.value)
     if (mine !== latest) return
-    preview.value = answer
+    worked.value = answer
     refused.value = []
     clear()
   } catch (thrown) {
@@ -107,7 +119,7 @@ async function workOut() {
     const failure = asProblem(thrown)
     refused.value = failure.findings
     show(failure)
-    if (failure.findings.length) preview.value = null
+    if (failure.findings.length) worked.value = null
   }
 }
 
@@ -132,21 +144,54 @@ watch([id, () => parts.mode], () => zones.load(id.value, '', parts.mode), {
 })
 
 const saving = ref(false)
+/** Another version that was saved while this one was being made. */
+const theirs = ref<SavedPrescription | null>(null)
+const latestVersion = computed(() => saved.data.value?.versions[0]?.version ?? 0)
+/** Saves it after the version that was last seen. */
 async function save() {
-  if (saving.value) return
+  if (saving.value || !preview.value || faulty.value) return
   saving.value = true
   try {
-    const answer = await savePrescription(id.value, request.value)
+    const answer = await savePrescription(id.value, latestVersion.value, request.value)
     justSaved.value = answer.version
+    theirs.value = null
     clear()
     await Promise.all([saved.load(id.value), refresh()])
   } catch (thrown) {
     const failure = asProblem(thrown)
-    refused.value = failure.findings
-    show(failure)
+    if (failure.status === 409) {
+      await saved.load(id.value)
+      theirs.value = saved.data.value?.versions[0] ?? null
+    } else {
+      refused.value = failure.findings
+      show(failure)
+    }
   } finally {
     saving.value = false
   }
+}
+function takeTheirs() {
+  const parts_ = theirs.value!.prescription.parts
+  Object.assign(parts, {
+    ...partsOf(parts_),
+    mode: parts_.mode,
+    exercise: parts_.exercise,
+  })
+  theirs.value = null
+}
+
+/** The bracket on the ruler: what is typed, as far as it can be drawn. */
+const bracket = computed(() => {
+  const low = typed(parts.lowPercent)
+  const high = typed(parts.highPercent)
+  const most = start.value?.highestPercent ?? 90
+  return typeof low === 'number' && typeof high === 'number' && low <= high && low >= 0
+    ? { low, high: Math.min(high, 100), most }
+    : null
+})
+function dragged(edge: 'low' | 'high', percent: number) {
+  if (edge === 'low') parts.lowPercent = String(percent)
+  else parts.highPercent = String(percent)
 }
 
 /** What goes with it for this client, a line each. */
@@ -167,16 +212,6 @@ const current = computed(() => saved.data.value?.versions[0])
 const change = computed(() =>
   current.value?.standing.state === 'issued' ? (saved.data.value?.change ?? null) : null,
 )
-
-const HAS_CARD = ['issued', 'rate-suspended']
-const STANDINGS = {
-  issued: '',
-  'rate-suspended': 'rates suspended',
-  suspended: 'suspended',
-  draft: 'draft',
-}
-/** Why the present version does not hold, or not whole. */
-const standing = computed(() => saved.data.value?.versions[0]?.standing.findings ?? [])
 
 const GOALS = computed(() => start.value?.goals ?? [])
 const DAYS = [1, 2, 3, 4, 5, 6, 7].map((value) => ({ value, name: String(value) }))
@@ -247,6 +282,8 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
             ceilingBpm: ceiling,
           },
         ]"
+        :bracket="bracket"
+        @bracket="dragged"
       />
     </section>
 
@@ -257,7 +294,7 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
         aria-label="Parts of the prescription"
         @submit.prevent="save"
       >
-        <fieldset class="goals">
+        <fieldset class="cards goals">
           <legend>Goal</legend>
           <label v-for="goal in GOALS" :key="goal.goal" :class="{ on: parts.goal === goal.goal }">
             <input
@@ -279,13 +316,29 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
 
         <p v-if="messages.goal" class="fault" role="alert">{{ messages.goal }}</p>
 
-        <ChoiceField
-          v-if="start.offersApproach"
-          :model-value="parts.approach"
-          label="How to start someone new"
-          :options="options(APPROACHES)"
-          @update:model-value="propose"
-        />
+        <fieldset v-if="start.offersApproach" class="cards schools">
+          <legend>How to start someone new</legend>
+          <label
+            v-for="school in start.schools"
+            :key="school.approach"
+            :class="{ on: parts.approach === school.approach }"
+          >
+            <input
+              type="radio"
+              name="approach"
+              :value="school.approach"
+              :checked="parts.approach === school.approach"
+              @change="propose(school.approach)"
+            />
+            <span
+              ><b
+                >{{ APPROACHES[school.approach] }},
+                <span class="num">{{ school.lowPercent }}–{{ school.highPercent }}</span> %</b
+              ><small v-if="school.usual" class="quiet">usual for this client</small
+              ><small class="quiet">{{ school.finding.because }}</small></span
+            >
+          </label>
+        </fieldset>
 
         <div class="pair">
           <TextField
@@ -319,22 +372,20 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
           :options="DAYS"
           :message="messages.days"
         />
-        <div class="pair two">
-          <SelectField
-            v-model="parts.type"
-            label="Type"
-            :options="types"
-            :hint="typeHow"
-            :message="messages.type"
-          />
-          <SelectField
-            v-model="parts.mode"
-            label="What they do"
-            :options="options(MODES)"
-            hint="Each mode has a maximum of its own."
-            :message="messages.mode"
-          />
-        </div>
+        <PrincipleNote of="frequency" />
+        <SelectField
+          v-model="parts.type"
+          label="Type"
+          :options="types"
+          :hint="typeHow"
+          :message="messages.type"
+        />
+        <ExerciseField
+          v-model:mode="parts.mode"
+          v-model:exercise="parts.exercise"
+          :exercises="start.exercises"
+          :messages="messages"
+        />
       </form>
 
       <section class="sheet stack result" :class="{ behind: faulty }" aria-label="What follows">
@@ -362,31 +413,7 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
               </p>
             </div>
           </div>
-          <ol class="session" aria-label="A session">
-            <li :style="{ flexGrow: preview.warmUp.minutes }">
-              <b class="num">{{ preview.warmUp.minutes }}</b> warm-up
-              <small v-if="preview.warmUp.highBpm" class="num quiet"
-                >{{ preview.warmUp.lowBpm }}–{{ preview.warmUp.highBpm }}</small
-              >
-            </li>
-            <li
-              class="work"
-              :style="{
-                flexGrow: preview.parts.minutes,
-                background: `var(--band-${preview.feel.at(-1)?.level})`,
-                color: `var(--on-band-${preview.feel.at(-1)?.level})`,
-              }"
-            >
-              <b class="num">{{ preview.parts.minutes }}</b>
-              {{ preview.parts.typeName.toLowerCase() }}
-            </li>
-            <li :style="{ flexGrow: preview.coolDown.minutes }">
-              <b class="num">{{ preview.coolDown.minutes }}</b> cool-down
-              <small v-if="preview.coolDown.highBpm" class="num quiet"
-                >to &lt; {{ preview.coolDown.highBpm }}</small
-              >
-            </li>
-          </ol>
+          <OutlineStrip v-model:selected="stepInHand" :blocks="worked!.outline.blocks" />
           <p class="quiet small">
             <MethodLink to="threshold-warm-up" class="num">{{ preview.sessionMinutes }}</MethodLink>
             min in all,
@@ -396,7 +423,13 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
               reserve</template
             >.
           </p>
+          <details class="steps">
+            <summary>Every step in bpm, counts, effort and voice</summary>
+            <OutlineTable :outline="worked!.outline" name="a session" />
+          </details>
+          <PrincipleNote of="warm-up" />
           <WeekBar :week="preview.week" />
+          <PrincipleNote of="overload" />
           <ul v-if="onThem.length" class="on-them">
             <li v-for="[name, what] in onThem" :key="name">
               <b>{{ name }}:</b> {{ what }}
@@ -406,13 +439,22 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
         </template>
         <p v-if="general" class="general" role="alert">{{ general }}</p>
 
-        <div class="save">
+        <section v-if="theirs" class="conflict stack" role="alert">
+          <h3>Version {{ theirs.version }} was saved meanwhile, by somebody else</h3>
+          <p>Nothing is lost: theirs is kept, yours stands in the form.</p>
+          <VersionCompare
+            :one="theirs.prescription"
+            :other="preview!"
+            :labels="[`Theirs, version ${theirs.version}`, 'Yours, not saved']"
+          />
+          <div class="save">
+            <Button :label="`Save mine as version ${theirs.version + 1}`" @click="save" />
+            <Button label="Take theirs" outlined @click="takeTheirs" />
+          </div>
+        </section>
+        <div v-else class="save">
           <Button
-            :label="
-              start.mayIssue
-                ? `Save as version ${(saved.data.value?.versions[0]?.version ?? 0) + 1}`
-                : 'Save as a draft'
-            "
+            :label="start.mayIssue ? `Save as version ${latestVersion + 1}` : 'Save as a draft'"
             :disabled="faulty || !preview"
             :loading="saving"
             @click="save"
@@ -448,35 +490,7 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
         <h2>How it came about</h2>
         <Findings :findings="notes" />
       </section>
-      <section class="sheet stack">
-        <h2>Saved versions</h2>
-        <Findings :findings="standing" />
-        <ul v-if="saved.data.value?.versions.length" class="versions">
-          <li v-for="version in saved.data.value.versions" :key="version.id">
-            <b class="num">{{ version.version }}</b>
-            <span>
-              {{ day(version.prescription.date, theStudio?.today) }} ·
-              {{ version.prescription.parts.goalName }} ·
-              <span class="num"
-                >{{ version.prescription.parts.lowPercent }}–{{
-                  version.prescription.parts.highPercent
-                }}</span
-              >
-              %, <span class="num">{{ version.prescription.parts.minutes }}</span> min ×
-              <span class="num">{{ version.prescription.parts.days }}</span>
-            </span>
-            <RouterLink
-              v-if="HAS_CARD.includes(version.standing.state)"
-              :to="`/clients/${id}/card/${version.version}`"
-              >Card</RouterLink
-            >
-            <span v-if="version.standing.state !== 'issued'" :class="version.standing.state">{{
-              STANDINGS[version.standing.state]
-            }}</span>
-          </li>
-        </ul>
-        <p v-else class="quiet">None yet. Save the one above and its card can be printed.</p>
-      </section>
+      <SavedVersions v-if="saved.data.value" :id="id" :saved="saved.data.value" />
     </div>
   </div>
   <p v-else class="quiet" role="status">Working out where to start…</p>
@@ -507,17 +521,17 @@ legend {
   margin-bottom: 6px;
 }
 
-.goals {
+.cards {
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 8px;
 }
 
-.goals legend {
+.cards legend {
   grid-column: 1 / -1;
 }
 
-.goals label {
+.cards label {
   display: flex;
   gap: 10px;
   align-items: center;
@@ -528,17 +542,17 @@ legend {
   cursor: pointer;
 }
 
-.goals label.on {
+.cards label.on {
   border-color: var(--teal);
   background: var(--teal-wash);
 }
 
-.goals label:focus-within {
+.cards label:focus-within {
   outline: 3px solid var(--teal);
   outline-offset: 1px;
 }
 
-.goals input {
+.cards input {
   accent-color: var(--teal);
   width: 18px;
   height: 18px;
@@ -546,17 +560,17 @@ legend {
   flex: none;
 }
 
-.goals span {
+.cards span {
   display: block;
   line-height: 1.25;
 }
 
-.goals label > span > small {
+.cards label > span > small {
   display: block;
   font-size: 0.8rem;
 }
 
-.goals small .num {
+.cards small .num {
   display: inline;
 }
 
@@ -564,10 +578,6 @@ legend {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
   gap: 14px;
-}
-
-.pair.two {
-  grid-template-columns: repeat(2, minmax(0, 1fr));
 }
 
 .pair :deep(input) {
@@ -600,43 +610,34 @@ legend {
 }
 
 .behind .headline,
-.behind .session {
+.behind .strip {
   opacity: 0.45;
 }
 
-.session {
+.steps summary {
+  cursor: pointer;
+  min-height: var(--touch);
   display: flex;
-  gap: 3px;
+  align-items: center;
+  color: var(--teal-deep);
+  text-decoration: underline;
+  text-underline-offset: 3px;
 }
 
-.session li {
-  flex: 1 1 5.6rem;
-  min-width: 5.6rem;
-  background: var(--ground-2);
-  border-radius: 5px;
-  padding: 8px 10px;
-  font-size: 0.88rem;
-  line-height: 1.3;
+.schools label {
+  align-items: flex-start;
 }
 
-.session small {
-  display: block;
+.conflict {
+  border: 2px solid var(--wine);
+  border-radius: var(--radius);
+  padding: 12px 14px;
 }
 
 .on-them {
   display: grid;
   gap: 3px;
   font-size: 0.92rem;
-}
-
-.suspended,
-.rate-suspended {
-  color: var(--wine);
-  font-weight: 650;
-}
-
-.draft {
-  color: var(--ink-quiet);
 }
 
 .save {
@@ -666,15 +667,6 @@ legend {
   gap: 4px;
 }
 
-.versions li {
-  display: grid;
-  grid-template-columns: 2rem 1fr auto;
-  gap: 8px;
-  padding: 7px 0;
-  border-top: 1px solid var(--line);
-  font-size: 0.94rem;
-}
-
 @media (max-width: 980px) {
   .columns {
     grid-template-columns: minmax(0, 1fr);
@@ -682,8 +674,7 @@ legend {
 }
 
 @media (max-width: 640px) {
-  .goals,
-  .pair.two,
+  .cards,
   .headline {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -47,6 +47,11 @@ const parts = computed(() =>
         week.upperMinutes
       }}</b>
     </div>
+    <p v-if="week.upperMinutes" class="quiet small">
+      <span class="num">{{ week.markMinutes }}–{{ week.upperMinutes }}</span> min moderate, or
+      <span class="num">{{ week.vigorousMarkMinutes }}–{{ week.vigorousUpperMinutes }}</span>
+      vigorous, or a mix
+    </p>
   </div>
 </template>
 

@@ -37,12 +37,15 @@ const props = withDefaults(
     byReserve?: boolean
     /** Many schools on one span: names on the left, what each calls the rate on the right. */
     beside?: boolean
+    /** The target's edges in percent of reserve, where they can be dragged and typed along. */
+    bracket?: { low: number; high: number; most: number } | null
     /** A range across every row of such a stack. */
     mark?: { lowBpm: number; highBpm: number } | null
   }>(),
-  { wall: false, compact: false, byReserve: false, beside: false, mark: null },
+  { wall: false, compact: false, byReserve: false, beside: false, mark: null, bracket: null },
 )
 const cursor = defineModel<number>('cursor')
+const emit = defineEmits<{ bracket: [edge: 'low' | 'high', percent: number] }>()
 
 const id = useId()
 const box = ref<HTMLElement | null>(null)
@@ -349,6 +352,78 @@ function onPointerMove(event: PointerEvent) {
   if (event.buttons & 1) pointTo(event)
 }
 
+/** The bracket that can be moved: both edges as they were asked for, and what a cap cuts off. */
+const handles = computed(() => {
+  const row = drawn.value[0]
+  if (!props.bracket || !row) return null
+  const { low, high, most } = props.bracket
+  const at = (percent: number) =>
+    row.x(row.zones.restingBpm + (row.zones.reserveBpm * percent) / 100)
+  const allowed = row.target ? row.x(row.target.highBpm) : at(high)
+  const middle = (at(low) + at(high)) / 2
+  const reach = Math.max(1, Math.min(22, middle - at(low)))
+  return {
+    top: row.top,
+    from: at(low),
+    to: at(high),
+    allowed: row.target ? Math.min(allowed, at(high)) : at(low),
+    cut: !row.target || at(high) - allowed > 2,
+    edges: [
+      {
+        edge: 'low' as const,
+        name: 'Lower edge',
+        x: at(low),
+        percent: low,
+        least: 20,
+        most: high,
+        left: 22,
+        right: reach,
+      },
+      {
+        edge: 'high' as const,
+        name: 'Upper edge',
+        x: at(high),
+        percent: high,
+        least: low,
+        most,
+        left: reach,
+        right: 22,
+      },
+    ],
+  }
+})
+type Handle = NonNullable<typeof handles.value>['edges'][number]
+function setEdge(handle: Handle, percent: number) {
+  const within = Math.min(handle.most, Math.max(handle.least, Math.round(percent)))
+  if (within !== handle.percent) emit('bracket', handle.edge, within)
+}
+const EDGE_STEPS: Record<string, number> = {
+  ArrowRight: 1,
+  ArrowUp: 1,
+  ArrowLeft: -1,
+  ArrowDown: -1,
+  PageUp: 5,
+  PageDown: -5,
+}
+function onEdgeKey(event: KeyboardEvent, handle: Handle) {
+  const by = EDGE_STEPS[event.key]
+  if (by === undefined || event.ctrlKey || event.metaKey || event.altKey) return
+  event.preventDefault()
+  setEdge(handle, handle.percent + (event.shiftKey ? 5 * Math.sign(by) : by))
+}
+function grab(event: PointerEvent) {
+  ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
+}
+function drag(event: PointerEvent, edge: 'low' | 'high') {
+  if (!(event.buttons & 1)) return
+  const row = drawn.value[0]!
+  const handle = handles.value!.edges.find((each) => each.edge === edge)!
+  const left = svg.value!.getBoundingClientRect().left
+  const from = row.x(row.zones.restingBpm)
+  const to = row.x(row.zones.maximumBpm)
+  setEdge(handle, (100 * (event.clientX - left - from)) / (to - from))
+}
+
 const spoken = computed(() =>
   stacked.value
     ? (props.byReserve ? `${bpm.value} percent of reserve: ` : `${bpm.value} beats per minute: `) +
@@ -544,6 +619,7 @@ const spoken = computed(() =>
 
         <g v-if="row.target" class="target">
           <path
+            v-if="!bracket"
             :d="
               compact
                 ? `M${row.x(row.target.lowBpm)} ${row.top - 2}V${row.top + row.bar + 2}H${row.x(row.target.highBpm)}V${row.top - 2}Z`
@@ -570,6 +646,18 @@ const spoken = computed(() =>
         >
           {{ edge }}
         </text>
+      </g>
+
+      <g v-if="handles" class="bracket">
+        <path
+          v-if="handles.cut"
+          class="cut"
+          :d="`M${handles.allowed} ${handles.top - 10 * size.by}H${handles.to}v${7 * size.by}`"
+        />
+        <path
+          v-if="handles.allowed > handles.from"
+          :d="`M${handles.from} ${handles.top - 3 * size.by}v${-7 * size.by}H${handles.allowed}v${7 * size.by}`"
+        />
       </g>
 
       <g v-memo="[axis, marks, bottom, range, width]" class="axis">
@@ -651,6 +739,29 @@ const spoken = computed(() =>
         <circle :cx="x(bpm)" :cy="bottom" :r="8 * size.by" />
       </g>
     </svg>
+    <template v-if="handles">
+      <span
+        v-for="handle in handles.edges"
+        :key="handle.edge"
+        role="slider"
+        tabindex="0"
+        class="handle"
+        :style="{
+          left: `${handle.x - handle.left}px`,
+          width: `${handle.left + handle.right}px`,
+          top: `${handles.top - 28}px`,
+          '--grip': `${handle.left}px`,
+        }"
+        :aria-label="`${handle.name} of the target`"
+        :aria-valuemin="handle.least"
+        :aria-valuemax="handle.most"
+        :aria-valuenow="handle.percent"
+        :aria-valuetext="`${handle.percent} percent of reserve`"
+        @keydown="onEdgeKey($event, handle)"
+        @pointerdown="grab"
+        @pointermove="drag($event, handle.edge)"
+      />
+    </template>
 
     <dl v-if="!stacked" class="reading" aria-hidden="true">
       <div class="bpm">
@@ -720,7 +831,44 @@ const spoken = computed(() =>
 </template>
 
 <style scoped>
+.bracket path {
+  fill: none;
+  stroke: var(--teal);
+  stroke-width: 3;
+}
+
+.bracket .cut {
+  stroke: var(--wine);
+  stroke-dasharray: 5 4;
+}
+
+.handle {
+  position: absolute;
+  height: 44px;
+  cursor: ew-resize;
+  touch-action: none;
+}
+
+.handle::after {
+  content: '';
+  position: absolute;
+  left: calc(var(--grip) - 8px);
+  top: 13px;
+  width: 16px;
+  height: 16px;
+  border-radius: 50%;
+  background: var(--sheet);
+  border: 3px solid var(--teal);
+}
+
+.handle:hover::after,
+.handle:focus-visible::after {
+  background: var(--teal);
+  border-color: var(--ink);
+}
+
 .ruler {
+  position: relative;
   min-width: 0;
   overflow: hidden;
   print-color-adjust: exact;

@@ -29,10 +29,7 @@ export const DISTURBANCES = {
   heat: 'Heat',
 } as const
 
-export const APPROACHES = {
-  cautious: 'Cautious, 30–40 %',
-  guideline: 'Guideline, 40–50 %',
-} as const
+export const APPROACHES = { cautious: 'Cautious', guideline: 'Guideline' } as const
 
 export const POSTURES = { seated: 'Seated', lying: 'Lying', standing: 'Standing' } as const
 
@@ -149,6 +146,7 @@ export const STEPS = {
   maximum: 'Maximum',
   bands: 'Bands',
   prescription: 'Prescription',
+  sessions: 'Sessions',
 } as const
 
 /** Counting windows as options, all of them or some. */
@@ -188,12 +186,35 @@ export function effort(pair: readonly number[], bottom: number): string {
   return pair[0] === bottom ? `up to ${pair[1]}` : span(pair)
 }
 
+/** “12”, or “2:40” where seconds are left over. */
+export const minutes = (seconds: number) =>
+  seconds % 60 === 0
+    ? String(seconds / 60)
+    : `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
+
 const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
 const DAY_AND_YEAR = new Intl.DateTimeFormat('en-GB', {
   day: 'numeric',
   month: 'short',
   year: 'numeric',
 })
+
+const WEEKDAY = new Intl.DateTimeFormat('en-GB', {
+  weekday: 'short',
+  day: 'numeric',
+  month: 'short',
+  timeZone: 'UTC',
+})
+
+/** “Mon 14 May”, for a day without a time. */
+export const weekday = (iso: string) => WEEKDAY.format(new Date(`${iso}T00:00:00Z`))
+
+/** A day without a time, so many days later. */
+export function daysLater(iso: string, days: number): string {
+  const date = new Date(`${iso}T00:00:00Z`)
+  date.setUTCDate(date.getUTCDate() + days)
+  return date.toISOString().slice(0, 10)
+}
 
 /** “14 May”, with the year where it is not this one. */
 export function day(iso: string, today?: string): string {

@@ -17,6 +17,7 @@ import {
 } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
 import LevelStrokes from '../shared/LevelStrokes.vue'
+import OutlineShelf from '../outline/OutlineShelf.vue'
 import MethodLink from '../shared/MethodLink.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import Ruler from '../shared/Ruler.vue'
@@ -233,6 +234,8 @@ async function read(event: Event) {
           None yet. Begin a new one, copy a school below and change it, or bring a file.
         </p>
       </section>
+
+      <OutlineShelf />
 
       <section class="sheet" aria-labelledby="shipped-title">
         <h2 id="shipped-title">Schools that ship</h2>

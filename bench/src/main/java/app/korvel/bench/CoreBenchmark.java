@@ -3,8 +3,16 @@ package app.korvel.bench;
 import app.korvel.core.maximum.MaximumEstimates;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.outline.Bounds;
+import app.korvel.core.prescription.Parts;
+import app.korvel.core.prescription.Start;
+import app.korvel.core.programme.Aims;
+import app.korvel.core.programme.Pace;
+import app.korvel.core.programme.Plan;
+import app.korvel.core.programme.Programme;
 import app.korvel.core.pulse.Taps;
 import app.korvel.core.screening.Activity;
+import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Sex;
 import app.korvel.core.zone.Anchors;
@@ -18,7 +26,10 @@ import app.korvel.core.zone.ThresholdRates;
 import app.korvel.core.zone.Uncertainty;
 import app.korvel.core.zone.Zones;
 import java.math.BigDecimal;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -98,5 +109,28 @@ public class CoreBenchmark {
         BigDecimal.valueOf(50),
         BigDecimal.valueOf(70),
         OptionalInt.of(140));
+  }
+
+  private static final app.korvel.core.screening.Scope SCOPE =
+      app.korvel.core.screening.Scope.unscreened(PERSON);
+  private static final Parts FIRST =
+      Start.of(SCOPE, 7, Goal.GENERAL_FITNESS, Optional.empty(), Mode.RUN).parts();
+  private static final LocalDate MONDAY = LocalDate.of(2026, 6, 1);
+
+  /** Half a year, five days a week in the end, with every week held against the rules. */
+  @Benchmark
+  public Object aProgrammeOf26Weeks() {
+    LocalDate start = MONDAY.plusDays(span().restingBpm());
+    Programme programme =
+        Programme.of(
+            new Plan(
+                FIRST,
+                new Aims(60, 60, 5),
+                Pace.of(PERSON, FIRST, 0, 12),
+                Bounds.of(SCOPE),
+                start,
+                start.plusWeeks(26).minusDays(1),
+                EnumSet.allOf(DayOfWeek.class)));
+    return programme.weeksNow(PERSON);
   }
 }

@@ -62,8 +62,12 @@ class ArchitectureTest {
           .definedBy("..core.zone..")
           .layer("effort")
           .definedBy("..core.effort..")
+          .layer("outline")
+          .definedBy("..core.outline..")
           .layer("prescription")
           .definedBy("..core.prescription..")
+          .layer("programme")
+          .definedBy("..core.programme..")
           .whereLayer("measure")
           .mayNotAccessAnyLayer()
           .whereLayer("screening")
@@ -80,6 +84,11 @@ class ArchitectureTest {
           .mayOnlyAccessLayers("measure", "screening", "pulse", "maximum")
           .whereLayer("effort")
           .mayOnlyAccessLayers("measure", "screening", "pulse", "maximum", "zone")
+          .whereLayer("outline")
+          .mayOnlyAccessLayers("measure", "screening", "maximum", "zone")
           .whereLayer("prescription")
-          .mayOnlyAccessLayers("measure", "screening", "pulse", "maximum", "zone");
+          .mayOnlyAccessLayers("measure", "screening", "pulse", "maximum", "zone", "outline")
+          .whereLayer("programme")
+          .mayOnlyAccessLayers(
+              "measure", "screening", "maximum", "zone", "outline", "prescription");
 }

@@ -13,8 +13,10 @@ import app.korvel.store.Ids;
 import app.korvel.store.IntakeRepository;
 import app.korvel.store.MaximumChoiceRepository;
 import app.korvel.store.MeasuredMaximumRepository;
+import app.korvel.store.OutlineRepository;
 import app.korvel.store.PracticeRepository;
 import app.korvel.store.PrescriptionRepository;
+import app.korvel.store.ProgrammeRepository;
 import app.korvel.store.ReadingRepository;
 import app.korvel.store.SchemeRepository;
 import app.korvel.store.StudioRepository;
@@ -136,6 +138,16 @@ class Wiring {
   @Bean
   PrescriptionRepository prescriptionRepository(Database database) {
     return new PrescriptionRepository(database);
+  }
+
+  @Bean
+  OutlineRepository outlineRepository(Database database) {
+    return new OutlineRepository(database);
+  }
+
+  @Bean
+  ProgrammeRepository programmeRepository(Database database) {
+    return new ProgrammeRepository(database);
   }
 
   @Bean

@@ -56,8 +56,8 @@ class ClientApiTest {
     Answer start = server.get(client + "/prescriptions/start?goal=endurance");
     assertThat(start.json().at("/parts/lowPercent").asInt()).isEqualTo(45);
     Answer preview = server.post(client + "/prescriptions/preview", PARTS.formatted(40, 60));
-    assertThat(preview.json().at("/target/lowBpm").asInt()).isEqualTo(109);
-    assertThat(preview.json().at("/target/highBpm").asInt()).isEqualTo(131);
+    assertThat(preview.json().at("/prescription/target/lowBpm").asInt()).isEqualTo(109);
+    assertThat(preview.json().at("/prescription/target/highBpm").asInt()).isEqualTo(131);
     assertThat(server.get(client + "/prescriptions").json().get("versions")).isEmpty();
 
     Answer saved = server.post(client + "/prescriptions", PARTS.formatted(40, 60));
@@ -120,8 +120,8 @@ class ClientApiTest {
     assertThat(bands.json().get("zones").isNull()).isTrue();
     assertThat(bands.at("/findings/0/code")).isEqualTo("rate-not-used");
     Answer preview = server.post(client + "/prescriptions/preview", PARTS.formatted(30, 40));
-    assertThat(preview.json().get("target").isNull()).isTrue();
-    assertThat(preview.at("/steering")).isEqualTo("effort-and-talk-only");
+    assertThat(preview.json().at("/prescription/target").isNull()).isTrue();
+    assertThat(preview.at("/prescription/steering")).isEqualTo("effort-and-talk-only");
   }
 
   @Test

@@ -233,9 +233,9 @@ class SchemeApiTest {
         .isEqualTo("[5,6]");
     Answer preview =
         server.post(client + "/prescriptions/preview", TestClients.PARTS.formatted(40, 60));
-    assertThat(preview.json().get("rpe10").toString()).isEqualTo("[5,6]");
-    assertThat(preview.at("/rpeFamily")).isEqualTo("linear");
-    assertThat(preview.at("/basis/scheme")).isEqualTo("voice-ladder");
+    assertThat(preview.json().at("/prescription/rpe10").toString()).isEqualTo("[5,6]");
+    assertThat(preview.at("/prescription/rpeFamily")).isEqualTo("linear");
+    assertThat(preview.at("/prescription/basis/scheme")).isEqualTo("voice-ladder");
     assertThat(server.put(client + "/scheme", "{\"scheme\":null}").at("/studio"))
         .isEqualTo("max-fifths");
     assertThat(server.get(client + "/bands").at("/zones/scheme")).isEqualTo("max-fifths");

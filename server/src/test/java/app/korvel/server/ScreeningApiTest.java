@@ -208,7 +208,9 @@ class ScreeningApiTest {
     counted(server, client, 66);
     assertThat(server.get(client + "/bands").json().get("zones").isNull()).isFalse();
     assertThat(
-            server.post(client + "/prescriptions/preview", PARTS.formatted(40, 50)).at("/status"))
+            server
+                .post(client + "/prescriptions/preview", PARTS.formatted(40, 50))
+                .at("/prescription/status"))
         .isEqualTo("draft");
 
     server.post(client + "/clearances", clearance("light-to-moderate", 0, 365));

@@ -122,7 +122,7 @@ class WorkingTest {
         }
       }
     }
-    assertThat(methods.propertyNames()).hasSize(21);
+    assertThat(methods.propertyNames()).hasSize(23);
     assertThat(ids)
         .contains(
             "reserve",

@@ -2,7 +2,6 @@ package app.korvel.store;
 
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Sex;
-import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.text.Normalizer;
@@ -18,9 +17,11 @@ import java.util.UUID;
 /** Clients: editable heads with a version. */
 public final class ClientRepository {
   private final Database database;
+  private final EditableHeads<Client> heads;
 
   public ClientRepository(Database database) {
     this.database = database;
+    heads = new EditableHeads<>(database, "client", ClientRepository::client, Client::version);
   }
 
   /**
@@ -59,17 +60,12 @@ public final class ClientRepository {
 
   /** The client of that id, if there is one. */
   public Optional<Client> get(UUID id) {
-    return database.read(connection -> get(connection, id));
+    return heads.get(id.toString());
   }
 
   /** Adds a client at version 1. */
   public Client add(UUID id, Client.Details details, Instant now) {
-    Map<String, Object> row = columns(details);
-    row.put("id", id.toString());
-    row.put("version", 1);
-    row.put("created_at", now.toString());
-    row.put("updated_at", now.toString());
-    database.write(connection -> Database.insert(connection, "client", row));
+    heads.add(id.toString(), columns(details), now);
     return new Client(id, 1, details, false);
   }
 
@@ -81,7 +77,7 @@ public final class ClientRepository {
    * @throws StaleVersionException when it has been changed since
    */
   public Optional<Client> change(UUID id, int version, Client.Details details, Instant now) {
-    return update(id, version, columns(details), now);
+    return heads.change(id.toString(), version, columns(details), now);
   }
 
   /**
@@ -92,27 +88,7 @@ public final class ClientRepository {
    * @throws StaleVersionException when it has been changed since
    */
   public Optional<Client> archive(UUID id, int version, boolean archived, Instant now) {
-    Map<String, Object> row = new LinkedHashMap<>();
-    row.put("archived_at", archived ? now.toString() : null);
-    return update(id, version, row, now);
-  }
-
-  private Optional<Client> update(UUID id, int version, Map<String, Object> changed, Instant now) {
-    return database.write(
-        connection -> {
-          Optional<Client> found = get(connection, id);
-          if (found.isEmpty()) {
-            return Optional.empty();
-          }
-          if (found.get().version() != version) {
-            throw new StaleVersionException(found.get().version(), found.get());
-          }
-          Map<String, Object> row = new LinkedHashMap<>(changed);
-          row.put("version", version + 1);
-          row.put("updated_at", now.toString());
-          Database.update(connection, "client", id.toString(), row);
-          return get(connection, id);
-        });
+    return heads.archive(id.toString(), version, archived, now);
   }
 
   /** What an instructor enters, by column: the one place that names them for writing. */
@@ -124,11 +100,6 @@ public final class ClientRepository {
     columns.put("birth_date", details.birthDate().toString());
     columns.put("sex", details.sex());
     return columns;
-  }
-
-  private static Optional<Client> get(Connection connection, UUID id) throws SQLException {
-    return Database.first(
-        connection, ClientRepository::client, "select * from client where id = ?", id.toString());
   }
 
   private static Client client(ResultSet row) throws SQLException {

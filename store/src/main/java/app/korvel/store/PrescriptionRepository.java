@@ -11,6 +11,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.UUID;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -24,7 +25,7 @@ public final class PrescriptionRepository {
 
   /** The frozen form: {@code v} changes when its shape does, so that old ones stay readable. */
   private record Document(int v, Prescription prescription) {
-    private static final int CURRENT = 3;
+    private static final int CURRENT = 4;
   }
 
   private static final List<String> ADDED_LISTS = List.of("leaveOut", "carry", "stopAlso");
@@ -35,8 +36,24 @@ public final class PrescriptionRepository {
     this.database = database;
   }
 
-  /** Saves the client's next version. */
+  /** Saves the client's next version, whatever the one before it is. */
   public SavedPrescription add(UUID id, UUID clientId, Prescription prescription, Instant now) {
+    return add(id, clientId, OptionalInt.empty(), prescription, now);
+  }
+
+  /**
+   * Saves the client's next version.
+   *
+   * @param read the version that was read; 0 where there was none
+   * @throws StaleVersionException when another one was saved since
+   */
+  public SavedPrescription add(
+      UUID id, UUID clientId, int read, Prescription prescription, Instant now) {
+    return add(id, clientId, OptionalInt.of(read), prescription, now);
+  }
+
+  private SavedPrescription add(
+      UUID id, UUID clientId, OptionalInt read, Prescription prescription, Instant now) {
     String document = JSON.writeValueAsString(new Document(Document.CURRENT, prescription));
     return database.write(
         connection -> {
@@ -46,7 +63,11 @@ public final class PrescriptionRepository {
                   PrescriptionRepository::saved,
                   "select * from current_prescription where client_id = ?",
                   clientId.toString());
-          int version = before.map(SavedPrescription::version).orElse(0) + 1;
+          int present = before.map(SavedPrescription::version).orElse(0);
+          if (read.isPresent() && read.getAsInt() != present) {
+            throw new StaleVersionException(present, before.orElse(null));
+          }
+          int version = present + 1;
           Database.change(
               connection,
               """
@@ -119,7 +140,7 @@ public final class PrescriptionRepository {
 
   /**
    * Reads a frozen form of any version: version 1 had no cap and nothing to leave out or carry, and
-   * up to version 2 the 0–10 scale was always the ratio one.
+   * up to version 2 the 0–10 scale was always the ratio one; up to version 3 no exercise was named.
    */
   private static Document document(String json) {
     ObjectNode tree = (ObjectNode) JSON.readTree(json);

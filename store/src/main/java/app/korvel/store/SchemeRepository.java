@@ -2,7 +2,6 @@ package app.korvel.store;
 
 import app.korvel.core.zone.OwnScheme;
 import app.korvel.core.zone.Scheme;
-import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
@@ -24,19 +23,16 @@ public final class SchemeRepository {
   }
 
   private final Database database;
+  private final EditableHeads<SavedScheme> heads;
 
   public SchemeRepository(Database database) {
     this.database = database;
+    heads = new EditableHeads<>(database, "scheme", SchemeRepository::saved, SavedScheme::version);
   }
 
   /** Adds a scheme at version 1; its id is the one it carries. */
   public SavedScheme add(Scheme scheme, Instant now) {
-    Map<String, Object> row = columns(scheme);
-    row.put("id", scheme.id());
-    row.put("version", 1);
-    row.put("created_at", now.toString());
-    row.put("updated_at", now.toString());
-    database.write(connection -> Database.insert(connection, "scheme", row));
+    heads.add(scheme.id(), columns(scheme), now);
     return new SavedScheme(1, scheme, false);
   }
 
@@ -48,7 +44,7 @@ public final class SchemeRepository {
    * @throws StaleVersionException when it has been changed since
    */
   public Optional<SavedScheme> change(int version, Scheme scheme, Instant now) {
-    return update(scheme.id(), version, columns(scheme), now);
+    return heads.change(scheme.id(), version, columns(scheme), now);
   }
 
   /**
@@ -59,28 +55,7 @@ public final class SchemeRepository {
    * @throws StaleVersionException when it has been changed since
    */
   public Optional<SavedScheme> archive(String id, int version, boolean archived, Instant now) {
-    Map<String, Object> row = new LinkedHashMap<>();
-    row.put("archived_at", archived ? now.toString() : null);
-    return update(id, version, row, now);
-  }
-
-  private Optional<SavedScheme> update(
-      String id, int version, Map<String, Object> changed, Instant now) {
-    return database.write(
-        connection -> {
-          Optional<SavedScheme> found = get(connection, id);
-          if (found.isEmpty()) {
-            return Optional.empty();
-          }
-          if (found.get().version() != version) {
-            throw new StaleVersionException(found.get().version(), found.get());
-          }
-          Map<String, Object> row = new LinkedHashMap<>(changed);
-          row.put("version", version + 1);
-          row.put("updated_at", now.toString());
-          Database.update(connection, "scheme", id, row);
-          return get(connection, id);
-        });
+    return heads.archive(id, version, archived, now);
   }
 
   /** Those in hand, in the order in which they were made. */
@@ -95,12 +70,7 @@ public final class SchemeRepository {
 
   /** The scheme of that id, put away or not, if there is one. */
   public Optional<SavedScheme> get(String id) {
-    return database.read(connection -> get(connection, id));
-  }
-
-  private static Optional<SavedScheme> get(Connection connection, String id) throws SQLException {
-    return Database.first(
-        connection, SchemeRepository::saved, "select * from scheme where id = ?", id);
+    return heads.get(id);
   }
 
   /**

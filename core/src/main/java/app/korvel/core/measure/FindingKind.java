@@ -785,6 +785,151 @@ public enum FindingKind {
       "Above 80 %%: 1 to 2 minutes at a time, with easy time between.",
       "Work this hard is not held longer; rest until talk comes back.",
       Source.PRACTICE),
+  OUTLINE_EMPTY(
+      BLOCK,
+      "There is no work in it yet.",
+      "A session is warm-up, work, cool-down and stretching; add a step of work.",
+      Source.PRACTICE),
+  OUTLINE_MINUTES(
+      BLOCK,
+      "%s min of work; a session has %s of it.",
+      "Shorter is no session; longer is not laid out for anyone.",
+      Source.KORVEL),
+  WARM_UP_SHORT(
+      BLOCK,
+      "%s min of warm-up; at least %s.",
+      "At least 5 min; 10 at 65 and over or on rate-lowering medicine, 15 with a heart condition.",
+      Source.PRACTICE),
+  COOL_DOWN_SHORT(
+      BLOCK,
+      "%s min of cool-down; at least %s.",
+      "Never under 5 min: stopping at once lets the blood pool. 10 at 65 and over, on rate-lowering"
+          + " medicine or with a heart condition.",
+      Source.PRACTICE),
+  MARGIN_HARD(
+      BLOCK,
+      "%s goes up to %s %% of reserve at most.",
+      "20 to 40 %% of reserve: harder is work already.",
+      Source.PRACTICE),
+  STEP_OVER_CEILING(
+      BLOCK, "%s %% of reserve is too hard here: at most %s.", "%3$s", Source.ACSM_SCREENING),
+  HARD_TOO_LONG(
+      BLOCK,
+      "%2$s min above %1$s %% at a stretch; 1 to 2 min are the most.",
+      "Work this hard is not held longer; put easy time between.",
+      Source.PRACTICE),
+  BURST_LENGTH(
+      BLOCK,
+      "A burst of %s s; %s to %s s is one.",
+      "Shorter is over before it begins; longer is a step of work, and waits for its target.",
+      Source.PRACTICE),
+  BURST_TOO_SOON(
+      BLOCK,
+      "%s min from one burst to the next; 3 at least.",
+      "Between two bursts talk has to come back.",
+      Source.PRACTICE),
+  BAND_GOAL_TOO_LONG(
+      BLOCK,
+      "%s min at %s cannot be reached: the work holds %s min of it.",
+      "Only steps whose range reaches that level count.",
+      Source.KORVEL),
+  OUTLINE_FITTED(
+      INFO,
+      "Made to fit this client: %s",
+      "No step lies above what they may do, and warm-up and cool-down are as long as theirs.",
+      Source.KORVEL),
+  EXERCISE_TYPE(
+      INFO, "%s: %s.", "The mode and type that are trained are what improves.", Source.PRACTICE),
+  EXERCISE_MIND(
+      CAUTION, "%s: mind %s.", "Choose another, or an easier form of it.", Source.PRACTICE),
+  WEEK_STARTS(
+      INFO,
+      "The start: %s %% of reserve, %s min on %s days.",
+      "What is prescribed. Minutes grow first, then days, then intensity; one of them a week.",
+      Source.PRACTICE),
+  STEP_MINUTES(
+      INFO,
+      "%s min a session.",
+      "Minutes first, up to 5 more a session, towards %2$s. The week may hold %3$s min.",
+      Source.PRACTICE),
+  STEP_DAY(
+      INFO,
+      "A day more: %s days of %s min.",
+      "The minutes have reached the goal. The week's are shared out anew, so that it stays within"
+          + " %3$s min.",
+      Source.PRACTICE),
+  STEP_INTENSITY(
+      INFO,
+      "%s %% of reserve.",
+      "Minutes and days have reached the goal: 5 %% more on both edges, minutes held.",
+      Source.PRACTICE),
+  STEP_PAST_MODERATE(
+      INFO,
+      "%s %% of reserve, and %s min a session.",
+      "A step past 60 %% takes a third off the minutes that week; they grow back.",
+      Source.PRACTICE),
+  WEEK_LIGHTER(
+      INFO,
+      "A lighter week: %s min a session, %s %% of the usual.",
+      "Every fourth week has 60 to 70 %% of the minutes, for those who train regularly.",
+      Source.PRACTICE),
+  WEEK_EASED(
+      INFO,
+      "Back to %s min on %s days.",
+      "Less was done than was laid out: the week may hold %3$s min.",
+      Source.PRACTICE),
+  WEEK_HELD(INFO, "As the week before.", "%s", Source.PRACTICE),
+  WEEK_GROWS_TOO_FAST(
+      CAUTION,
+      "Week %s has %s min; at most %s.",
+      "The best of the four weeks before it has %4$s min. A week exceeds that by %5$s %% at most,"
+          + " though 5 min may always be added.",
+      Source.PRACTICE),
+  LIGHTER_WEEK_FULL(
+      CAUTION,
+      "Week %s is a lighter one, and has %s of the usual %s min.",
+      "60 to 70 %% of the minutes let the rest be used.",
+      Source.PRACTICE),
+  STEP_NOT_EARNED(
+      CAUTION,
+      "Week %s steps up, after a week with %s of %s sessions.",
+      "Four sessions of five earn a step; with fewer the week is held, under half it goes a step"
+          + " back.",
+      Source.PRACTICE),
+  NOT_THEIR_DAY(CAUTION, "%s is not a day they have.", "Their days: %2$s.", Source.KORVEL),
+  TWO_IN_A_DAY(
+      CAUTION, "Two sessions on %s.", "Each is prescribed for a day of its own.", Source.KORVEL),
+  WEEK_EMPTY(
+      CAUTION,
+      "Nothing is left of week %s.",
+      "A week without a session earns no step; the next one is held or goes back.",
+      Source.PRACTICE),
+  FEW_EASY_MINUTES(
+      CAUTION,
+      "%s %% of week %s is easy; 80 is the mark.",
+      "Most endurance time stays at Talk, for those who train 5 or more hours a week.",
+      Source.PRACTICE),
+  MODE_SWAPPED(
+      INFO,
+      "%s instead of %s.",
+      "The mode trained is the mode improved; each mode has a maximum of its own, so its rates are"
+          + " others.",
+      Source.PRACTICE),
+  NO_PROGRAMME_YET(
+      BLOCK,
+      "Save a prescription first.",
+      "A programme grows from an issued prescription.",
+      Source.KORVEL),
+  PROGRAMME_NOT_LED(
+      BLOCK,
+      "Nothing can be planned while the prescription is %s.",
+      "A programme holds as long as what it grows from.",
+      Source.KORVEL),
+  PROGRAMME_OF_OLDER(
+      CAUTION,
+      "Laid out from version %s; version %s is in force.",
+      "A programme keeps the version it was laid out from. Lay it out again to use the new one.",
+      Source.KORVEL),
   PRESCRIPTION_REVIEW(
       CAUTION,
       "New values would move the target from %s to %s. Look at the prescription again.",

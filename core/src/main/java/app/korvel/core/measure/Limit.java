@@ -59,7 +59,17 @@ public enum Limit {
   /** Minutes of work in one session, without warm-up and cool-down. */
   SESSION_MINUTES(5, 180, "minutes"),
   /** Sessions in a week. */
-  DAYS_A_WEEK(1, 7, "days a week");
+  DAYS_A_WEEK(1, 7, "days a week"),
+  /** Blocks of a session, warm-up and stretching among them. */
+  OUTLINE_BLOCKS(1, 24, "blocks"),
+  /** How often a block is done. */
+  BLOCK_TIMES(1, 60, "times"),
+  /** How long one step of a session lasts. */
+  STEP_SECONDS(5, 10_800, "seconds"),
+  /** Weeks of a programme. */
+  PROGRAMME_WEEKS(4, 26, "weeks"),
+  /** Weeks for which a cautious start stays light. */
+  LIGHT_WEEKS(0, 12, "weeks");
 
   private final int lowest;
   private final int highest;

@@ -125,6 +125,17 @@ public enum Threshold {
   HARD_WORK(
       "80", "% of reserve", "Above it, 1 to 2 minutes at a time are the most.", Source.PRACTICE),
 
+  HARD_AT_A_TIME(
+      "120", "seconds", "Work above 80 % of reserve lasts no longer at a time.", Source.PRACTICE),
+  BURST_SHORTEST("20", "seconds", "The shortest burst.", Source.PRACTICE),
+  BURST_LONGEST("30", "seconds", "The longest burst.", Source.PRACTICE),
+  BURST_EVERY("180", "seconds", "From one burst to the next, at least.", Source.PRACTICE),
+  WAITS_FOR_TARGET(
+      "4",
+      "minutes",
+      "A step that waits for its target starts after so long anyway.",
+      Source.PRACTICE),
+
   WARM_UP("5", "minutes", "Warm-up and cool-down, at least.", Source.PRACTICE),
   LONGER_WARM_UP(
       "10",
@@ -135,6 +146,44 @@ public enum Threshold {
   WARM_UP_FROM("20", "% of reserve", "Where a warm-up begins.", Source.PRACTICE),
   WARM_UP_TO(
       "40", "% of reserve", "Where a warm-up ends, and a cool-down is done.", Source.PRACTICE),
+
+  MOBILITY("2", "minutes", "Mobility after a warm-up.", Source.KORVEL),
+  STRETCHING("5", "minutes", "Stretching after a cool-down.", Source.KORVEL),
+
+  STEP_UP_MINUTES("5", "minutes", "A session grows by so much at most.", Source.PRACTICE),
+  STEP_UP_INTENSITY(
+      "5", "% of reserve", "Intensity grows by so much, on both edges.", Source.PRACTICE),
+  STEP_UP_CUT(
+      "3",
+      "parts",
+      "A step past 60 % takes off one part of so many, of the minutes.",
+      Source.PRACTICE),
+  WEEK_GROWTH(
+      "20", "%", "A week exceeds the best of the four before it by no more.", Source.PRACTICE),
+  WEEK_GROWTH_CAREFUL(
+      "10",
+      "%",
+      "The same at 65 and over, with a heart condition, or in the first 12 weeks.",
+      Source.PRACTICE),
+  WEEK_GROWTH_ALWAYS("5", "minutes", "A week may always grow by so much.", Source.PRACTICE),
+  WEEKS_LOOKED_BACK(
+      "4", "weeks", "The best of so many is what a week grows from.", Source.PRACTICE),
+  FIRST_WEEKS("12", "weeks", "The first weeks, in which growth is careful.", Source.PRACTICE),
+  CAUTIOUS_WEEKS(
+      "12", "weeks", "The cautious start stays light for so long at most.", Source.GARBER),
+  LIGHTER_EVERY(
+      "4",
+      "weeks",
+      "For the regular and the high, every so many weeks is lighter.",
+      Source.PRACTICE),
+  LIGHTER_FROM("60", "% of the minutes", "A lighter week has at least so many.", Source.PRACTICE),
+  LIGHTER_TO("70", "% of the minutes", "A lighter week has at most so many.", Source.PRACTICE),
+  SESSIONS_TO_STEP(
+      "80", "% of sessions", "So many done earn the next step, at least.", Source.PRACTICE),
+  SESSIONS_TO_HOLD("50", "% of sessions", "Fewer done: one step back.", Source.PRACTICE),
+  EASY_MARK("80", "% of the work", "The easy share to keep to.", Source.PRACTICE),
+  EASY_MARK_FROM(
+      "300", "minutes a week", "From here on the easy share is looked at.", Source.PRACTICE),
 
   WEEK_MARK("150", "minutes a week", "Moderate-equivalent minutes for adults.", Source.WHO),
   WEEK_UPPER("300", "minutes a week", "The upper end of the guideline.", Source.WHO),

@@ -1,6 +1,7 @@
 package app.korvel.core.prescription;
 
 import app.korvel.core.maximum.WorkingMaximum;
+import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.pulse.UsualResting;
@@ -8,6 +9,7 @@ import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Steering;
 import app.korvel.core.zone.Reserve;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -27,7 +29,8 @@ public record JobStep(Step step, State state, String detail) {
     PULSE,
     MAXIMUM,
     BANDS,
-    PRESCRIPTION
+    PRESCRIPTION,
+    SESSIONS
   }
 
   /** What keeps a resting value from being settled, and how it is said. */
@@ -55,7 +58,8 @@ public record JobStep(Step step, State state, String detail) {
         pulse(ground),
         maximum(ground),
         bands(ground),
-        prescribed(ground, saved));
+        prescribed(ground, saved),
+        sessions(ground, saved));
   }
 
   /**
@@ -64,8 +68,10 @@ public record JobStep(Step step, State state, String detail) {
    * @param version its number
    * @param review whether new values would move its target
    * @param standing whether it holds
+   * @param plannedUntil the last day of the programme, if one is laid out
    */
-  public record SavedStatus(int version, Standing.State standing, boolean review) {}
+  public record SavedStatus(
+      int version, Standing.State standing, boolean review, Optional<LocalDate> plannedUntil) {}
 
   /** What keeps a screening from being settled, and how it is said. */
   private static final Map<FindingKind, String> SCREENING_BLOCKS =
@@ -171,5 +177,20 @@ public record JobStep(Step step, State state, String detail) {
     return ground.resting().isEmpty()
         ? new JobStep(Step.PRESCRIPTION, State.BLOCKED, "pulse first")
         : new JobStep(Step.PRESCRIPTION, State.DUE, "none yet");
+  }
+
+  private static JobStep sessions(Groundwork ground, Optional<SavedStatus> saved) {
+    if (saved.filter(each -> each.standing().holds()).isEmpty()) {
+      return new JobStep(Step.SESSIONS, State.BLOCKED, "prescription first");
+    }
+    return saved
+        .get()
+        .plannedUntil()
+        .map(
+            last ->
+                last.isBefore(ground.date())
+                    ? new JobStep(Step.SESSIONS, State.DUE, "programme ended")
+                    : new JobStep(Step.SESSIONS, State.DONE, "until " + Days.ofTheYear(last)))
+        .orElseGet(() -> new JobStep(Step.SESSIONS, State.DUE, "none laid out"));
   }
 }

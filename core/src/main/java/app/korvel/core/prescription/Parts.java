@@ -4,12 +4,18 @@ import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.InvalidValueException.Fault;
 import app.korvel.core.measure.Limit;
+import app.korvel.core.outline.Ceiling;
+import app.korvel.core.outline.Exercise;
+import app.korvel.core.outline.WorkType;
 import app.korvel.core.screening.Condition;
 import app.korvel.core.screening.Goal;
-import app.korvel.core.screening.Permission;
 import app.korvel.core.screening.Person;
+import app.korvel.core.screening.Scope;
+import app.korvel.core.zone.Reserve.Percents;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /**
@@ -23,6 +29,7 @@ import java.util.stream.Collectors;
  * @param days sessions in a week, {@link Limit#DAYS_A_WEEK}
  * @param type how the minutes are laid out
  * @param mode what the body does
+ * @param exercise what is done, if it was named; one of that mode
  */
 public record Parts(
     Goal goal,
@@ -32,14 +39,48 @@ public record Parts(
     int minutes,
     int days,
     WorkType type,
-    Mode mode) {
+    Mode mode,
+    Optional<Exercise> exercise) {
+
+  /** Without an exercise of its own: whatever the mode offers. */
+  public Parts(
+      Goal goal,
+      Approach approach,
+      int lowPercent,
+      int highPercent,
+      int minutes,
+      int days,
+      WorkType type,
+      Mode mode) {
+    this(goal, approach, lowPercent, highPercent, minutes, days, type, mode, Optional.empty());
+  }
+
+  /** The same with that dose. */
+  public Parts dosed(Percents range, int minutesASession, int daysAWeek) {
+    return new Parts(
+        goal,
+        approach,
+        range.low(),
+        range.high(),
+        minutesASession,
+        daysAWeek,
+        type,
+        mode,
+        exercise);
+  }
+
+  /** The intensity, percent of reserve. */
+  public Percents range() {
+    return new Percents(lowPercent, highPercent);
+  }
 
   /**
    * Checks the parts against the rules.
    *
    * @throws InvalidValueException with every fault at once, each saying what is accepted
    */
-  public void check(Person person, Permission permission) {
+  public void check(Scope scope) {
+    Person person = scope.person();
     List<Fault> faults = new ArrayList<>();
     if (!Goal.openTo(person).contains(goal)) {
       faults.add(
@@ -58,16 +99,39 @@ public record Parts(
       faults.add(
           new Fault("mode", "is left out for this client: falls are on record", "any other mode"));
     }
+    exercise.ifPresent(each -> checkExercise(faults, each, scope));
     if (faults.isEmpty()) {
-      checkTogether(faults, person, permission);
+      checkTogether(faults, Ceiling.of(person, scope.permission()));
     }
     if (!faults.isEmpty()) {
       throw InvalidValueException.of(faults);
     }
   }
 
-  private void checkTogether(List<Fault> faults, Person person, Permission permission) {
-    Ceiling ceiling = Ceiling.of(person, permission);
+  private void checkExercise(List<Fault> faults, Exercise named, Scope scope) {
+    if (named.mode() != mode) {
+      faults.add(
+          new Fault(
+              "exercise",
+              "“" + named.displayName() + "” is of another mode",
+              "an exercise of “" + mode.displayName() + "”"));
+    }
+    named
+        .notFor(scope)
+        .ifPresent(
+            why ->
+                faults.add(
+                    new Fault(
+                        "exercise",
+                        "“" + named.displayName() + "” " + why,
+                        Arrays.stream(Exercise.values())
+                            .filter(other -> other.mode() == mode)
+                            .filter(other -> other.notFor(scope).isEmpty())
+                            .map(Exercise::displayName)
+                            .collect(Collectors.joining(", ", "any, ", "")))));
+  }
+
+  private void checkTogether(List<Fault> faults, Ceiling ceiling) {
     if (lowPercent > highPercent) {
       faults.add(
           new Fault(

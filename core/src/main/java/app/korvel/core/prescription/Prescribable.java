@@ -1,6 +1,7 @@
 package app.korvel.core.prescription;
 
 import app.korvel.core.measure.Limit;
+import app.korvel.core.outline.Ceiling;
 import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Reserve.Percents;

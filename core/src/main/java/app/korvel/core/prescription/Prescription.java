@@ -8,6 +8,10 @@ import app.korvel.core.measure.RefusedException;
 import app.korvel.core.measure.Rounding;
 import app.korvel.core.measure.Severity;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.outline.Aim;
+import app.korvel.core.outline.Bounds;
+import app.korvel.core.outline.Ceiling;
+import app.korvel.core.outline.Outline;
 import app.korvel.core.pulse.UsualResting;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Cap;
@@ -17,7 +21,6 @@ import app.korvel.core.screening.LeaveOut;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Steering;
-import app.korvel.core.zone.Anchors;
 import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.Level.RpeSpan;
@@ -29,12 +32,10 @@ import app.korvel.core.zone.Uncertainty;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 
 /**
  * The parts worked out for one client on one day: what to aim at, how it feels, how the week adds
@@ -187,7 +188,7 @@ public record Prescription(
    * @throws RefusedException when there is no resting pulse to start from
    */
   public static Prescription of(Groundwork ground, Parts parts, Ways ways) {
-    parts.check(ground.person(), ground.permission());
+    parts.check(ground.screening().scope());
     WorkingResting resting =
         ground
             .resting()
@@ -198,24 +199,30 @@ public record Prescription(
     Optional<RateBasis> basis = rateBasis(ground, resting, ways, findings);
     Optional<Cap> cap = basis.flatMap(numbers -> screening.cap());
     cap.ifPresent(each -> findings.add(FindingKind.CAP_IN_FORCE.of(each.bpm(), each.because())));
-    Optional<Target> target =
-        basis.flatMap(numbers -> underCap(numbers.reserve(), parts, cap, findings));
-    List<Level> levels = held(levels(parts), effects);
+    Aim aim =
+        Aim.of(
+            parts.range(),
+            basis.map(RateBasis::reserve),
+            cap,
+            effects.highestEffort(),
+            ways.family());
+    findings.addAll(aim.findings());
     addCautions(ground, parts, resting, findings);
     basis.ifPresent(
         numbers -> {
           ground.maximumRecord().aboutChoice().ifPresent(findings::add);
           findings.add(softTarget(numbers, parts));
         });
-    Level hardest = levels(parts).get(levels(parts).size() - 1);
-    if (hardest.rpe20().high() > effects.highestEffort()) {
+    if (aim.effortHeld()) {
       findings.add(FindingKind.EFFORT_HELD.of(effects.highestEffort()));
     }
     int warmUp = effects.warmUpMinutes();
     int coolDown = effects.coolDownMinutes();
     longerBecause(screening)
         .ifPresent(why -> findings.add(FindingKind.LONGER_WARM_UP.of(warmUp, coolDown, why)));
-    Week week = Week.of(parts, ground.person());
+    Outline outline =
+        Outline.of(parts.type(), parts.range(), parts.minutes(), Bounds.of(screening.scope()));
+    Week week = Week.of(outline, parts, ground.person());
     findings.add(week.finding());
     addFrequency(parts, findings);
     return new Prescription(
@@ -223,11 +230,11 @@ public record Prescription(
         parts,
         ground.permission().mayIssue() ? Status.ISSUED : Status.DRAFT,
         basis,
-        target,
-        target.isPresent() ? effects.steering() : Steering.EFFORT_AND_TALK_ONLY,
-        levels.stream().map(Feel::of).toList(),
-        rpe(levels, effects),
-        levels.get(0).rpe10(ways.family()).to(levels.get(levels.size() - 1).rpe10(ways.family())),
+        aim.target(),
+        aim.target().isPresent() ? effects.steering() : Steering.EFFORT_AND_TALK_ONLY,
+        aim.levels().stream().map(Feel::of).toList(),
+        aim.rpe20(),
+        aim.rpe10(),
         ways.family(),
         warmUp(warmUp, basis, cap),
         coolDown(coolDown, basis, cap),
@@ -238,6 +245,15 @@ public record Prescription(
         effects.carry(),
         effects.stopAlso(),
         findings);
+  }
+
+  /** A session of it, from warm-up to stretching. */
+  public Outline outline() {
+    return Outline.of(
+        parts.type(),
+        parts.range(),
+        parts.minutes(),
+        new Bounds(Ceiling.FOR_ANYONE, warmUp.minutes, coolDown.minutes));
   }
 
   /** The same with every rate left out: what remains while its rates are suspended. */
@@ -262,19 +278,6 @@ public record Prescription(
         carry,
         stopAlso,
         findings);
-  }
-
-  private static Optional<Target> underCap(
-      Reserve reserve, Parts parts, Optional<Cap> cap, List<Finding> findings) {
-    Target.UnderCap under =
-        Target.of(
-            Anchors.of(reserve),
-            Basis.RESERVE,
-            BigDecimal.valueOf(parts.lowPercent()),
-            BigDecimal.valueOf(parts.highPercent()),
-            cap.map(each -> OptionalInt.of(each.bpm())).orElse(OptionalInt.empty()));
-    findings.addAll(under.findings());
-    return under.target();
   }
 
   private static Margin warmUp(int minutes, Optional<RateBasis> basis, Optional<Cap> cap) {
@@ -357,6 +360,18 @@ public record Prescription(
     if (ground.screening().supervised()) {
       findings.add(FindingKind.SUPERVISED_ONLY.of());
     }
+    parts
+        .exercise()
+        .ifPresent(
+            named -> {
+              findings.add(
+                  FindingKind.EXERCISE_TYPE.of(named.type().displayName(), named.type().meaning()));
+              named
+                  .mindFor(person)
+                  .ifPresent(
+                      what ->
+                          findings.add(FindingKind.EXERCISE_MIND.of(named.displayName(), what)));
+            });
     if (parts.highPercent() > HARD_PERCENT) {
       findings.add(FindingKind.HARD_MINUTES.of());
     }
@@ -379,36 +394,6 @@ public record Prescription(
     } else if (parts.days() == 2) {
       findings.add(FindingKind.TWICE_A_WEEK.of());
     }
-  }
-
-  /** From the level of the lower edge to that of the upper one, which ends below the next. */
-  private static List<Level> levels(Parts parts) {
-    Level low = Level.atPercent(BigDecimal.valueOf(parts.lowPercent()));
-    Level high =
-        parts.lowPercent() == parts.highPercent()
-            ? low
-            : Level.atPercent(BigDecimal.valueOf(parts.highPercent() - 1L));
-    return List.of(Level.values()).subList(low.ordinal(), high.ordinal() + 1);
-  }
-
-  /** The levels whose effort stays within what is held; at least the one it is held at. */
-  private static List<Level> held(List<Level> levels, Effects effects) {
-    List<Level> within =
-        levels.stream().filter(level -> level.rpe20().low() <= effects.highestEffort()).toList();
-    return within.isEmpty()
-        ? List.of(
-            Arrays.stream(Level.values())
-                .filter(level -> level.rpe20().high() >= effects.highestEffort())
-                .findFirst()
-                .orElseThrow())
-        : within;
-  }
-
-  private static RpeSpan rpe(List<Level> levels, Effects effects) {
-    RpeSpan span = levels.get(0).rpe20().to(levels.get(levels.size() - 1).rpe20());
-    // The upper end is held; a lighter target is never pushed up to a range's lower end.
-    int high = Math.min(span.high(), effects.highestEffort());
-    return new RpeSpan(Math.min(span.low(), high), high);
   }
 
   private static Optional<String> longerBecause(Screening screening) {

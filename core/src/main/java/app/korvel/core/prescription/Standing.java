@@ -37,6 +37,11 @@ public record Standing(State state, List<Finding> findings) {
       this.step = step;
     }
 
+    /** Whether it may be worked by, with rates or without. */
+    boolean holds() {
+      return this == ISSUED || this == RATE_SUSPENDED;
+    }
+
     /** How it begins in the path of the job, before the version. */
     String said() {
       return said;
@@ -103,6 +108,11 @@ public record Standing(State state, List<Finding> findings) {
                 findings.add(
                     FindingKind.RATE_SUSPENDED_CAP.of(highBpm, cap.bpm(), cap.because() + ".")));
     return findings;
+  }
+
+  /** Whether it may be worked by, with rates or without. */
+  public boolean holds() {
+    return state.holds();
   }
 
   /** Whether its rates may be used. */

@@ -3,11 +3,14 @@ package app.korvel.core.prescription;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
+import app.korvel.core.outline.WorkType;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Permission;
 import app.korvel.core.screening.Person;
+import app.korvel.core.screening.Scope;
 import app.korvel.core.screening.Screening;
+import app.korvel.core.zone.Reserve.Percents;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -45,6 +48,25 @@ public record Start(Parts parts, List<Finding> findings) {
     return activity == Activity.NONE || activity == Activity.LITTLE;
   }
 
+  /**
+   * One of the two schools of starting.
+   *
+   * @param range percent of reserve
+   * @param finding what it does, and why
+   */
+  public record School(Approach approach, Percents range, Finding finding) {
+    /** Both, the cautious one first. */
+    public static final List<School> BOTH =
+        List.of(
+            school(Approach.CAUTIOUS, FindingKind.START_CAUTIOUS),
+            school(Approach.GUIDELINE, FindingKind.START_GUIDELINE));
+
+    private static School school(Approach approach, FindingKind kind) {
+      int[] edges = FOR_THE_NEW.get(approach);
+      return new School(approach, new Percents(edges[0], edges[1]), kind.of());
+    }
+  }
+
   /** The school taken where the instructor does not choose: cautious for none, else guideline. */
   public static Approach defaultApproach(Activity activity) {
     return activity.sedentary() ? Approach.CAUTIOUS : Approach.GUIDELINE;
@@ -56,7 +78,17 @@ public record Start(Parts parts, List<Finding> findings) {
    * @param approach the school the instructor chose, if any
    */
   public static Start of(Screening screening, Goal goal, Optional<Approach> approach, Mode mode) {
-    Person person = screening.person();
+    return of(screening.scope(), screening.answers().days().size(), goal, approach, mode);
+  }
+
+  /**
+   * The same for someone whose screening is not at hand.
+   *
+   * @param available how many days they have; 0 where they named none
+   */
+  public static Start of(
+      Scope scope, int available, Goal goal, Optional<Approach> approach, Mode mode) {
+    Person person = scope.person();
     Row row = BY_ACTIVITY.get(person.activity());
     Approach school = approach.orElse(defaultApproach(person.activity()));
     List<Finding> findings = new ArrayList<>();
@@ -71,13 +103,12 @@ public record Start(Parts parts, List<Finding> findings) {
       high = goal.highPercent();
       findings.add(FindingKind.START_HELD_BY_GOAL.of(low + "–" + high));
     }
-    boolean held = !screening.permission().vigorous() || person.health().heartDisease();
+    boolean held = !scope.permission().vigorous() || person.health().heartDisease();
     if (held && high > Permission.CEILING_PERCENT) {
       // With a heart condition work spans 40 to 70 once cleared, and 60 at the start.
       low = 40;
       high = Permission.CEILING_PERCENT;
     }
-    int available = screening.answers().days().size();
     int days = available == 0 ? row.days : Math.min(row.days, available);
     if (days < row.days) {
       findings.add(FindingKind.DAYS_AVAILABLE.of(days));

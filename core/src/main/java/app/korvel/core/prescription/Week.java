@@ -2,14 +2,13 @@ package app.korvel.core.prescription;
 
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
-import app.korvel.core.measure.Formula;
-import app.korvel.core.measure.LongHand;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.outline.Outline;
 import app.korvel.core.screening.Person;
 import app.korvel.core.zone.GuidelineClass;
 import java.math.BigDecimal;
-import java.math.MathContext;
-import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.OptionalInt;
 
@@ -40,19 +39,27 @@ public record Week(
   private static final int UNDER_18_MARK = Threshold.WEEK_UNDER_18.whole();
   private static final int VIGOROUS_WORTH = Threshold.VIGOROUS_WORTH.whole();
 
-  static Week of(Parts parts, Person person) {
+  static Week of(Outline session, Parts parts, Person person) {
     GuidelineClass middle =
         GuidelineClass.ofReserve(
             BigDecimal.valueOf(parts.lowPercent() + parts.highPercent())
                 .divide(BigDecimal.valueOf(2)));
-    int all = parts.minutes() * parts.days();
-    int atTarget = parts.type().minutesAtTarget(all);
-    int light = middle == GuidelineClass.LIGHT ? all : all - atTarget;
-    int moderate = middle == GuidelineClass.MODERATE ? atTarget : 0;
-    int vigorous = all - light - moderate;
+    return of(Collections.nCopies(parts.days(), session), middle, person);
+  }
+
+  /**
+   * A week of those sessions.
+   *
+   * @param guidelineClass of the minutes at the target
+   */
+  public static Week of(List<Outline> sessions, GuidelineClass guidelineClass, Person person) {
+    int all = sessions.stream().mapToInt(Outline::workSeconds).sum() / 60;
+    int moderate = minutes(sessions, GuidelineClass.MODERATE);
+    int vigorous = minutes(sessions, GuidelineClass.VIGOROUS, GuidelineClass.NEAR_MAXIMAL);
+    int light = all - moderate - vigorous;
     int equivalent = moderate + VIGOROUS_WORTH * vigorous;
     return new Week(
-        middle,
+        guidelineClass,
         light,
         moderate,
         vigorous,
@@ -62,40 +69,25 @@ public record Week(
         finding(person, light, equivalent));
   }
 
-  /** The week worked out long hand. */
-  public LongHand longHand(Parts parts) {
-    int all = parts.minutes() * parts.days();
-    List<LongHand.Line> lines = new ArrayList<>();
-    lines.add(minutes("Minutes of work in the week", parts.minutes() + " × " + parts.days(), all));
-    if (parts.type().partsForOneAtTarget() > 1) {
-      lines.add(
-          LongHand.Line.of(
-              Formula.MODERATE_EQUIVALENT,
-              "At the target; the rest is easy",
-              all + " ÷ " + parts.type().partsForOneAtTarget(),
-              BigDecimal.valueOf(all)
-                  .divide(
-                      BigDecimal.valueOf(parts.type().partsForOneAtTarget()),
-                      MathContext.DECIMAL64),
-              "min",
-              LongHand.Finish.DOWN));
-    }
-    lines.add(
-        minutes(
-            "Moderate-equivalent",
-            moderateMinutes + " + " + VIGOROUS_WORTH + " × " + vigorousMinutes,
-            moderateEquivalentMinutes));
-    return LongHand.of(lines);
+  /** Where the guideline begins, in vigorous minutes. */
+  public int vigorousMarkMinutes() {
+    return markMinutes / VIGOROUS_WORTH;
   }
 
-  private static LongHand.Line minutes(String label, String sum, int minutes) {
-    return LongHand.Line.of(
-        Formula.MODERATE_EQUIVALENT,
-        label,
-        sum,
-        BigDecimal.valueOf(minutes),
-        "min",
-        LongHand.Finish.EXACT);
+  /** Where it ends, in vigorous minutes; none under 18. */
+  public OptionalInt vigorousUpperMinutes() {
+    return upperMinutes.isPresent()
+        ? OptionalInt.of(upperMinutes.getAsInt() / VIGOROUS_WORTH)
+        : OptionalInt.empty();
+  }
+
+  /** Whole minutes, down: not more than they are. */
+  private static int minutes(List<Outline> sessions, GuidelineClass... classes) {
+    return Arrays.stream(classes)
+            .mapToInt(
+                each -> sessions.stream().mapToInt(session -> session.workSeconds(each)).sum())
+            .sum()
+        / 60;
   }
 
   private static Finding finding(Person person, int light, int equivalent) {

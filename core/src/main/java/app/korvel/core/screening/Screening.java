@@ -300,6 +300,11 @@ public record Screening(
         : decision.sentence();
   }
 
+  /** What may be asked of them. */
+  public Scope scope() {
+    return new Scope(person, permission, effects);
+  }
+
   /** Whether enough was asked to decide; what stops someone decides by itself. */
   public boolean decided() {
     return answers().missing().isEmpty() || !stops().isEmpty();

@@ -14,6 +14,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.RefusedException;
+import app.korvel.core.outline.WorkType;
 import app.korvel.core.prescription.Card.Leads;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Posture;

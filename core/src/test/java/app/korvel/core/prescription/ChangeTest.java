@@ -10,6 +10,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.korvel.core.maximum.MaximumKind;
 import app.korvel.core.maximum.MeasuredMaximum;
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.outline.WorkType;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Grade;
 import app.korvel.core.pulse.Posture;
@@ -107,7 +108,9 @@ class ChangeTest {
   void thePathOfTheJobSaysThatNewValuesAreThere() {
     Groundwork ground = ground(ADULT, 64, measured(191));
     List<JobStep> path =
-        JobStep.path(ground, Optional.of(new JobStep.SavedStatus(2, Standing.State.ISSUED, true)));
+        JobStep.path(
+            ground,
+            Optional.of(new JobStep.SavedStatus(2, Standing.State.ISSUED, true, Optional.empty())));
     assertThat(path.get(2).detail()).isEqualTo("191, measured");
     assertThat(path.get(4).detail()).isEqualTo("new values, v2");
     assertThat(path.get(4).state()).isEqualTo(JobStep.State.DUE);

@@ -56,7 +56,8 @@ class JobStepTest {
             "DUE none counted yet",
             "DONE about 176",
             "BLOCKED pulse first",
-            "BLOCKED pulse first");
+            "BLOCKED pulse first",
+            "BLOCKED prescription first");
   }
 
   @Test
@@ -67,13 +68,32 @@ class JobStepTest {
                 64,
                 2,
                 5,
-                Optional.of(new SavedStatus(2, Standing.State.ISSUED, false))))
+                Optional.of(new SavedStatus(2, Standing.State.ISSUED, false, Optional.empty()))))
         .containsExactly(
             "DONE light to moderate",
             "DONE 64 at rest",
             "DONE about 176",
             "DONE reserve 112",
-            "DONE version 2");
+            "DONE version 2",
+            "DUE none laid out");
+  }
+
+  @Test
+  void sessionsAreLaidOutUntilADay() {
+    assertThat(sessions(Standing.State.ISSUED, 20)).isEqualTo("DONE until 9 Jun");
+    assertThat(sessions(Standing.State.RATE_SUSPENDED, 0)).isEqualTo("DONE until 20 May");
+    assertThat(sessions(Standing.State.ISSUED, -1)).isEqualTo("DUE programme ended");
+    assertThat(sessions(Standing.State.SUSPENDED, 20)).isEqualTo("BLOCKED prescription first");
+  }
+
+  private static String sessions(Standing.State standing, int daysLeft) {
+    return path(
+            adult(46, Activity.SOME),
+            64,
+            2,
+            5,
+            Optional.of(new SavedStatus(1, standing, false, Optional.of(TODAY.plusDays(daysLeft)))))
+        .get(5);
   }
 
   @Test
@@ -84,13 +104,14 @@ class JobStepTest {
                 72,
                 2,
                 5,
-                Optional.of(new SavedStatus(1, Standing.State.DRAFT, false))))
+                Optional.of(new SavedStatus(1, Standing.State.DRAFT, false, Optional.empty()))))
         .containsExactly(
             "BLOCKED clearance first",
             "DONE 72 at rest",
             "BLOCKED cardiac team",
             "BLOCKED effort and talk",
-            "DUE draft 1");
+            "DUE draft 1",
+            "BLOCKED prescription first");
   }
 
   @Test

@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
 
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.outline.Ceiling;
+import app.korvel.core.outline.WorkType;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
@@ -62,7 +64,12 @@ class PrescribableTest {
     Scheme school = Scheme.of(scheme);
     List<BandRates> bands =
         Zones.bands(school, Anchors.of(ground.reserveOrRefuse()), ground.uncertainty(), cap);
-    return Prescribable.of(bands, school.basis(), ground.reserveOrRefuse(), cap, Ceiling.of(ground))
+    return Prescribable.of(
+            bands,
+            school.basis(),
+            ground.reserveOrRefuse(),
+            cap,
+            Ceiling.of(ground.person(), ground.permission()))
         .get(band);
   }
 
@@ -126,7 +133,7 @@ class PrescribableTest {
               .percents()
               .ifPresent(
                   percents ->
-                      assertThatCode(() -> parts(percents).check(person, ground.permission()))
+                      assertThatCode(() -> parts(percents).check(ground.screening().scope()))
                           .doesNotThrowAnyException());
         }
       }

@@ -10,6 +10,9 @@ import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.RefusedException;
+import app.korvel.core.outline.Bounds;
+import app.korvel.core.outline.Outline;
+import app.korvel.core.outline.WorkType;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
@@ -118,7 +121,7 @@ class PrescriptionTest {
         for (Goal goal : Goal.openTo(person)) {
           for (Approach approach : Approach.values()) {
             Start start = start(person, goal, approach);
-            start.parts().check(person, People.screening(person, true).permission());
+            start.parts().check(People.screening(person, true).scope());
             assertThat(start.parts().highPercent())
                 .isLessThanOrEqualTo(
                     activity.regularlyActive() && !heart ? goal.highPercent() : 60);
@@ -173,7 +176,7 @@ class PrescriptionTest {
       int moderate,
       int vigorous,
       int equivalent) {
-    Week week = Week.of(parts(low, high, minutes, days, type), adult(45, Activity.HIGH));
+    Week week = week(parts(low, high, minutes, days, type), adult(45, Activity.HIGH));
     assertThat(week.guidelineClass()).isEqualTo(expected);
     assertThat(
             List.of(
@@ -184,9 +187,14 @@ class PrescriptionTest {
         .containsExactly(light, moderate, vigorous, equivalent);
   }
 
+  private static Week week(Parts parts, Person person) {
+    Outline session = Outline.of(parts.type(), parts.range(), parts.minutes(), Bounds.FOR_ANYONE);
+    return Week.of(session, parts, person);
+  }
+
   @Test
   void under18TheMarkIsSixtyMinutesADay() {
-    Week week = Week.of(parts(40, 60, 30, 3, WorkType.STEADY), adult(16, Activity.SOME));
+    Week week = week(parts(40, 60, 30, 3, WorkType.STEADY), adult(16, Activity.SOME));
     assertThat(week.markMinutes()).isEqualTo(420);
     assertThat(week.upperMinutes()).isEmpty();
   }

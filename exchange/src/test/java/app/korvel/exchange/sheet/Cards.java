@@ -1,12 +1,12 @@
 package app.korvel.exchange.sheet;
 
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.outline.WorkType;
 import app.korvel.core.prescription.Approach;
 import app.korvel.core.prescription.Card;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.Parts;
 import app.korvel.core.prescription.Prescription;
-import app.korvel.core.prescription.WorkType;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;

@@ -33,8 +33,10 @@ import app.korvel.store.CheckInRepository;
 import app.korvel.store.ClientRepository;
 import app.korvel.store.Ids;
 import app.korvel.store.PrescriptionRepository;
+import app.korvel.store.ProgrammeRepository;
 import app.korvel.store.SavedPrescription;
 import app.korvel.store.StaleVersionException;
+import java.time.LocalDate;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -58,6 +60,7 @@ import org.springframework.web.bind.annotation.RestController;
 class ClientController {
   private final ClientRepository clients;
   private final PrescriptionRepository prescriptions;
+  private final ProgrammeRepository programmes;
   private final CheckInRepository checkIns;
   private final ClientRecords records;
   private final TargetInQuestion target;
@@ -67,6 +70,7 @@ class ClientController {
   ClientController(
       ClientRepository clients,
       PrescriptionRepository prescriptions,
+      ProgrammeRepository programmes,
       CheckInRepository checkIns,
       ClientRecords records,
       TargetInQuestion target,
@@ -74,6 +78,7 @@ class ClientController {
       Ids ids) {
     this.clients = clients;
     this.prescriptions = prescriptions;
+    this.programmes = programmes;
     this.checkIns = checkIns;
     this.records = records;
     this.target = target;
@@ -87,16 +92,26 @@ class ClientController {
       @RequestParam(defaultValue = "false") boolean archived) {
     ClientRecords.Everyone everyone = records.everyone();
     Map<UUID, SavedPrescription> current = prescriptions.current();
+    Map<UUID, LocalDate> endings = programmes.endings();
     return new ClientList(
         clients.find(q, archived).stream()
-            .map(client -> row(client, everyone, Optional.ofNullable(current.get(client.id()))))
+            .map(
+                client ->
+                    row(
+                        client,
+                        everyone,
+                        Optional.ofNullable(current.get(client.id())),
+                        Optional.ofNullable(endings.get(client.id()))))
             .toList(),
         clients.count(false),
         clients.count(true));
   }
 
   private static ClientRow row(
-      Client client, ClientRecords.Everyone everyone, Optional<SavedPrescription> saved) {
+      Client client,
+      ClientRecords.Everyone everyone,
+      Optional<SavedPrescription> saved,
+      Optional<LocalDate> plannedUntil) {
     Groundwork ground = everyone.groundwork(client);
     return new ClientRow(
         client.id(),
@@ -108,14 +123,23 @@ class ClientController {
         ground.maximum().map(WorkingMaximum::bpm).orElse(null),
         ground.noRateBecause().isEmpty(),
         StepView.of(
-            ground, status(ground, saved, saved.flatMap(each -> everyone.review(client, each)))));
+            ground,
+            status(
+                ground,
+                saved,
+                saved.flatMap(each -> everyone.review(client, each)),
+                plannedUntil)));
   }
 
   private static Optional<SavedStatus> status(
-      Groundwork ground, Optional<SavedPrescription> saved, Optional<Finding> review) {
+      Groundwork ground,
+      Optional<SavedPrescription> saved,
+      Optional<Finding> review,
+      Optional<LocalDate> plannedUntil) {
     return saved.map(
         each ->
-            new SavedStatus(each.version(), standing(ground, each).state(), review.isPresent()));
+            new SavedStatus(
+                each.version(), standing(ground, each).state(), review.isPresent(), plannedUntil));
   }
 
   private static Standing standing(Groundwork ground, SavedPrescription saved) {
@@ -191,6 +215,6 @@ class ClientController {
                         StandingView.of(standing(ground, each)),
                         each.prescription().date()))
             .orElse(null),
-        StepView.of(ground, status(ground, saved, review)));
+        StepView.of(ground, status(ground, saved, review, programmes.endsOn(id))));
   }
 }

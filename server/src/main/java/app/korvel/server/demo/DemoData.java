@@ -27,9 +27,22 @@ import app.korvel.core.maximum.Choice;
 import app.korvel.core.maximum.MaximumKind;
 import app.korvel.core.maximum.MeasuredMaximum;
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.Threshold;
+import app.korvel.core.outline.Block;
+import app.korvel.core.outline.Bounds;
+import app.korvel.core.outline.Ceiling;
+import app.korvel.core.outline.Outline;
+import app.korvel.core.outline.Outlines.Named;
+import app.korvel.core.outline.Step;
+import app.korvel.core.outline.StepKind;
 import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.Parts;
 import app.korvel.core.prescription.Prescription;
 import app.korvel.core.prescription.Start;
+import app.korvel.core.programme.Aims;
+import app.korvel.core.programme.Pace;
+import app.korvel.core.programme.Plan;
+import app.korvel.core.programme.Programme;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Disturbance;
 import app.korvel.core.pulse.Felt;
@@ -55,6 +68,7 @@ import app.korvel.core.screening.Intake;
 import app.korvel.core.screening.Medicine;
 import app.korvel.core.screening.MedicineClass;
 import app.korvel.core.screening.Reported;
+import app.korvel.core.screening.Scope;
 import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Sex;
 import app.korvel.core.screening.Topic;
@@ -62,6 +76,7 @@ import app.korvel.core.screening.WrittenLimit;
 import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.MeasuredThresholds;
 import app.korvel.core.zone.OwnScheme;
+import app.korvel.core.zone.Reserve.Percents;
 import app.korvel.core.zone.Scheme;
 import app.korvel.core.zone.ThresholdRates;
 import app.korvel.sensor.PracticePulse;
@@ -76,14 +91,17 @@ import app.korvel.store.Ids;
 import app.korvel.store.IntakeRepository;
 import app.korvel.store.MaximumChoiceRepository;
 import app.korvel.store.MeasuredMaximumRepository;
+import app.korvel.store.OutlineRepository;
 import app.korvel.store.PracticeRepository;
 import app.korvel.store.PracticeRepository.SavedTry;
 import app.korvel.store.PrescriptionRepository;
+import app.korvel.store.ProgrammeRepository;
 import app.korvel.store.ReadingRepository;
 import app.korvel.store.SavedCheckIn;
 import app.korvel.store.SavedClassCount;
 import app.korvel.store.SavedClassCount.Entry;
 import app.korvel.store.SavedClassCount.Moment;
+import app.korvel.store.SavedPrescription;
 import app.korvel.store.SchemeRepository;
 import app.korvel.store.ThresholdRepository;
 import java.math.BigDecimal;
@@ -92,6 +110,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -128,6 +147,8 @@ public final class DemoData {
   private final FieldTestRepository fieldTests;
   private final EffortRepository efforts;
   private final PrescriptionRepository prescriptions;
+  private final ProgrammeRepository programmes;
+  private final OutlineRepository outlines;
   private final SchemeRepository schemes;
   private final ThresholdRepository thresholds;
   private final ZoneId zone;
@@ -148,6 +169,8 @@ public final class DemoData {
     this.fieldTests = new FieldTestRepository(database);
     this.efforts = new EffortRepository(database);
     this.prescriptions = new PrescriptionRepository(database);
+    this.programmes = new ProgrammeRepository(database);
+    this.outlines = new OutlineRepository(database);
     this.schemes = new SchemeRepository(database);
     this.thresholds = new ThresholdRepository(database);
     this.zone = zone;
@@ -576,6 +599,16 @@ public final class DemoData {
   private static final Map<String, Integer> PRESCRIBED =
       Map.of("Osei Lindqvarn", 60, "Jonas Pellworth", 34, "Tindra Vossberg", 40);
 
+  /** For whom weeks are laid out, and how many. */
+  private static final Map<String, Integer> PLANNED =
+      Map.of(
+          "Ines Okafor-Lund", 16,
+          "Tomasz Wielgor", 12,
+          "Ragnar Holtvik", 12,
+          "Hyun-woo Castell", 12,
+          "Keola Brandt-Mori", 26,
+          "Jonas Pellworth", 12);
+
   /** Whose training day it always is, whenever the demo is looked at. */
   private static final Set<String> COMING =
       Set.of(
@@ -637,6 +670,7 @@ public final class DemoData {
       crew.put(each.name, write(each, random));
     }
     clients.archive(write(LEFT, random).id(), 1, true, now);
+    outline();
     countTogether(IN_CLASS.stream().map(crew::get).toList());
     practise();
     bands(crew.get("Sefa Brandvik"), crew.get("Tomasz Wielgor"));
@@ -1048,6 +1082,59 @@ public final class DemoData {
             choice,
             measured.stream().filter(value -> !value.measuredOn().isAfter(date)).toList());
     Start start = Start.of(screening, goal, Optional.empty(), mode);
-    prescriptions.add(ids.next(), client.id(), Prescription.of(ground, start.parts()), madeAt);
+    SavedPrescription saved =
+        prescriptions.add(ids.next(), client.id(), Prescription.of(ground, start.parts()), madeAt);
+    if (PLANNED.containsKey(crew.name)) {
+      plan(client, screening, saved, PLANNED.get(crew.name));
+    }
+  }
+
+  /** From the Monday of the week in which it was prescribed, on the days they named. */
+  private void plan(Client client, Screening screening, SavedPrescription from, int weeks) {
+    Parts first = from.prescription().parts();
+    Scope scope = screening.scope();
+    Set<DayOfWeek> days = screening.answers().days();
+    LocalDate monday =
+        from.prescription().date().with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    Programme programme =
+        Programme.of(
+            new Plan(
+                first,
+                Aims.usual(
+                    first,
+                    scope.person(),
+                    Ceiling.of(scope.person(), scope.permission()),
+                    days.size()),
+                Pace.of(scope.person(), first, 0, Threshold.CAUTIOUS_WEEKS.whole()),
+                Bounds.of(scope),
+                monday,
+                monday.plusWeeks(weeks).minusDays(1),
+                days));
+    programmes.save(
+        ids.next(), client.id(), 0, from.id(), programme, from.recordedAt().plusSeconds(60));
+  }
+
+  /** The studio's own session: the stairs between the decks. */
+  private void outline() {
+    Outline stairs =
+        new Outline(
+            List.of(
+                block(1, step(StepKind.WARM_UP, 600, 20, 40)),
+                block(5, step(StepKind.WORK, 120, 55, 65), step(StepKind.EASY, 180, 30, 40)),
+                block(1, step(StepKind.COOL_DOWN, 480, 20, 40)),
+                block(1, new Step(StepKind.STRETCH, 300, Optional.empty(), false))),
+            Optional.empty());
+    outlines.add(
+        Named.checked(
+            ids.next().toString(), "Five decks", "Up and down between the car decks.", stairs),
+        now);
+  }
+
+  private static Block block(int times, Step... steps) {
+    return new Block(times, false, List.of(steps));
+  }
+
+  private static Step step(StepKind kind, int seconds, int low, int high) {
+    return new Step(kind, seconds, Optional.of(new Percents(low, high)), false);
   }
 }

@@ -10,7 +10,8 @@ import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Severity;
 import app.korvel.core.measure.Source;
 import app.korvel.core.measure.Threshold;
-import app.korvel.core.prescription.WorkType;
+import app.korvel.core.outline.Principle;
+import app.korvel.core.outline.WorkType;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Grade;
 import app.korvel.core.pulse.PracticeLevel;
@@ -27,6 +28,7 @@ import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.RpeFamily;
 import app.korvel.core.zone.Scheme;
+import app.korvel.server.outline.OutlineViews.ExerciseRow;
 import app.korvel.server.web.Words;
 import app.korvel.server.zone.SchemeShelf;
 import app.korvel.server.zone.ZoneViews;
@@ -62,6 +64,8 @@ class MethodsController {
         Arrays.stream(Context.values()).map(ContextRow::of).toList(),
         Arrays.stream(Goal.values()).map(GoalRow::of).toList(),
         Arrays.stream(WorkType.values()).map(WorkTypeRow::of).toList(),
+        ExerciseRow.all(),
+        Arrays.stream(Principle.values()).map(PrincipleRow::of).toList(),
         UsualResting.ALL.stream().map(UsualRow::of).toList(),
         Arrays.stream(Grade.values()).map(GradeRow::of).toList(),
         Arrays.stream(PracticeLevel.values()).map(PracticeRow::of).toList(),
@@ -86,6 +90,8 @@ class MethodsController {
       List<ContextRow> contexts,
       List<GoalRow> goals,
       List<WorkTypeRow> workTypes,
+      List<ExerciseRow> exercises,
+      List<PrincipleRow> principles,
       List<UsualRow> usualResting,
       List<GradeRow> grades,
       List<PracticeRow> practiceLevels,
@@ -198,6 +204,13 @@ class MethodsController {
           type.fewestMinutes(),
           type.highestPercent(),
           Source.PRACTICE.citation());
+    }
+  }
+
+  record PrincipleRow(String id, String name, String says, String source) {
+    static PrincipleRow of(Principle principle) {
+      return new PrincipleRow(
+          principle.id(), principle.displayName(), principle.says(), principle.source().citation());
     }
   }
 

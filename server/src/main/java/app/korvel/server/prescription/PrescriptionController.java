@@ -2,17 +2,23 @@ package app.korvel.server.prescription;
 
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.prescription.Approach;
+import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.Parts;
 import app.korvel.core.prescription.Prescription;
+import app.korvel.core.prescription.Standing;
 import app.korvel.core.prescription.Start;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Screening;
 import app.korvel.server.client.ChangeViews.ChangeView;
 import app.korvel.server.client.ClientRecords;
+import app.korvel.server.outline.OutlineViews.OutlineView;
+import app.korvel.server.outline.OutlineViews.Runner;
 import app.korvel.server.prescription.PrescriptionViews.CardView;
 import app.korvel.server.prescription.PrescriptionViews.PartsRequest;
 import app.korvel.server.prescription.PrescriptionViews.PrescriptionView;
+import app.korvel.server.prescription.PrescriptionViews.PreviewView;
+import app.korvel.server.prescription.PrescriptionViews.RenewalView;
 import app.korvel.server.prescription.PrescriptionViews.SavedList;
 import app.korvel.server.prescription.PrescriptionViews.SavedView;
 import app.korvel.server.prescription.PrescriptionViews.StartView;
@@ -73,17 +79,35 @@ class PrescriptionController {
 
   /** Works the parts out without saving them. */
   @PostMapping("/preview")
-  PrescriptionView preview(@PathVariable UUID id, @RequestBody PartsRequest request) {
-    return PrescriptionView.of(workOut(records.client(id), request));
+  PreviewView preview(@PathVariable UUID id, @RequestBody PartsRequest request) {
+    Client client = records.client(id);
+    Prescription made = workOut(client, request);
+    Groundwork ground = records.groundwork(client, made.parts().mode());
+    return new PreviewView(
+        PrescriptionView.of(made),
+        OutlineView.of(made.outline(), Runner.of(ground, made.rpeFamily())));
   }
 
+  /**
+   * Saves the next version.
+   *
+   * @param after the version it follows, 0 where there was none: another one saved since is a
+   *     conflict; null to follow whichever there is
+   */
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
-  SavedView save(@PathVariable UUID id, @RequestBody PartsRequest request) {
+  SavedView save(
+      @PathVariable UUID id,
+      @RequestParam(required = false) @Nullable Integer after,
+      @RequestBody PartsRequest request) {
     Client client = records.open(id);
     Prescription made = workOut(client, request);
+    UUID next = ids.next();
     return SavedView.of(
-        prescriptions.add(ids.next(), id, made, clock.now()), records.screening(client));
+        after == null
+            ? prescriptions.add(next, id, made, clock.now())
+            : prescriptions.add(next, id, after, made, clock.now()),
+        records.screening(client));
   }
 
   @GetMapping
@@ -91,12 +115,16 @@ class PrescriptionController {
     Client client = records.client(id);
     Screening screening = records.screening(client);
     List<SavedPrescription> versions = prescriptions.of(id);
+    Optional<SavedPrescription> latest = versions.stream().findFirst();
     return new SavedList(
         versions.stream().map(saved -> SavedView.of(saved, screening)).toList(),
-        ChangeView.of(
-            versions.stream()
-                .findFirst()
-                .flatMap(latest -> records.change(client, latest.prescription()))));
+        ChangeView.of(latest.flatMap(saved -> records.change(client, saved.prescription()))),
+        latest
+            .filter(
+                saved -> Standing.of(saved.prescription(), saved.recordedAt(), screening).holds())
+            .map(saved -> records.card(client, saved).renewal())
+            .map(renewal -> RenewalView.of(renewal, clock.today()))
+            .orElse(null));
   }
 
   /** The card of an issued version; a draft has none. */

@@ -1,7 +1,9 @@
 package app.korvel.server.prescription;
 
 import app.korvel.core.maximum.Mode;
-import app.korvel.core.measure.Limit;
+import app.korvel.core.outline.Ceiling;
+import app.korvel.core.outline.Exercise;
+import app.korvel.core.outline.WorkType;
 import app.korvel.core.prescription.Approach;
 import app.korvel.core.prescription.Card;
 import app.korvel.core.prescription.Parts;
@@ -9,10 +11,10 @@ import app.korvel.core.prescription.Prescription;
 import app.korvel.core.prescription.Prescription.Feel;
 import app.korvel.core.prescription.Prescription.Margin;
 import app.korvel.core.prescription.Prescription.RateBasis;
+import app.korvel.core.prescription.Renewal;
 import app.korvel.core.prescription.Standing;
 import app.korvel.core.prescription.Start;
 import app.korvel.core.prescription.Week;
-import app.korvel.core.prescription.WorkType;
 import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Permission;
 import app.korvel.core.screening.Person;
@@ -25,6 +27,8 @@ import app.korvel.core.zone.Target;
 import app.korvel.server.client.ChangeViews.ChangeView;
 import app.korvel.server.client.ClientViews.CapView;
 import app.korvel.server.client.ClientViews.StandingView;
+import app.korvel.server.outline.OutlineViews.ExerciseOption;
+import app.korvel.server.outline.OutlineViews.OutlineView;
 import app.korvel.server.web.FindingView;
 import app.korvel.server.zone.ZoneViews;
 import app.korvel.store.SavedPrescription;
@@ -33,6 +37,7 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -49,10 +54,20 @@ final class PrescriptionViews {
       Integer minutes,
       Integer days,
       WorkType type,
-      Mode mode) {
+      Mode mode,
+      @Nullable Exercise exercise) {
 
     Parts parts() {
-      return new Parts(goal, approach, lowPercent, highPercent, minutes, days, type, mode);
+      return new Parts(
+          goal,
+          approach,
+          lowPercent,
+          highPercent,
+          minutes,
+          days,
+          type,
+          mode,
+          Optional.ofNullable(exercise));
     }
   }
 
@@ -67,7 +82,9 @@ final class PrescriptionViews {
       WorkType type,
       String typeName,
       String typeHow,
-      Mode mode) {
+      Mode mode,
+      @Nullable Exercise exercise,
+      @Nullable String exerciseName) {
 
     static PartsView of(Parts parts) {
       return new PartsView(
@@ -81,11 +98,30 @@ final class PrescriptionViews {
           parts.type(),
           parts.type().displayName(),
           parts.type().how(),
-          parts.mode());
+          parts.mode(),
+          parts.exercise().orElse(null),
+          parts.exercise().map(Exercise::displayName).orElse(null));
     }
   }
 
   record GoalOption(Goal goal, String name, int lowPercent, int highPercent, String meaning) {}
+
+  /** One of the two schools of starting someone new. */
+  record SchoolOption(
+      Approach approach, int lowPercent, int highPercent, boolean usual, FindingView finding) {
+    static List<SchoolOption> of(Person person) {
+      return Start.School.BOTH.stream()
+          .map(
+              school ->
+                  new SchoolOption(
+                      school.approach(),
+                      school.range().low(),
+                      school.range().high(),
+                      school.approach() == Start.defaultApproach(person.activity()),
+                      FindingView.of(school.finding())))
+          .toList();
+    }
+  }
 
   record TypeOption(
       WorkType type, String name, String how, int fewestMinutes, int highestPercent) {}
@@ -95,10 +131,12 @@ final class PrescriptionViews {
       PartsView parts,
       List<FindingView> findings,
       boolean offersApproach,
+      List<SchoolOption> schools,
       boolean mayIssue,
       int highestPercent,
       List<GoalOption> goals,
       List<TypeOption> types,
+      List<ExerciseOption> exercises,
       List<Mode> modes) {
 
     static StartView of(Start start, Screening screening) {
@@ -108,8 +146,9 @@ final class PrescriptionViews {
           PartsView.of(start.parts()),
           FindingView.of(start.findings()),
           Start.offersApproach(person.activity()),
+          SchoolOption.of(person),
           permission.mayIssue(),
-          permission.vigorous() ? Limit.INTENSITY.highest() : Permission.CEILING_PERCENT,
+          Ceiling.of(person, permission).percent(),
           Goal.openTo(person).stream()
               .map(
                   goal ->
@@ -130,6 +169,7 @@ final class PrescriptionViews {
                           type.fewestMinutes(),
                           type.highestPercent()))
               .toList(),
+          ExerciseOption.of(screening.scope()),
           List.of(Mode.values()));
     }
   }
@@ -186,6 +226,8 @@ final class PrescriptionViews {
       int moderateEquivalentMinutes,
       int markMinutes,
       @Nullable Integer upperMinutes,
+      int vigorousMarkMinutes,
+      @Nullable Integer vigorousUpperMinutes,
       FindingView finding) {
 
     static WeekView of(Week week) {
@@ -197,6 +239,8 @@ final class PrescriptionViews {
           week.moderateEquivalentMinutes(),
           week.markMinutes(),
           week.upperMinutes().isPresent() ? week.upperMinutes().getAsInt() : null,
+          week.vigorousMarkMinutes(),
+          week.vigorousUpperMinutes().isPresent() ? week.vigorousUpperMinutes().getAsInt() : null,
           FindingView.of(week.finding()));
     }
   }
@@ -239,7 +283,7 @@ final class PrescriptionViews {
           made.rpeFamily(),
           MarginView.of(made.warmUp()),
           MarginView.of(made.coolDown()),
-          made.warmUp().minutes() + made.parts().minutes() + made.coolDown().minutes(),
+          made.outline().seconds() / 60,
           WeekView.of(made.week()),
           made.cap().map(CapView::of).orElse(null),
           made.supervised(),
@@ -249,6 +293,9 @@ final class PrescriptionViews {
           FindingView.of(made.findings()));
     }
   }
+
+  /** What parts come to, with a session of it in every language. */
+  record PreviewView(PrescriptionView prescription, OutlineView outline) {}
 
   /**
    * A version as it was saved.
@@ -269,15 +316,21 @@ final class PrescriptionViews {
    * Every version, latest first.
    *
    * @param change what has moved since the latest was made; null where nothing has
+   * @param renewal when the latest is to be looked at again; null where it is not in force
    */
-  record SavedList(List<SavedView> versions, @Nullable ChangeView change) {}
+  record SavedList(
+      List<SavedView> versions, @Nullable ChangeView change, @Nullable RenewalView renewal) {}
 
   /**
    * When a card is to be made anew.
    *
    * @param due whether that day has come
    */
-  record RenewalView(LocalDate on, String because, boolean due) {}
+  record RenewalView(LocalDate on, String because, boolean due) {
+    static RenewalView of(Renewal renewal, LocalDate today) {
+      return new RenewalView(renewal.on(), renewal.because(), renewal.due(today));
+    }
+  }
 
   /**
    * What the client carries.
@@ -306,7 +359,7 @@ final class PrescriptionViews {
           latestVersion,
           PrescriptionView.of(card.prescription()),
           card.leads(),
-          new RenewalView(card.renewal().on(), card.renewal().because(), card.renewal().due(today)),
+          RenewalView.of(card.renewal(), today),
           FindingView.of(card.ratesSuspended()),
           StopSigns.SIGNS,
           StopSigns.ACTION,

@@ -3,6 +3,7 @@ package app.korvel.server.web;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.server.web.ProblemType.FieldError;
+import app.korvel.store.StaleVersionException;
 import app.korvel.store.SupersededException;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
@@ -59,6 +60,15 @@ public class Problems extends ResponseEntityExceptionHandler {
     return answer(
         ProblemType.STALE.problem(
             HttpStatus.CONFLICT, superseded.getMessage() + " Nothing was written; look again."));
+  }
+
+  /** Where a controller does not send the record as it is now along, the asker reads it anew. */
+  @ExceptionHandler
+  ResponseEntity<Object> stale(StaleVersionException stale) {
+    return answer(
+        ProblemType.STALE.problem(
+            HttpStatus.CONFLICT,
+            stale.getMessage() + " Look at it as it is now, then make your change in it."));
   }
 
   @ExceptionHandler

@@ -2,7 +2,7 @@ package app.korvel.server.zone;
 
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Limit;
-import app.korvel.core.prescription.Ceiling;
+import app.korvel.core.outline.Ceiling;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Goal;
@@ -111,7 +111,7 @@ class SchoolsController {
         new Wanted(
             aim.prescribed() ? "What is prescribed" : "Where to start",
             new Percents(aim.lowPercent(), aim.highPercent()));
-    Ceiling ceiling = Ceiling.of(ground);
+    Ceiling ceiling = Ceiling.of(ground.person(), ground.permission());
     List<Wanted> wanted = new ArrayList<>(List.of(first));
     goals().map(goal -> goal.under(ceiling)).forEach(wanted::add);
     return latest.of(

@@ -1,7 +1,7 @@
 package app.korvel.server.zone;
 
 import app.korvel.core.maximum.Estimate;
-import app.korvel.core.prescription.Ceiling;
+import app.korvel.core.outline.Ceiling;
 import app.korvel.core.prescription.Prescribable;
 import app.korvel.core.screening.Permission;
 import app.korvel.core.zone.Anchors;

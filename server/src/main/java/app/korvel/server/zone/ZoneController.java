@@ -6,7 +6,7 @@ import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.RefusedException;
-import app.korvel.core.prescription.Ceiling;
+import app.korvel.core.outline.Ceiling;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.Prescribable;
 import app.korvel.core.screening.Client;
@@ -163,7 +163,7 @@ class ZoneController {
                 hand.scheme().basis(),
                 reserve,
                 ground.capBpm(),
-                Ceiling.of(ground))),
+                Ceiling.of(ground.person(), ground.permission()))),
         ground.maximum().orElseThrow().method(),
         ground.permission().vigorous() ? null : reserve.rateAt(Permission.CEILING_PERCENT),
         FindingView.of(findings));

@@ -1,4 +1,4 @@
-package app.korvel.core.prescription;
+package app.korvel.core.outline;
 
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Texts;
@@ -15,10 +15,9 @@ import app.korvel.core.screening.Person;
 public record Ceiling(int percent, String because) {
   private static final int HEART_HIGHEST_PERCENT = Threshold.HEART_HIGHEST_GOAL.whole();
 
-  /** The lowest of those that hold. */
-  public static Ceiling of(Groundwork ground) {
-    return of(ground.person(), ground.permission());
-  }
+  /** What holds for everyone. */
+  public static final Ceiling FOR_ANYONE =
+      new Ceiling(Limit.INTENSITY.highest(), "higher is for testing only");
 
   /** The lowest of those that hold. */
   public static Ceiling of(Person person, Permission permission) {
@@ -31,7 +30,7 @@ public record Ceiling(int percent, String because) {
       return new Ceiling(
           HEART_HIGHEST_PERCENT, "with a heart condition work stays lower, cleared or not");
     }
-    return new Ceiling(Limit.INTENSITY.highest(), "higher is for testing only");
+    return FOR_ANYONE;
   }
 
   /** As a sentence, for example {@code Up to 90 %: higher is for testing only.} */

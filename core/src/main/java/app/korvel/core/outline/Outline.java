@@ -1,0 +1,417 @@
+package app.korvel.core.outline;
+
+import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.InvalidValueException.Fault;
+import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.Threshold;
+import app.korvel.core.zone.GuidelineClass;
+import app.korvel.core.zone.Level;
+import app.korvel.core.zone.Reserve.Percents;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+
+/**
+ * A session in percent of reserve: warm-up, mobility, work, cool-down, stretching. It becomes rates
+ * for whoever does it.
+ *
+ * @param blocks in order, {@link Limit#OUTLINE_BLOCKS}
+ * @param bandGoal minutes to be spent at one level, if that is the aim
+ */
+public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
+
+  /**
+   * Minutes at one level, for example 12 min at Words.
+   *
+   * @param level which
+   * @param minutes how many, not more than the work holds of it
+   */
+  public record BandGoal(Level level, int minutes) {}
+
+  /**
+   * Where a step stands.
+   *
+   * @param block from 0
+   * @param step within its block, from 0
+   */
+  public record Place(int block, int step) {}
+
+  /**
+   * A rule that is broken.
+   *
+   * @param place at which step; empty where it is the whole
+   * @param finding which rule, and why
+   */
+  public record Broken(Optional<Place> place, Finding finding) {}
+
+  private static final int MARGIN_FROM = Threshold.WARM_UP_FROM.whole();
+  private static final int MARGIN_TO = Threshold.WARM_UP_TO.whole();
+  private static final int HARD = Threshold.HARD_WORK.whole();
+  private static final int HARD_SECONDS = Threshold.HARD_AT_A_TIME.whole();
+  private static final int BURST_SHORTEST = Threshold.BURST_SHORTEST.whole();
+  private static final int BURST_LONGEST = Threshold.BURST_LONGEST.whole();
+  private static final int BURST_EVERY = Threshold.BURST_EVERY.whole();
+  private static final int MOBILITY_SECONDS = 60 * Threshold.MOBILITY.whole();
+  private static final int STRETCH_SECONDS = 60 * Threshold.STRETCHING.whole();
+  private static final int STEPS_IN_A_BLOCK = 6;
+
+  public Outline {
+    blocks = List.copyOf(blocks);
+  }
+
+  /**
+   * The usual session of a type.
+   *
+   * @param target percent of reserve
+   * @param minutes of work
+   * @param bounds how long it is warmed up and cooled down for
+   */
+  public static Outline of(WorkType type, Percents target, int minutes, Bounds bounds) {
+    Percents easy = new Percents(MARGIN_FROM, MARGIN_TO);
+    List<Block> blocks = new ArrayList<>();
+    blocks.add(Block.once(Step.of(StepKind.WARM_UP, 60 * bounds.warmUpMinutes(), easy)));
+    blocks.add(Block.once(Step.of(StepKind.MOBILITY, MOBILITY_SECONDS)));
+    blocks.addAll(type.work(target, minutes));
+    blocks.add(Block.once(Step.of(StepKind.COOL_DOWN, 60 * bounds.coolDownMinutes(), easy)));
+    blocks.add(Block.once(Step.of(StepKind.STRETCH, STRETCH_SECONDS)));
+    return new Outline(blocks, Optional.empty());
+  }
+
+  /** A step as it comes in turn. */
+  private record Turn(Place place, Step step) {}
+
+  private List<Turn> turns() {
+    List<Turn> turns = new ArrayList<>();
+    for (int at = 0; at < blocks.size(); at++) {
+      Block block = blocks.get(at);
+      for (int round = 0; round < block.times(); round++) {
+        for (int step = 0; step < block.steps().size(); step++) {
+          turns.add(new Turn(new Place(at, step), block.steps().get(step)));
+        }
+      }
+    }
+    return turns;
+  }
+
+  private int seconds(Predicate<Step> which) {
+    return blocks.stream()
+        .mapToInt(
+            block ->
+                block.times() * block.steps().stream().filter(which).mapToInt(Step::seconds).sum())
+        .sum();
+  }
+
+  /** From the first step to the last, without the hours between bouts. */
+  public int seconds() {
+    return seconds(step -> true);
+  }
+
+  /** The work: without warm-up, mobility, cool-down and stretching. */
+  public int workSeconds() {
+    return seconds(step -> step.kind().exercise());
+  }
+
+  /** The work of one class, by the middle of each step's range; on an edge, the upper one. */
+  public int workSeconds(GuidelineClass of) {
+    return seconds(step -> step.kind().exercise() && middle(step) == of);
+  }
+
+  private static GuidelineClass middle(Step step) {
+    Percents range = step.range().orElseThrow();
+    return GuidelineClass.ofReserve(
+        BigDecimal.valueOf(range.low() + range.high()).divide(BigDecimal.valueOf(2)));
+  }
+
+  /** The share of the work that lies where whole sentences are spoken, in whole percent. */
+  public int easyPercent() {
+    int easy =
+        seconds(
+            step -> step.kind().exercise() && step.highPercent() <= Level.PHRASES.fromPercent());
+    return 100 * easy / Math.max(1, workSeconds());
+  }
+
+  /** The highest upper edge of any step, percent of reserve. */
+  public int highestPercent() {
+    return blocks.stream()
+        .flatMap(block -> block.steps().stream())
+        .mapToInt(Step::highPercent)
+        .max()
+        .orElse(0);
+  }
+
+  /**
+   * This outline, once its figures are known to be such as can be worked with.
+   *
+   * @throws InvalidValueException with every fault at once, each with its place
+   */
+  public Outline checked() {
+    List<Fault> faults = new ArrayList<>();
+    check(faults, "blocks", blocks.size(), Limit.OUTLINE_BLOCKS);
+    for (int at = 0; at < blocks.size(); at++) {
+      Block block = blocks.get(at);
+      String place = "blocks[" + at + "].";
+      check(faults, place + "times", block.times(), Limit.BLOCK_TIMES);
+      if (block.steps().isEmpty() || block.steps().size() > STEPS_IN_A_BLOCK) {
+        faults.add(
+            new Fault(
+                place + "steps",
+                "has " + block.steps().size() + " steps",
+                "1 to " + STEPS_IN_A_BLOCK + " steps"));
+      }
+      for (int step = 0; step < block.steps().size(); step++) {
+        check(faults, place + "steps[" + step + "].", block.steps().get(step));
+      }
+    }
+    bandGoal.ifPresent(
+        goal -> check(faults, "bandGoal.minutes", goal.minutes(), Limit.SESSION_MINUTES));
+    if (!faults.isEmpty()) {
+      throw InvalidValueException.of(faults);
+    }
+    return this;
+  }
+
+  private static void check(List<Fault> faults, String place, Step step) {
+    check(faults, place + "seconds", step.seconds(), Limit.STEP_SECONDS);
+    if (step.kind().ranged() != step.range().isPresent()) {
+      String name = step.kind().displayName().toLowerCase(Locale.ROOT);
+      faults.add(
+          step.kind().ranged()
+              ? new Fault(
+                  place + "lowPercent",
+                  "is missing: " + name + " has an intensity",
+                  Limit.INTENSITY.accepted())
+              : new Fault(place + "lowPercent", name + " has no intensity", "none"));
+    }
+    step.range()
+        .ifPresent(
+            range -> {
+              check(faults, place + "lowPercent", range.low(), Limit.INTENSITY);
+              check(faults, place + "highPercent", range.high(), Limit.INTENSITY);
+              if (range.low() > range.high()) {
+                faults.add(
+                    new Fault(
+                        place + "highPercent",
+                        range.high() + " % is under the lower edge",
+                        range.low() + " to " + Limit.INTENSITY.highest() + " % of reserve"));
+              }
+            });
+    if (step.waits() && step.kind() != StepKind.WORK) {
+      faults.add(
+          new Fault(place + "waits", "only work waits for its target", "work, or no waiting"));
+    }
+  }
+
+  private static void check(List<Fault> faults, String field, int value, Limit limit) {
+    if (!limit.accepts(value)) {
+      faults.add(new Fault(field, value + " is outside the accepted range", limit.accepted()));
+    }
+  }
+
+  /** Every rule it breaks for someone of those bounds, in the order of its steps. */
+  public List<Broken> broken(Bounds bounds) {
+    List<Broken> broken = new ArrayList<>();
+    List<Turn> turns = turns();
+    Optional<Turn> first = turns.stream().filter(Outline::exercise).findFirst();
+    if (first.isEmpty()) {
+      broken.add(whole(FindingKind.OUTLINE_EMPTY.of()));
+      return broken;
+    }
+    checkMinutes(broken);
+    checkWarmUp(broken, turns, bounds);
+    checkSteps(broken, bounds);
+    checkHardRuns(broken, turns);
+    checkBursts(broken, turns);
+    checkCoolDown(broken, turns, bounds);
+    bandGoal.ifPresent(goal -> checkGoal(broken, goal));
+    return broken;
+  }
+
+  private static boolean exercise(Turn turn) {
+    return turn.step.kind().exercise();
+  }
+
+  private static Broken whole(Finding finding) {
+    return new Broken(Optional.empty(), finding);
+  }
+
+  private static Broken at(Place place, Finding finding) {
+    return new Broken(Optional.of(place), finding);
+  }
+
+  private void checkMinutes(List<Broken> broken) {
+    int seconds = workSeconds();
+    if (seconds < 60 * Limit.SESSION_MINUTES.lowest()
+        || seconds > 60 * Limit.SESSION_MINUTES.highest()) {
+      broken.add(
+          whole(
+              FindingKind.OUTLINE_MINUTES.of(minutes(seconds), Limit.SESSION_MINUTES.accepted())));
+    }
+  }
+
+  private static void checkWarmUp(List<Broken> broken, List<Turn> turns, Bounds bounds) {
+    int seconds =
+        turns.stream()
+            .takeWhile(turn -> !exercise(turn))
+            .filter(turn -> turn.step.kind() == StepKind.WARM_UP)
+            .mapToInt(turn -> turn.step.seconds())
+            .sum();
+    if (seconds < 60 * bounds.warmUpMinutes()) {
+      broken.add(
+          at(
+              turns.get(0).place,
+              FindingKind.WARM_UP_SHORT.of(minutes(seconds), bounds.warmUpMinutes())));
+    }
+  }
+
+  private static void checkCoolDown(List<Broken> broken, List<Turn> turns, Bounds bounds) {
+    int last = 0;
+    for (int i = 0; i < turns.size(); i++) {
+      last = exercise(turns.get(i)) ? i : last;
+    }
+    int seconds =
+        turns.subList(last, turns.size()).stream()
+            .filter(turn -> turn.step.kind() == StepKind.COOL_DOWN)
+            .mapToInt(turn -> turn.step.seconds())
+            .sum();
+    if (seconds < 60 * bounds.coolDownMinutes()) {
+      broken.add(
+          at(
+              turns.get(turns.size() - 1).place,
+              FindingKind.COOL_DOWN_SHORT.of(minutes(seconds), bounds.coolDownMinutes())));
+    }
+  }
+
+  /** What one step may not be, whatever stands around it. */
+  private void checkSteps(List<Broken> broken, Bounds bounds) {
+    Ceiling ceiling = bounds.ceiling();
+    for (int at = 0; at < blocks.size(); at++) {
+      List<Step> steps = blocks.get(at).steps();
+      for (int i = 0; i < steps.size(); i++) {
+        Step step = steps.get(i);
+        Place place = new Place(at, i);
+        if (step.highPercent() > ceiling.percent()) {
+          broken.add(
+              at(
+                  place,
+                  FindingKind.STEP_OVER_CEILING.of(
+                      step.highPercent(), ceiling.percent(), ceiling.words())));
+        }
+        boolean margin = step.kind() == StepKind.WARM_UP || step.kind() == StepKind.COOL_DOWN;
+        if (margin && step.highPercent() > MARGIN_TO) {
+          broken.add(at(place, FindingKind.MARGIN_HARD.of(step.kind().displayName(), MARGIN_TO)));
+        }
+        if (step.kind() == StepKind.BURST
+            && (step.seconds() < BURST_SHORTEST || step.seconds() > BURST_LONGEST)) {
+          broken.add(
+              at(
+                  place,
+                  FindingKind.BURST_LENGTH.of(step.seconds(), BURST_SHORTEST, BURST_LONGEST)));
+        }
+      }
+    }
+  }
+
+  /** Steps over 80 % that follow each other are one stretch of hard work; each is told once. */
+  private static void checkHardRuns(List<Broken> broken, List<Turn> turns) {
+    int run = 0;
+    List<Place> told = new ArrayList<>();
+    for (Turn turn : turns) {
+      run = turn.step.highPercent() > HARD ? run + turn.step.seconds() : 0;
+      if (run > HARD_SECONDS && !told.contains(turn.place)) {
+        told.add(turn.place);
+        broken.add(at(turn.place, FindingKind.HARD_TOO_LONG.of(HARD, minutes(run))));
+      }
+    }
+  }
+
+  private static void checkBursts(List<Broken> broken, List<Turn> turns) {
+    int now = 0;
+    int before = -BURST_EVERY;
+    List<Place> told = new ArrayList<>();
+    for (Turn turn : turns) {
+      if (turn.step.kind() == StepKind.BURST) {
+        if (now - before < BURST_EVERY && !told.contains(turn.place)) {
+          told.add(turn.place);
+          broken.add(at(turn.place, FindingKind.BURST_TOO_SOON.of(minutes(now - before))));
+        }
+        before = now;
+      }
+      now += turn.step.seconds();
+    }
+  }
+
+  private void checkGoal(List<Broken> broken, BandGoal goal) {
+    int seconds =
+        seconds(
+            step -> step.kind().exercise() && touches(step.range().orElseThrow(), goal.level()));
+    if (60 * goal.minutes() > seconds) {
+      broken.add(
+          whole(
+              FindingKind.BAND_GOAL_TOO_LONG.of(
+                  goal.minutes(), goal.level().displayName(), minutes(seconds))));
+    }
+  }
+
+  private static boolean touches(Percents range, Level level) {
+    int below = level == Level.SILENT ? 101 : Level.values()[level.ordinal() + 1].fromPercent();
+    return range.low() < below && Math.max(range.low() + 1, range.high()) > level.fromPercent();
+  }
+
+  /** Minutes as they are said: whole, or with the seconds that are left over. */
+  private static String minutes(int seconds) {
+    return seconds % 60 == 0
+        ? "" + seconds / 60
+        : seconds / 60 + ":" + String.format(Locale.ROOT, "%02d", seconds % 60);
+  }
+
+  /**
+   * The same made to keep someone's bounds: no step over their ceiling, warm-up and cool-down as
+   * long as theirs. Rules of timing are left as they are.
+   */
+  public Outline fitted(Bounds bounds) {
+    List<Block> kept = new ArrayList<>();
+    for (Block block : blocks) {
+      kept.add(
+          block.with(
+              block.steps().stream()
+                  .map(step -> step.atMost(bounds.ceiling().percent()))
+                  .toList()));
+    }
+    Outline cut = new Outline(kept, bandGoal);
+    List<Turn> turns = cut.turns();
+    Percents easy = new Percents(MARGIN_FROM, MARGIN_TO);
+    List<Broken> early = new ArrayList<>();
+    checkWarmUp(early, turns, bounds);
+    List<Broken> late = new ArrayList<>();
+    if (turns.stream().anyMatch(Outline::exercise)) {
+      checkCoolDown(late, turns, bounds);
+    }
+    if (!early.isEmpty()) {
+      kept.removeIf(block -> only(block, StepKind.WARM_UP));
+      kept.add(0, Block.once(Step.of(StepKind.WARM_UP, 60 * bounds.warmUpMinutes(), easy)));
+    }
+    if (!late.isEmpty()) {
+      kept.removeIf(block -> only(block, StepKind.COOL_DOWN));
+      boolean stretches = only(kept.get(kept.size() - 1), StepKind.STRETCH);
+      kept.add(
+          stretches ? kept.size() - 1 : kept.size(),
+          Block.once(Step.of(StepKind.COOL_DOWN, 60 * bounds.coolDownMinutes(), easy)));
+    }
+    return new Outline(kept, bandGoal);
+  }
+
+  private static boolean only(Block block, StepKind kind) {
+    return block.steps().stream().allMatch(step -> step.kind() == kind);
+  }
+
+  /** Every step, in the order of the blocks, each once. */
+  public Stream<Step> steps() {
+    return blocks.stream().flatMap(block -> block.steps().stream());
+  }
+}

@@ -1,0 +1,285 @@
+package app.korvel.server.programme;
+
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.Limit;
+import app.korvel.core.outline.Outline;
+import app.korvel.core.outline.Outlines.Named;
+import app.korvel.core.outline.WorkType;
+import app.korvel.core.prescription.Approach;
+import app.korvel.core.programme.Dose;
+import app.korvel.core.programme.Pace;
+import app.korvel.core.programme.Plan;
+import app.korvel.core.programme.PlannedSession;
+import app.korvel.core.programme.Programme;
+import app.korvel.core.programme.Programme.WeekNow;
+import app.korvel.core.programme.Progression;
+import app.korvel.core.programme.Progression.Stepped;
+import app.korvel.core.screening.Activity;
+import app.korvel.core.screening.Goal;
+import app.korvel.core.screening.Person;
+import app.korvel.core.zone.Level;
+import app.korvel.server.outline.OutlineViews.OutlineView;
+import app.korvel.server.outline.OutlineViews.Runner;
+import app.korvel.server.web.FindingView;
+import app.korvel.server.web.Within;
+import java.math.BigDecimal;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+
+/** Programmes as they are received and sent. */
+final class ProgrammeViews {
+  private ProgrammeViews() {}
+
+  /** What the instructor decides of a programme; the prescription says the rest. */
+  record PlanRequest(
+      LocalDate startsOn,
+      LocalDate endsOn,
+      List<DayOfWeek> weekdays,
+      Integer goalMinutes,
+      Integer goalDays,
+      @Nullable Integer lightWeeks) {}
+
+  record ProgrammeRequest(Integer version, PlanRequest plan) {}
+
+  record SessionDateRequest(Integer version, LocalDate date) {}
+
+  record SessionSkipRequest(Integer version, Boolean skipped) {}
+
+  record SessionModeRequest(Integer version, Mode mode) {}
+
+  /** {@code outline} is an id of the library; null for the usual one of the week. */
+  record SessionOutlineRequest(Integer version, @Nullable String outline) {}
+
+  /** {@code to} is the version as which it is to stand again. */
+  record TakeBackRequest(Integer version, Integer to) {}
+
+  /**
+   * What a programme is laid out from.
+   *
+   * @param highPercent the upper edge its intensity grows to, percent of reserve
+   * @param staysLight whether it is a cautious start, that stays light for weeks
+   * @param careful whether weeks grow by a tenth at most all along
+   */
+  record PlanView(
+      LocalDate startsOn,
+      LocalDate endsOn,
+      int weeks,
+      List<DayOfWeek> weekdays,
+      int lowPercent,
+      int highPercentFirst,
+      int minutesFirst,
+      int daysFirst,
+      int highPercent,
+      int goalMinutes,
+      int goalDays,
+      int lightWeeks,
+      boolean staysLight,
+      boolean careful,
+      WorkType type,
+      Mode mode) {
+
+    static PlanView of(Plan plan, Person person) {
+      return new PlanView(
+          plan.startsOn(),
+          plan.endsOn(),
+          plan.weeks(),
+          List.copyOf(plan.weekdays()),
+          plan.first().lowPercent(),
+          plan.first().highPercent(),
+          plan.first().minutes(),
+          plan.first().days(),
+          plan.aims().highPercent(),
+          plan.aims().minutes(),
+          plan.aims().days(),
+          plan.pace().lightWeeks(),
+          Pace.staysLight(person, plan.first()),
+          plan.pace().careful(),
+          plan.first().type(),
+          plan.first().mode());
+    }
+  }
+
+  /**
+   * A week as it was laid out, and as it stands.
+   *
+   * @param minutesASession as laid out
+   * @param level the hardest its range touches, 1 to 5
+   * @param minutes of work that are left in it
+   * @param limitMinutes the most it may have; null for the first
+   * @param findings the rules it breaks, and what is to be known
+   */
+  record ProgrammeWeekView(
+      int number,
+      LocalDate startsOn,
+      int lowPercent,
+      int highPercent,
+      int minutesASession,
+      int days,
+      Progression.Kind kind,
+      FindingView because,
+      int level,
+      int minutes,
+      @Nullable Integer limitMinutes,
+      int easyPercent,
+      int lightMinutes,
+      int moderateMinutes,
+      int vigorousMinutes,
+      int moderateEquivalentMinutes,
+      List<FindingView> findings) {
+
+    static ProgrammeWeekView of(Stepped stepped, WeekNow now) {
+      Dose dose = stepped.dose();
+      return new ProgrammeWeekView(
+          now.number(),
+          now.startsOn(),
+          dose.range().low(),
+          dose.range().high(),
+          dose.minutes(),
+          dose.days(),
+          stepped.kind(),
+          FindingView.of(stepped.because()),
+          Level.atPercent(BigDecimal.valueOf(Math.max(dose.range().low(), dose.range().high() - 1)))
+              .number(),
+          now.minutes(),
+          now.limitMinutes().orElse(null),
+          now.easyPercent(),
+          now.against().lightMinutes(),
+          now.against().moderateMinutes(),
+          now.against().vigorousMinutes(),
+          now.against().moderateEquivalentMinutes(),
+          FindingView.of(now.findings()));
+    }
+  }
+
+  /**
+   * A session.
+   *
+   * @param laidOn the day it was laid out on
+   * @param ownOutline name of the outline it was given; null where it has its week's
+   * @param outline which of the outlines, from 0
+   */
+  record PlannedSessionView(
+      int number,
+      int week,
+      LocalDate date,
+      LocalDate laidOn,
+      Mode mode,
+      boolean skipped,
+      @Nullable String ownOutline,
+      int outline) {}
+
+  /**
+   * Weeks, sessions and their steps.
+   *
+   * @param version null where it is not saved
+   * @param prescriptionVersion what it was laid out from; null without a client
+   * @param outlines each once; a session says which is its own
+   * @param findings what holds for all of it
+   */
+  record ProgrammeView(
+      @Nullable Integer version,
+      @Nullable Integer prescriptionVersion,
+      PlanView plan,
+      List<ProgrammeWeekView> weeks,
+      List<PlannedSessionView> sessions,
+      List<OutlineView> outlines,
+      int markMinutes,
+      @Nullable Integer upperMinutes,
+      List<FindingView> findings) {
+
+    static ProgrammeView of(
+        Programme programme,
+        @Nullable Integer version,
+        @Nullable Integer prescriptionVersion,
+        Person person,
+        Function<Mode, Runner> runners,
+        List<Finding> findings) {
+      Map<OutlineInMode, Integer> places = new HashMap<>();
+      List<OutlineView> outlines = new ArrayList<>();
+      Map<Mode, Runner> known = new HashMap<>();
+      List<PlannedSessionView> sessions = new ArrayList<>();
+      for (PlannedSession session : programme.sessions()) {
+        OutlineInMode what = new OutlineInMode(programme.outline(session), session.mode());
+        int place =
+            places.computeIfAbsent(
+                what,
+                key -> {
+                  Runner runner = known.computeIfAbsent(key.mode, runners);
+                  outlines.add(OutlineView.of(key.outline, runner));
+                  return outlines.size() - 1;
+                });
+        sessions.add(
+            new PlannedSessionView(
+                session.number(),
+                session.week(),
+                session.date(),
+                session.laidOn(),
+                session.mode(),
+                session.skipped(),
+                session.own().map(Named::name).orElse(null),
+                place));
+      }
+      List<WeekNow> now = programme.weeksNow(person);
+      List<ProgrammeWeekView> weeks = new ArrayList<>();
+      for (int i = 0; i < now.size(); i++) {
+        weeks.add(ProgrammeWeekView.of(programme.weeks().get(i), now.get(i)));
+      }
+      return new ProgrammeView(
+          version,
+          prescriptionVersion,
+          PlanView.of(programme.plan(), person),
+          weeks,
+          sessions,
+          outlines,
+          now.get(0).against().markMinutes(),
+          now.get(0).against().upperMinutes().isPresent()
+              ? now.get(0).against().upperMinutes().getAsInt()
+              : null,
+          FindingView.of(findings));
+    }
+
+    private record OutlineInMode(Outline outline, Mode mode) {}
+  }
+
+  /**
+   * A client's programme, and what another could be laid out from.
+   *
+   * @param why why nothing can be laid out; empty where it can
+   * @param proposal null where nothing can be
+   */
+  record ProgrammeSheet(
+      List<FindingView> why, @Nullable PlanView proposal, @Nullable ProgrammeView programme) {}
+
+  /** A programme with no client: the same facts, as far as they are needed. */
+  record ProgrammeTrialRequest(
+      @Within(Limit.AGE) Integer age,
+      Activity activity,
+      Goal goal,
+      @Nullable Approach approach,
+      @Nullable Boolean heartCondition,
+      @Nullable Boolean heartFailure,
+      @Nullable Boolean betaBlocker,
+      @Nullable @Within(Limit.RESTING) Integer restingBpm,
+      @Nullable @Within(Limit.MAXIMUM) Integer maximumBpm,
+      @Nullable @Within(Limit.CAP) Integer capBpm,
+      @Nullable Mode mode,
+      @Nullable WorkType type,
+      @Nullable Integer lowPercent,
+      @Nullable Integer highPercent,
+      @Nullable Integer minutes,
+      @Nullable Integer daysAWeek,
+      LocalDate startsOn,
+      LocalDate endsOn,
+      List<DayOfWeek> weekdays,
+      @Nullable Integer goalMinutes,
+      @Nullable Integer goalDays,
+      @Nullable Integer lightWeeks,
+      @Nullable Integer weeksBefore) {}
+}

@@ -1,0 +1,127 @@
+package app.korvel.store;
+
+import app.korvel.core.programme.Programme;
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Programmes: every change is a version of its own, kept whole; the latest one holds. */
+public final class ProgrammeRepository {
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  /** The frozen form: {@code v} changes when its shape does. */
+  private record Document(int v, Programme programme) {
+    private static final int CURRENT = 1;
+  }
+
+  private final Database database;
+
+  public ProgrammeRepository(Database database) {
+    this.database = database;
+  }
+
+  /**
+   * Saves the client's next version.
+   *
+   * @param version the version that was read; 0 where there was none
+   * @throws StaleVersionException when it has been changed since
+   */
+  public SavedProgramme save(
+      UUID id, UUID clientId, int version, UUID prescriptionId, Programme programme, Instant now) {
+    return database.write(
+        connection -> {
+          Optional<SavedProgramme> before = current(connection, clientId);
+          int present = before.map(SavedProgramme::version).orElse(0);
+          if (present != version) {
+            throw new StaleVersionException(present, before.orElse(null));
+          }
+          Map<String, Object> row = new LinkedHashMap<>();
+          row.put("id", id.toString());
+          row.put("client_id", clientId.toString());
+          row.put("prescription_id", prescriptionId.toString());
+          row.put("version", version + 1);
+          row.put(
+              "supersedes",
+              Database.first(
+                  connection,
+                  found -> found.getString("id"),
+                  "select id from current_programme where client_id = ?",
+                  clientId.toString()));
+          row.put("starts_on", programme.plan().startsOn().toString());
+          row.put("ends_on", programme.plan().endsOn().toString());
+          row.put("document", JSON.writeValueAsString(new Document(Document.CURRENT, programme)));
+          row.put("recorded_at", now.toString());
+          Database.insert(connection, "programme", row);
+          return new SavedProgramme(version + 1, prescriptionId, now, programme);
+        });
+  }
+
+  /** A client's programme as it is now, if there is one. */
+  public Optional<SavedProgramme> current(UUID clientId) {
+    return database.read(connection -> current(connection, clientId));
+  }
+
+  private static Optional<SavedProgramme> current(Connection connection, UUID clientId)
+      throws SQLException {
+    return Database.first(
+        connection,
+        ProgrammeRepository::saved,
+        "select * from current_programme where client_id = ?",
+        clientId.toString());
+  }
+
+  /** The last day of everyone's programme, by client. */
+  public Map<UUID, LocalDate> endings() {
+    return database.read(
+        connection -> {
+          Map<UUID, LocalDate> endings = new HashMap<>();
+          Database.list(
+              connection,
+              row ->
+                  endings.put(
+                      UUID.fromString(row.getString("client_id")),
+                      LocalDate.parse(row.getString("ends_on"))),
+              "select client_id, ends_on from current_programme");
+          return endings;
+        });
+  }
+
+  /** The last day of a client's programme, if there is one. */
+  public Optional<LocalDate> endsOn(UUID clientId) {
+    return database.read(
+        connection ->
+            Database.first(
+                connection,
+                row -> LocalDate.parse(row.getString("ends_on")),
+                "select ends_on from current_programme where client_id = ?",
+                clientId.toString()));
+  }
+
+  /** A client's programme as it was at that version, if there was one. */
+  public Optional<SavedProgramme> get(UUID clientId, int version) {
+    return database.read(
+        connection ->
+            Database.first(
+                connection,
+                ProgrammeRepository::saved,
+                "select * from programme where client_id = ? and version = ?",
+                clientId.toString(),
+                version));
+  }
+
+  private static SavedProgramme saved(ResultSet row) throws SQLException {
+    return new SavedProgramme(
+        row.getInt("version"),
+        UUID.fromString(row.getString("prescription_id")),
+        Instant.parse(row.getString("recorded_at")),
+        JSON.readValue(row.getString("document"), Document.class).programme());
+  }
+}

@@ -1,0 +1,163 @@
+package app.korvel.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.outline.Bounds;
+import app.korvel.core.outline.Outlines;
+import app.korvel.core.outline.Outlines.Named;
+import app.korvel.core.outline.WorkType;
+import app.korvel.core.prescription.Approach;
+import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.Parts;
+import app.korvel.core.prescription.Prescription;
+import app.korvel.core.programme.Aims;
+import app.korvel.core.programme.Pace;
+import app.korvel.core.programme.Plan;
+import app.korvel.core.programme.Programme;
+import app.korvel.core.pulse.CountWindow;
+import app.korvel.core.pulse.Posture;
+import app.korvel.core.pulse.PulseCount;
+import app.korvel.core.pulse.RestingReading;
+import app.korvel.core.pulse.WorkingResting;
+import app.korvel.core.screening.Client;
+import app.korvel.core.screening.Goal;
+import app.korvel.core.screening.Reported;
+import app.korvel.core.screening.Screening;
+import app.korvel.core.screening.Sex;
+import java.nio.file.Path;
+import java.time.DayOfWeek;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Programmes, version by version, and the studio's own outlines. */
+class ProgrammeStoreTest {
+  private static final Instant NOW = Instant.parse("2026-05-20T08:00:00Z");
+  private static final LocalDate DAY = LocalDate.of(2026, 5, 20);
+
+  @TempDir Path folder;
+  private Database database;
+  private ProgrammeRepository programmes;
+  private OutlineRepository outlines;
+  private PrescriptionRepository prescriptions;
+  private Client client;
+  private Prescription made;
+  private final Ids ids = Ids.timeOrdered();
+
+  @BeforeEach
+  void open() {
+    database = Database.open(folder.resolve("korvel.db"));
+    programmes = new ProgrammeRepository(database);
+    outlines = new OutlineRepository(database);
+    prescriptions = new PrescriptionRepository(database);
+    client =
+        new ClientRepository(database)
+            .add(
+                ids.next(),
+                new Client.Details("Someone", "", LocalDate.of(1980, 2, 29), Sex.NOT_GIVEN),
+                NOW);
+    Parts parts =
+        new Parts(
+            Goal.GENERAL_FITNESS, Approach.GUIDELINE, 40, 50, 20, 3, WorkType.STEADY, Mode.RUN);
+    RestingReading reading =
+        RestingReading.counted(
+            ids.next(),
+            NOW.minusSeconds(60),
+            PulseCount.of(64, CountWindow.S60),
+            Posture.SEATED,
+            5,
+            Set.of());
+    made =
+        Prescription.of(
+            Groundwork.of(
+                Screening.of(
+                    client, Optional.empty(), List.of(), Reported.NOTHING, DAY, ZoneOffset.UTC),
+                WorkingResting.of(List.of(reading), DAY, ZoneOffset.UTC),
+                Mode.RUN,
+                Optional.empty()),
+            parts);
+  }
+
+  @AfterEach
+  void close() {
+    database.close();
+  }
+
+  private Programme programme() {
+    return Programme.of(
+        new Plan(
+            made.parts(),
+            new Aims(60, 30, 4),
+            new Pace(false, 0, true, 0),
+            Bounds.FOR_ANYONE,
+            DAY,
+            DAY.plusWeeks(26).minusDays(1),
+            EnumSet.allOf(DayOfWeek.class)));
+  }
+
+  private UUID prescribed() {
+    return prescriptions.add(ids.next(), client.id(), made, NOW).id();
+  }
+
+  @Test
+  void aProgrammeComesBackAsItWasKeptAndEveryVersionStays() {
+    UUID from = prescribed();
+    Programme laid = programme().use(3, Optional.of(Outlines.SHIPPED.get(1)));
+    SavedProgramme first = programmes.save(ids.next(), client.id(), 0, from, laid, NOW);
+    assertThat(programmes.current(client.id())).contains(first);
+    Programme changed = laid.move(1, DAY.plusDays(1)).skip(2, true);
+    SavedProgramme second = programmes.save(ids.next(), client.id(), 1, from, changed, NOW);
+    assertThat(second.version()).isEqualTo(2);
+    assertThat(programmes.current(client.id()).orElseThrow().programme()).isEqualTo(changed);
+    assertThat(programmes.get(client.id(), 1).orElseThrow().programme()).isEqualTo(laid);
+    assertThat(programmes.endsOn(client.id())).contains(laid.plan().endsOn());
+    assertThat(programmes.endings()).containsEntry(client.id(), laid.plan().endsOn());
+    assertThat(programmes.get(client.id(), 3)).isEmpty();
+  }
+
+  @Test
+  void twoWhoChangeOneAreTold() {
+    UUID from = prescribed();
+    SavedProgramme first = programmes.save(ids.next(), client.id(), 0, from, programme(), NOW);
+    assertThatThrownBy(() -> programmes.save(ids.next(), client.id(), 0, from, programme(), NOW))
+        .isInstanceOfSatisfying(
+            StaleVersionException.class,
+            stale -> assertThat(stale.current(SavedProgramme.class)).isEqualTo(first));
+    assertThatThrownBy(
+            () -> programmes.save(ids.next(), UUID.randomUUID(), 4, from, programme(), NOW))
+        .isInstanceOf(StaleVersionException.class);
+
+    prescriptions.add(ids.next(), client.id(), 1, made, NOW);
+    assertThatThrownBy(() -> prescriptions.add(ids.next(), client.id(), 1, made, NOW))
+        .isInstanceOf(StaleVersionException.class);
+    assertThat(prescriptions.of(client.id())).hasSize(2);
+  }
+
+  @Test
+  void anOutlineIsChangedPutAwayAndBroughtBack() {
+    Named mine =
+        Named.checked(ids.next().toString(), "Pier", "", Outlines.SHIPPED.get(3).outline());
+    assertThat(outlines.add(mine, NOW)).isEqualTo(new SavedOutline(1, mine, false));
+    assertThat(outlines.get(mine.id()).orElseThrow().named()).isEqualTo(mine);
+    Named other = Named.checked(mine.id(), "Mole", "", Outlines.SHIPPED.get(4).outline());
+    SavedOutline second = outlines.change(1, other, NOW).orElseThrow();
+    assertThat(second).isEqualTo(new SavedOutline(2, other, false));
+    assertThatThrownBy(() -> outlines.change(1, mine, NOW))
+        .isInstanceOf(StaleVersionException.class);
+    assertThat(outlines.archive(mine.id(), 2, true, NOW).orElseThrow().archived()).isTrue();
+    assertThat(outlines.all()).isEmpty();
+    outlines.archive(mine.id(), 3, false, NOW);
+    assertThat(outlines.all()).hasSize(1);
+  }
+}

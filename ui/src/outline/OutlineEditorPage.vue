@@ -1,0 +1,559 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import Select from 'primevue/select'
+import { computed, nextTick, onBeforeUnmount, onMounted, reactive, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { asProblem, type Problem } from '../api/http'
+import {
+  addOutline,
+  changeOutline,
+  clients,
+  oneOutline,
+  outlineFor,
+  outlineOn,
+  type NamedOutline,
+  type Outline,
+  type StepKind,
+} from '../api/korvel'
+import Findings from '../shared/Findings.vue'
+import PrincipleNote from '../shared/PrincipleNote.vue'
+import ProblemNote from '../shared/ProblemNote.vue'
+import SelectField from '../shared/SelectField.vue'
+import TextField from '../shared/TextField.vue'
+import TickField from '../shared/TickField.vue'
+import { useFieldMessages } from '../shared/fields'
+import { useLoad } from '../shared/load'
+import { loadMethods, theMethods } from '../shared/methods'
+import { minutes } from '../shared/words'
+import OutlineStrip from './OutlineStrip.vue'
+import OutlineTable from './OutlineTable.vue'
+import {
+  draftOf,
+  drawnSeconds,
+  emptyOutline,
+  harder,
+  newBlock,
+  newStep,
+  remove,
+  reorder,
+  requestOf,
+  STEP_KINDS,
+  stretch,
+  type Level,
+  type OutlineDraft,
+  type Place,
+  type StepDraft,
+} from './outlineDraft'
+
+/** An outline of the library: a strip of blocks, and at once what it comes to for somebody. */
+const props = defineProps<{ outline: string }>()
+const route = useRoute()
+const router = useRouter()
+const isNew = computed(() => props.outline === 'new')
+
+const name = ref('')
+const note = ref('')
+const draft = reactive<OutlineDraft>(emptyOutline())
+const version = ref(0)
+const ready = ref(false)
+const problem = ref<Problem | null>(null)
+const selected = ref<Place | null>(null)
+const nameField = ref<{ focus: () => void } | null>(null)
+
+const shows = (named: NamedOutline) => {
+  name.value = named.name
+  note.value = named.note
+  version.value = named.version ?? 0
+  Object.assign(draft, draftOf(named.outline))
+}
+onMounted(async () => {
+  void loadMethods()
+  try {
+    if (typeof route.query.from === 'string') {
+      shows(await oneOutline(route.query.from))
+      name.value = `${name.value}, ours`
+    } else if (!isNew.value) {
+      shows(await oneOutline(props.outline))
+    }
+    const firstWork = draft.blocks.findIndex((block) => block.steps[0]?.kind === 'work')
+    selected.value = { block: Math.max(0, firstWork), step: 0 }
+    ready.value = true
+    if (isNew.value) {
+      await nextTick()
+      nameField.value?.focus()
+    }
+  } catch (thrown) {
+    problem.value = asProblem(thrown)
+  }
+})
+
+// Whoever it is worked out for: nobody, or a client.
+const everyone = useLoad(clients)
+void everyone.load('')
+const NOBODY = 'nobody'
+const who = ref(String(route.query.for ?? NOBODY))
+const people = computed(() => [
+  { value: NOBODY, name: 'Nobody yet: percent only' },
+  ...(everyone.data.value?.clients ?? []).map((each) => ({ value: each.id, name: each.name })),
+])
+
+const worked = ref<Outline | null>(null)
+const fitted = ref<Outline | null>(null)
+const { messages, general, clear, show } = useFieldMessages()
+let latest = 0
+watch(
+  [() => JSON.stringify(requestOf(draft)), who, ready],
+  async () => {
+    if (!ready.value) return
+    const mine = ++latest
+    try {
+      const answer =
+        who.value !== NOBODY
+          ? await outlineFor(who.value, 'run', requestOf(draft))
+          : { outline: await outlineOn(requestOf(draft)), fitted: null }
+      if (mine !== latest) return
+      worked.value = answer.outline
+      fitted.value = answer.fitted
+      clear()
+    } catch (thrown) {
+      if (mine === latest) show(asProblem(thrown))
+    }
+  },
+  { immediate: true },
+)
+const broken = computed(() => worked.value?.broken ?? [])
+const brokenAt = computed(() =>
+  broken.value.flatMap(({ block, step }) =>
+    block === null || step === null ? [] : [{ block, step }],
+  ),
+)
+/** Each rule once, however many steps break it. */
+const rules = computed(() => [
+  ...new Map(broken.value.map(({ finding }) => [finding.code + finding.message, finding])).values(),
+])
+
+/** What is drawn is the draft; colours come from what was last worked out. */
+const drawn = computed(() =>
+  draft.blocks.map((block, at) => ({
+    times: Number(block.times) || 1,
+    apart: block.apart,
+    steps: block.steps.map((step, n) => ({
+      kind: step.kind,
+      name: STEP_KINDS[step.kind].name,
+      seconds: drawnSeconds(step),
+      lowPercent: STEP_KINDS[step.kind].ranged ? Number(step.low) || 0 : null,
+      highPercent: STEP_KINDS[step.kind].ranged ? Number(step.high) || 0 : null,
+      aim: worked.value?.blocks[at]?.steps[n]?.aim ?? null,
+    })),
+  })),
+)
+
+// Every change can be taken back, one by one.
+const history: string[] = []
+const taken = ref(0)
+function remember() {
+  const now = JSON.stringify(draft)
+  if (history.at(-1) !== now) history.push(now)
+  taken.value = history.length
+}
+function takeBack() {
+  let before = history.pop()
+  while (before !== undefined && before === JSON.stringify(draft)) before = history.pop()
+  taken.value = history.length
+  if (before === undefined) return
+  Object.assign(draft, JSON.parse(before))
+  selected.value = {
+    block: Math.min(selected.value?.block ?? 0, draft.blocks.length - 1),
+    step: 0,
+  }
+}
+function onKey(event: KeyboardEvent) {
+  if ((event.ctrlKey || event.metaKey) && event.key === 'z' && !event.shiftKey) {
+    event.preventDefault()
+    takeBack()
+  }
+}
+onMounted(() => addEventListener('keydown', onKey))
+onBeforeUnmount(() => removeEventListener('keydown', onKey))
+
+const stepAt = (place: Place) => draft.blocks[place.block]!.steps[place.step]!
+function change(what: () => Place | void) {
+  remember()
+  const to = what()
+  if (to) selected.value = to
+}
+
+const block = computed(() => (selected.value ? draft.blocks[selected.value.block] : undefined))
+const step = computed<StepDraft | undefined>(
+  () => block.value?.steps[selected.value!.step] ?? block.value?.steps[0],
+)
+const messageAt = (field: string) =>
+  selected.value
+    ? (messages.value[`blocks[${selected.value.block}].steps[${selected.value.step}].${field}`] ??
+      messages.value[`blocks[${selected.value.block}].${field}`])
+    : undefined
+const kinds = (Object.keys(STEP_KINDS) as StepKind[]).map((value) => ({
+  value,
+  name: STEP_KINDS[value].name,
+}))
+const levels = computed(() => [
+  { value: 'none' as Level | 'none', name: 'None' },
+  ...(theMethods.value?.scales ?? []).map((each) => ({
+    value: each.name.toLowerCase() as Level,
+    name: each.name,
+  })),
+])
+
+/** What can be put in after the step in hand. */
+const ADDS: [string, () => ReturnType<typeof newBlock>][] = [
+  ['Work', () => newBlock('1', newStep('work', '10', '40', '55'))],
+  ['Easy', () => newBlock('1', newStep('easy', '3', '30', '40'))],
+  [
+    'Rounds',
+    () => newBlock('6', newStep('work', '1', '60', '75'), newStep('easy', '2', '30', '40')),
+  ],
+  [
+    'Bursts',
+    () => newBlock('3', newStep('work', '2:40', '60', '75'), newStep('burst', '0:20', '75', '90')),
+  ],
+]
+function add(make: () => ReturnType<typeof newBlock>) {
+  change(() => {
+    const at = (selected.value?.block ?? draft.blocks.length - 1) + 1
+    draft.blocks.splice(at, 0, make())
+    return { block: at, step: 0 }
+  })
+}
+function fit() {
+  change(() => {
+    Object.assign(draft, draftOf(fitted.value!))
+    return { block: 0, step: 0 }
+  })
+}
+
+const saving = ref(false)
+const savedNow = ref(false)
+const theirs = ref<NamedOutline | null>(null)
+watch([name, note, () => JSON.stringify(draft)], () => (savedNow.value = false))
+async function save(over = version.value) {
+  if (saving.value) return
+  saving.value = true
+  const written = { name: name.value, note: note.value, outline: requestOf(draft) }
+  try {
+    const kept = isNew.value
+      ? await addOutline(written)
+      : await changeOutline(props.outline, over, written)
+    theirs.value = null
+    version.value = kept.version!
+    clear()
+    if (isNew.value) await router.replace(`/studio/outlines/${kept.id}`)
+    await nextTick()
+    savedNow.value = true
+  } catch (thrown) {
+    const failure = asProblem(thrown)
+    if (failure.status === 409) theirs.value = failure.current as NamedOutline
+    else show(failure)
+  } finally {
+    saving.value = false
+  }
+}
+function takeTheirs() {
+  remember()
+  shows(theirs.value!)
+  theirs.value = null
+}
+</script>
+
+<template>
+  <ProblemNote v-if="problem" :problem="problem" />
+  <div v-else-if="ready" class="stack">
+    <p class="small"><RouterLink to="/studio">Studio</RouterLink> › session outlines</p>
+    <h1>{{ name.trim() || 'New outline' }}</h1>
+
+    <section v-if="theirs" class="sheet stack conflict" role="alert">
+      <h2>Somebody else changed this outline meanwhile</h2>
+      <p>Nothing is lost: theirs is below this line, yours stands in the editor.</p>
+      <p>
+        <b>{{ theirs.name }}</b>,
+        <span class="num">{{ minutes(theirs.outline.workSeconds) }}</span> min of work
+      </p>
+      <OutlineStrip :blocks="theirs.outline.blocks" />
+      <div class="ways">
+        <Button label="Save mine over it" @click="save(theirs.version!)" />
+        <Button label="Take theirs" outlined @click="takeTheirs" />
+      </div>
+    </section>
+
+    <form class="sheet stack" novalidate @submit.prevent="save()">
+      <div class="names">
+        <TextField
+          ref="nameField"
+          v-model="name"
+          label="Name"
+          name="name"
+          :message="messages.name"
+        />
+        <TextField v-model="note" label="When it serves" name="note" :message="messages.note" />
+        <div>
+          <label id="who-label" class="label" for="who">Worked out for</label>
+          <Select
+            v-model="who"
+            input-id="who"
+            :options="people"
+            option-label="name"
+            option-value="value"
+            filter
+            aria-labelledby="who-label"
+          />
+        </div>
+      </div>
+
+      <OutlineStrip
+        v-model:selected="selected"
+        :blocks="drawn"
+        :broken="brokenAt"
+        editable
+        @grabbed="remember"
+        @stretch="(place, to) => stretch(stepAt(place), to)"
+        @harder="(place, by) => (remember(), harder(stepAt(place), by))"
+        @reorder="(place, by) => change(() => reorder(draft, place, by))"
+        @remove="(place) => draft.blocks.length > 1 && change(() => remove(draft, place))"
+      />
+      <p v-if="worked" class="figures">
+        <b class="num">{{ minutes(worked.workSeconds) }}</b> min of work in
+        <b class="num">{{ minutes(worked.seconds) }}</b> · light
+        <span class="num">{{ minutes(worked.lightSeconds) }}</span>, moderate
+        <span class="num">{{ minutes(worked.moderateSeconds) }}</span>, vigorous
+        <span class="num">{{ minutes(worked.vigorousSeconds) }}</span> ·
+        <span class="num">{{ worked.easyPercent }}</span> % easy
+      </p>
+
+      <div class="adds" role="group" aria-label="Put in after the step in hand">
+        <span class="quiet small">Put in</span>
+        <Button
+          v-for="[label, make] in ADDS"
+          :key="label"
+          :label="label"
+          outlined
+          size="small"
+          @click="add(make)"
+        />
+        <span class="gap" />
+        <Button label="Undo" text :disabled="!taken" @click="takeBack" />
+      </div>
+
+      <fieldset v-if="step && block && selected" class="hand" @focusin="remember">
+        <legend>{{ STEP_KINDS[step.kind].name }}</legend>
+        <SelectField
+          v-model="step.kind"
+          label="Kind"
+          :options="kinds"
+          :message="messageAt('kind')"
+        />
+        <TextField
+          v-model="step.length"
+          label="Minutes"
+          name="length"
+          hint="12, or 2:40"
+          :message="messageAt('seconds')"
+        />
+        <template v-if="STEP_KINDS[step.kind].ranged">
+          <TextField
+            v-model="step.low"
+            label="From"
+            name="low"
+            number
+            hint="% of reserve"
+            :message="messageAt('lowPercent')"
+          />
+          <TextField
+            v-model="step.high"
+            label="to"
+            name="high"
+            number
+            hint="% of reserve"
+            :message="messageAt('highPercent')"
+          />
+        </template>
+        <TextField
+          v-model="block.times"
+          label="Times"
+          name="times"
+          number
+          hint="the whole block"
+          :message="messageAt('times')"
+        />
+        <div class="ticks">
+          <TickField
+            v-if="step.kind === 'work'"
+            v-model="step.waits"
+            name="waits"
+            label="Its clock starts when the target is reached, after 4 min anyway"
+          />
+          <TickField
+            v-if="Number(block.times) > 1"
+            v-model="block.apart"
+            name="apart"
+            label="Through the day, hours between"
+          />
+        </div>
+        <div class="ways">
+          <Button
+            label="Earlier"
+            outlined
+            size="small"
+            @click="change(() => reorder(draft, selected!, -1))"
+          />
+          <Button
+            label="Later"
+            outlined
+            size="small"
+            @click="change(() => reorder(draft, selected!, 1))"
+          />
+          <Button
+            label="Take away"
+            outlined
+            size="small"
+            :disabled="draft.blocks.length < 2"
+            @click="change(() => remove(draft, selected!))"
+          />
+        </div>
+      </fieldset>
+
+      <div class="goal">
+        <SelectField
+          v-model="draft.goalLevel"
+          label="Minutes at one level as the aim"
+          :options="levels"
+        />
+        <TextField
+          v-if="draft.goalLevel !== 'none'"
+          v-model="draft.goalMinutes"
+          label="Minutes"
+          name="goalMinutes"
+          number
+          :message="messages['bandGoal.minutes']"
+        />
+      </div>
+
+      <div v-if="rules.length" class="stack" aria-live="polite">
+        <Findings :findings="rules" />
+        <p v-if="fitted" class="fit">
+          <Button label="Make it fit this client" outlined @click="fit" />
+          <span class="quiet small"
+            >Cuts what is too hard, and lengthens warm-up and cool-down to theirs.</span
+          >
+        </p>
+      </div>
+      <p v-if="general" class="fault" role="alert">{{ general }}</p>
+      <div class="ways">
+        <Button type="submit" :label="isNew ? 'Keep in the library' : 'Save'" :loading="saving" />
+        <p v-if="savedNow" role="status">Saved.</p>
+        <p v-else class="quiet small">
+          The library holds to the rules of everyone; a client's own are kept when it is used.
+        </p>
+      </div>
+    </form>
+
+    <section v-if="worked" class="sheet stack" aria-labelledby="steps-title">
+      <h2 id="steps-title">Step by step</h2>
+      <OutlineTable :outline="worked" :name="name.trim() || 'new outline'" />
+      <PrincipleNote of="warm-up" />
+    </section>
+  </div>
+  <p v-else class="quiet" role="status">Fetching the outline…</p>
+</template>
+
+<style scoped>
+.names {
+  display: grid;
+  grid-template-columns: 1fr 1.4fr 1.1fr;
+  gap: 14px;
+}
+
+.names :deep(input),
+.names :deep(.p-select) {
+  width: 100%;
+}
+
+.label {
+  display: block;
+  font-weight: 650;
+  font-size: 0.92rem;
+  margin-bottom: 5px;
+}
+
+.adds {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+
+.gap {
+  flex: 1;
+}
+
+.hand {
+  display: grid;
+  grid-template-columns: 11rem repeat(4, minmax(5.5rem, 7rem)) minmax(0, 1fr);
+  gap: 10px 14px;
+  align-items: start;
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+  margin: 0;
+  padding: 8px 14px 12px;
+}
+
+.hand :deep(input.p-inputtext) {
+  width: 100%;
+}
+
+legend {
+  font-weight: 700;
+  padding: 0 6px;
+}
+
+.hand .ways,
+.ticks {
+  grid-column: 1 / -1;
+}
+
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: center;
+}
+
+.goal {
+  display: grid;
+  grid-template-columns: 16rem 8rem;
+  gap: 14px;
+}
+
+.fit {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  align-items: center;
+}
+
+.conflict {
+  border: 2px solid var(--wine);
+}
+
+@media (max-width: 900px) {
+  .names {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .hand {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
+
+  .goal {
+    grid-template-columns: minmax(0, 1fr) 8rem;
+  }
+}
+</style>

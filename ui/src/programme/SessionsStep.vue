@@ -1,0 +1,366 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { computed, ref, watch } from 'vue'
+import { asProblem, type Finding } from '../api/http'
+import {
+  changeSession,
+  outlines,
+  previewProgramme,
+  programmeSheet,
+  saveProgramme,
+  takeBackProgramme,
+  type PlanRequest,
+  type Programme,
+  type SessionChange,
+  type Typed,
+} from '../api/korvel'
+import { useClient } from '../clients/useClient'
+import Findings from '../shared/Findings.vue'
+import PrincipleNote from '../shared/PrincipleNote.vue'
+import ProblemNote from '../shared/ProblemNote.vue'
+import { useFieldMessages } from '../shared/fields'
+import { useLoad } from '../shared/load'
+import { theStudio } from '../shared/studio'
+import { offerUndo, undone } from '../shared/undo'
+import { day, daysLater, figureSpan, MODES, weekday } from '../shared/words'
+import PlanForm from './PlanForm.vue'
+import SessionPanel from './SessionPanel.vue'
+import WeekBoard from './WeekBoard.vue'
+import WeeksPicture from './WeeksPicture.vue'
+
+/** Weeks of training: laid out by the rules, then changed session by session while they look on. */
+const { id, refresh } = useClient()
+const { data, problem, load } = useLoad(programmeSheet)
+const library = useLoad(outlines)
+watch([id, undone], () => load(id.value), { immediate: true })
+void library.load()
+
+const planning = ref(false)
+const preview = ref<Programme | null>(null)
+const saved = computed(() => data.value?.programme ?? null)
+/** What is shown: the plan being made, or the one that is kept. */
+const shown = computed(() => (planning.value || !saved.value ? preview.value : saved.value))
+const laying = computed(() => !!data.value?.proposal && (planning.value || !saved.value))
+
+const { messages, general, clear, show } = useFieldMessages()
+const request = ref<Typed<PlanRequest> | null>(null)
+let latest = 0
+watch([request, laying], async () => {
+  if (!laying.value || !request.value) return
+  const mine = ++latest
+  try {
+    const answer = await previewProgramme(id.value, request.value)
+    if (mine !== latest) return
+    preview.value = answer
+    clear()
+  } catch (thrown) {
+    if (mine === latest) show(asProblem(thrown))
+  }
+})
+
+const week = ref(1)
+const session = ref<number | null>(null)
+const board = ref<{ focusSelected: () => Promise<void> } | null>(null)
+/** The week today lies in, when a kept programme is opened. */
+watch(saved, (programme, before) => {
+  if (!programme || before) return
+  const today = theStudio.value?.today ?? ''
+  const now = programme.weeks.filter((each) => each.startsOn <= today).at(-1)
+  week.value = now?.number ?? 1
+})
+watch(shown, (programme) => {
+  if (programme) week.value = Math.min(week.value, programme.weeks.length)
+})
+const weekNow = computed(() => shown.value?.weeks[week.value - 1])
+const inHand = computed(() =>
+  saved.value && !laying.value
+    ? (saved.value.sessions.find((each) => each.number === session.value) ?? null)
+    : null,
+)
+// Another week in view: its first session is in hand.
+watch([week, saved, laying], () => {
+  if (!saved.value || laying.value) return
+  const start = saved.value.weeks[week.value - 1]!.startsOn
+  const end = daysLater(start, 6)
+  const here = saved.value.sessions.filter(({ date }) => date >= start && date <= end)
+  if (!here.some(({ number }) => number === session.value)) {
+    session.value = here[0]?.number ?? null
+  }
+})
+
+/** Every rule that is broken, week by week. */
+const brokenRules = computed(() =>
+  (shown.value?.weeks ?? []).flatMap((each) =>
+    each.findings
+      .filter((finding) => finding.severity !== 'info')
+      .map((finding) => ({ week: each.number, finding })),
+  ),
+)
+const key = (rule: { week: number; finding: Finding }) => `${rule.week} ${rule.finding.message}`
+
+/** What was tried on a version that somebody else had changed meanwhile. */
+const missed = ref<{ words: string; again: () => Promise<void> } | null>(null)
+const fault = ref<Finding[]>([])
+
+function words(number: number, to: SessionChange): string {
+  const of = weekday(saved.value!.sessions[number - 1]!.date)
+  if ('date' in to) return `${of} is moved to ${weekday(to.date)}.`
+  if ('skipped' in to) return to.skipped ? `${of} is left out.` : `${of} is taken in again.`
+  if ('mode' in to) return `${of}: ${MODES[to.mode]}.`
+  return to.outline === null ? `${of} has the usual outline again.` : `${of} has another outline.`
+}
+
+async function change(number: number, to: SessionChange) {
+  const before = saved.value!
+  const said = words(number, to)
+  const known = new Set(brokenRules.value.map(key))
+  try {
+    const after = await changeSession(id.value, before.version!, number, to)
+    fault.value = []
+    clear()
+    data.value = { ...data.value!, programme: after }
+    week.value = weekOf(after, number)
+    session.value = number
+    const answered = brokenRules.value.filter((rule) => !known.has(key(rule)))
+    offerUndo(
+      [said, answered[0]?.finding.message].filter(Boolean).join(' '),
+      async () => void (await takeBackProgramme(id.value, saved.value!.version!, before.version!)),
+    )
+    await board.value?.focusSelected()
+    await refresh()
+  } catch (thrown) {
+    const failure = asProblem(thrown)
+    if (failure.status === 409) {
+      await load(id.value)
+      missed.value = { words: said, again: () => change(number, to) }
+    } else {
+      fault.value = failure.findings
+      show(failure)
+    }
+  }
+}
+const weekOf = (programme: Programme, number: number) => {
+  const { date } = programme.sessions[number - 1]!
+  return programme.weeks.filter((each) => each.startsOn <= date).at(-1)?.number ?? 1
+}
+async function doMineToo() {
+  const again = missed.value!.again
+  missed.value = null
+  await again()
+}
+
+const saving = ref(false)
+async function keep() {
+  if (saving.value || !request.value) return
+  saving.value = true
+  const before = saved.value
+  try {
+    const after = await saveProgramme(id.value, before?.version ?? 0, request.value)
+    clear()
+    data.value = { ...data.value!, programme: after }
+    planning.value = false
+    missed.value = null
+    week.value = 1
+    if (before) {
+      offerUndo(
+        'The programme is laid out anew.',
+        async () =>
+          void (await takeBackProgramme(id.value, saved.value!.version!, before.version!)),
+      )
+    }
+    await refresh()
+  } catch (thrown) {
+    const failure = asProblem(thrown)
+    if (failure.status === 409) {
+      await load(id.value)
+      planning.value = false
+      missed.value = { words: 'The programme laid out in the form.', again: keepAgain }
+    } else {
+      fault.value = failure.findings
+      show(failure)
+    }
+  } finally {
+    saving.value = false
+  }
+}
+async function keepAgain() {
+  planning.value = true
+  await keep()
+}
+
+const outOf = computed(() => Object.keys(messages.value).length > 0)
+</script>
+
+<template>
+  <ProblemNote v-if="problem && !data" :problem="problem" @retry="load(id)" />
+  <div v-else-if="data" class="stack">
+    <section v-if="data.why.length" class="sheet stack" aria-label="Why nothing is laid out">
+      <h2>{{ saved ? 'The programme rests' : 'Nothing to lay out yet' }}</h2>
+      <Findings :findings="data.why" />
+      <div>
+        <RouterLink :to="`/clients/${id}/prescription`">To the prescription</RouterLink>
+      </div>
+    </section>
+
+    <section v-if="missed" class="sheet stack conflict" role="alert">
+      <h2>Somebody else changed this programme meanwhile</h2>
+      <p>
+        Nothing is lost: theirs is below. Yours was: <b>{{ missed.words }}</b>
+      </p>
+      <div class="ways">
+        <Button label="Do mine too" @click="doMineToo" />
+        <Button label="Leave it as theirs" outlined @click="missed = null" />
+      </div>
+    </section>
+
+    <form
+      v-if="laying"
+      class="sheet stack"
+      novalidate
+      aria-label="Lay a programme out"
+      @submit.prevent="keep"
+    >
+      <h2>{{ saved ? 'Lay it out anew' : 'Lay a programme out' }}</h2>
+      <PlanForm :proposal="data.proposal!" :messages="messages" @changed="request = $event" />
+      <Findings :findings="fault" />
+      <p v-if="general" class="fault" role="alert">{{ general }}</p>
+      <div class="ways">
+        <Button
+          type="submit"
+          :label="saved ? 'Save in the place of the present one' : 'Save the programme'"
+          :disabled="outOf || !preview"
+          :loading="saving"
+        />
+        <Button v-if="saved" label="Keep the present one" text @click="planning = false" />
+        <p v-if="outOf" class="fault" role="status">Mend the marked part first.</p>
+      </div>
+    </form>
+
+    <template v-if="shown">
+      <section
+        class="sheet stack"
+        :class="{ behind: laying && outOf }"
+        aria-labelledby="weeks-title"
+      >
+        <div class="heading">
+          <h2 id="weeks-title">
+            {{ laying ? 'What it would be' : 'Programme' }}:
+            <span class="num">{{ shown.plan.weeks }}</span> weeks,
+            {{ day(shown.plan.startsOn, theStudio?.today) }} to
+            {{ day(shown.plan.endsOn, theStudio?.today) }}
+          </h2>
+          <Button
+            v-if="!laying && data.proposal"
+            label="Lay out anew"
+            outlined
+            size="small"
+            @click="planning = true"
+          />
+        </div>
+        <Findings
+          v-if="!laying"
+          :findings="
+            shown.findings.filter((each) => !data!.why.some((why) => why.code === each.code))
+          "
+        />
+        <WeeksPicture v-model:week="week" :programme="shown" />
+        <ul v-if="brokenRules.length" class="rules" aria-live="polite" aria-label="Rules broken">
+          <li v-for="rule in brokenRules" :key="key(rule)">
+            <button type="button" class="link" @click="week = rule.week">
+              Week {{ rule.week }}
+            </button>
+            <Findings :findings="[rule.finding]" />
+          </li>
+        </ul>
+        <p v-else class="quiet small" role="status">Every week keeps the rules.</p>
+      </section>
+
+      <section v-if="weekNow" class="sheet stack" aria-labelledby="week-title">
+        <h2 id="week-title">
+          Week <span class="num">{{ weekNow.number }}</span>, from
+          {{ day(weekNow.startsOn, theStudio?.today) }}:
+          <span class="num">{{ figureSpan(weekNow.lowPercent, weekNow.highPercent) }}</span> % of
+          reserve, <span class="num">{{ weekNow.minutesASession }}</span> min ×
+          <span class="num">{{ weekNow.days }}</span>
+        </h2>
+        <Findings
+          :findings="[
+            weekNow.because,
+            ...weekNow.findings.filter((finding) => finding.severity === 'info'),
+          ]"
+        />
+        <p class="small">
+          <span class="num">{{ weekNow.moderateEquivalentMinutes }}</span> moderate-equivalent min
+          of <span class="num">{{ shown.markMinutes }}</span><template v-if="shown.upperMinutes"
+            >–<span class="num">{{ shown.upperMinutes }}</span></template
+          >; <span class="num">{{ weekNow.easyPercent }}</span> % easy<template
+            v-if="weekNow.limitMinutes"
+            >; at most <span class="num">{{ weekNow.limitMinutes }}</span> min of work</template
+          >.
+        </p>
+        <template v-if="!laying">
+          <WeekBoard
+            ref="board"
+            v-model:session="session"
+            :programme="shown"
+            :week="week"
+            @move="(number, date) => change(number, { date })"
+            @skip="(number, skipped) => change(number, { skipped })"
+          />
+          <Findings :findings="fault" />
+          <p v-if="general" class="fault" role="alert">{{ general }}</p>
+          <SessionPanel
+            v-if="inHand"
+            :programme="shown"
+            :session="inHand"
+            :library="library.data.value?.outlines ?? []"
+            :messages="messages"
+            @change="change(inHand.number, $event)"
+          />
+          <PrincipleNote of="frequency" />
+        </template>
+      </section>
+    </template>
+    <p v-if="theStudio" class="quiet small">{{ theStudio.notice }}</p>
+  </div>
+  <p v-else class="quiet" role="status">Fetching the programme…</p>
+</template>
+
+<style scoped>
+.heading {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+  align-items: center;
+  justify-content: space-between;
+}
+
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 14px;
+  align-items: center;
+}
+
+.rules li {
+  display: grid;
+  grid-template-columns: 5.4rem minmax(0, 1fr);
+  gap: 8px;
+  align-items: baseline;
+  padding: 3px 0;
+}
+
+.conflict {
+  border: 2px solid var(--wine);
+}
+
+.behind {
+  opacity: 0.5;
+}
+
+@media (max-width: 640px) {
+  .rules li {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
