@@ -41,7 +41,7 @@ export const STEP_KINDS: Record<StepKind, { name: string; ranged: boolean }> = {
   easy: { name: 'Easy', ranged: true },
   burst: { name: 'Burst', ranged: true },
   'cool-down': { name: 'Cool-down', ranged: true },
-  stretch: { name: 'Stretching', ranged: false },
+  stretch: { name: 'Stretch', ranged: false },
 }
 
 let keys = 0

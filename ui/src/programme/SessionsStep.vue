@@ -110,7 +110,8 @@ function words(number: number, to: SessionChange): string {
   return to.outline === null ? `${of} has the usual outline again.` : `${of} has another outline.`
 }
 
-async function change(number: number, to: SessionChange) {
+/** The focus goes along with a session that was moved on the board, and else stays where it is. */
+async function change(number: number, to: SessionChange, onBoard = false) {
   const before = saved.value!
   const said = words(number, to)
   const known = new Set(brokenRules.value.map(key))
@@ -126,13 +127,13 @@ async function change(number: number, to: SessionChange) {
       [said, answered[0]?.finding.message].filter(Boolean).join(' '),
       async () => void (await takeBackProgramme(id.value, saved.value!.version!, before.version!)),
     )
-    await board.value?.focusSelected()
+    if (onBoard) await board.value?.focusSelected()
     await refresh()
   } catch (thrown) {
     const failure = asProblem(thrown)
     if (failure.status === 409) {
       await load(id.value)
-      missed.value = { words: said, again: () => change(number, to) }
+      missed.value = { words: said, again: () => change(number, to, onBoard) }
     } else {
       fault.value = failure.findings
       show(failure)
@@ -304,8 +305,8 @@ const outOf = computed(() => Object.keys(messages.value).length > 0)
             v-model:session="session"
             :programme="shown"
             :week="week"
-            @move="(number, date) => change(number, { date })"
-            @skip="(number, skipped) => change(number, { skipped })"
+            @move="(number, date) => change(number, { date }, true)"
+            @skip="(number, skipped) => change(number, { skipped }, true)"
           />
           <Findings :findings="fault" />
           <p v-if="general" class="fault" role="alert">{{ general }}</p>

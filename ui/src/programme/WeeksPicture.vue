@@ -69,6 +69,13 @@ async function onKey(event: KeyboardEvent) {
                 class="limit"
                 :style="{ bottom: tall(each.limitMinutes) }"
               />
+              <i
+                class="intensity"
+                :style="{
+                  bottom: `${each.lowPercent}%`,
+                  height: `${each.highPercent - each.lowPercent}%`,
+                }"
+              />
               <i class="vigorous" :style="{ height: tall(each.vigorousMinutes) }" />
               <i class="moderate" :style="{ height: tall(each.moderateMinutes) }" />
               <i class="light" :style="{ height: tall(each.lightMinutes) }" />
@@ -89,7 +96,7 @@ async function onKey(event: KeyboardEvent) {
       <span class="key"><i class="moderate" /> moderate</span>
       <span class="key"><i class="vigorous" /> vigorous</span>
       <span class="key"><i class="line" /> the most it may have</span>
-      · under them intensity in % of reserve, the step, the week
+      <span class="key"><i class="bar" /> intensity, from rest to maximum</span>
     </figcaption>
   </figure>
 </template>
@@ -109,7 +116,7 @@ async function onKey(event: KeyboardEvent) {
 
 li {
   flex: 1 1 0;
-  min-width: 46px;
+  min-width: 37px;
   max-width: 86px;
 }
 
@@ -175,12 +182,24 @@ button.on {
   border-color: var(--wine);
 }
 
+/* From rest at the foot to the maximum at the top: what of it the week asks for. */
+.intensity {
+  position: absolute;
+  right: -7px;
+  width: 4px;
+  min-height: 3px;
+  border-radius: 2px;
+  background: var(--ink);
+}
+
 .percent {
-  font-size: 0.74rem;
+  font-size: 0.68rem;
+  letter-spacing: -0.05em;
+  white-space: nowrap;
 }
 
 .kind {
-  font-size: 0.74rem;
+  font-size: 0.72rem;
   color: var(--ink-quiet);
 }
 
@@ -206,6 +225,11 @@ figcaption {
   width: 12px;
   height: 12px;
   border-radius: 2px;
+}
+
+.key .bar {
+  width: 4px;
+  background: var(--ink);
 }
 
 .key .line {

@@ -359,15 +359,15 @@ const handles = computed(() => {
   const { low, high, most } = props.bracket
   const at = (percent: number) =>
     row.x(row.zones.restingBpm + (row.zones.reserveBpm * percent) / 100)
-  const allowed = row.target ? row.x(row.target.highBpm) : at(high)
+  const cap = row.zones.capBpm === null ? Infinity : row.x(row.zones.capBpm)
   const middle = (at(low) + at(high)) / 2
   const reach = Math.max(1, Math.min(22, middle - at(low)))
   return {
     top: row.top,
     from: at(low),
     to: at(high),
-    allowed: row.target ? Math.min(allowed, at(high)) : at(low),
-    cut: !row.target || at(high) - allowed > 2,
+    allowed: Math.min(at(high), cap),
+    cut: at(high) > cap + 1,
     edges: [
       {
         edge: 'low' as const,
@@ -652,7 +652,7 @@ const spoken = computed(() =>
         <path
           v-if="handles.cut"
           class="cut"
-          :d="`M${handles.allowed} ${handles.top - 10 * size.by}H${handles.to}v${7 * size.by}`"
+          :d="`M${Math.max(handles.from, handles.allowed)} ${handles.top - 10 * size.by}H${handles.to}v${7 * size.by}`"
         />
         <path
           v-if="handles.allowed > handles.from"

@@ -44,7 +44,7 @@ class KeyboardTest {
     desk.tabTo("Minutes of work");
     // Tabbing into a field selects what is in it.
     desk.keys("35");
-    desk.sees("45 min in all");
+    desk.sees("52 min in all");
     desk.tabTo("Save as version 2");
     desk.keys(Keys.ENTER);
     desk.sees("Version 2 is saved.");

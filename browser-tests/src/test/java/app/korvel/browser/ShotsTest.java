@@ -20,16 +20,16 @@ class ShotsTest {
   @CsvSource({
     "today, -, /today, Must not train",
     "clients, -, /clients, Agnethe Moravik",
-    "intake, Dmitri, screening, Any of these",
     "decision, Ragnar, screening, A clearance is in force",
     "pulse, Ines, pulse, Working resting value",
     "maximum, Tindra, maximum, 190 is measured",
     "desk, -, /desk/target?rest=64&max=176&basis=reserve&low=50&high=70&cap=140, the smaller of",
     "schools, Ines, bands/schools, What each school calls",
-    "wall, -, /desk/bands/wall?rest=64&max=176&scheme=voice-ladder&cap=150, above the cap",
     "methods, -, /methods, Equations for the maximum",
     "bands, Hyun-woo, bands, could sing a verse",
     "prescription, Ines, prescription, moderate-equivalent min",
+    "sessions, Keola, sessions, Every week keeps the rules.",
+    "outline, -, /studio/outlines/new?from=three-rungs-bursts, Step by step",
     "card, Ines, card/1, To be renewed by",
     "chart, -, /desk/chart, read with ease",
   })

@@ -44,6 +44,7 @@ class EveryDemoClientTest {
             "/screening/decision",
             "/checkins",
             "/prescriptions",
+            "/programme",
             "/prescriptions/start?goal=daily-activity"
           }) {
         assertThat(server.get(client + step).status()).as(client + step).isEqualTo(200);
@@ -156,7 +157,61 @@ class EveryDemoClientTest {
             "maximum done n, measured",
             "maximum done about n, your choice",
             "prescription due new values, vn",
-            "prescription done version n");
+            "prescription done version n",
+            "sessions blocked prescription first",
+            "sessions due none laid out");
+    assertThat(cases).anyMatch(each -> each.startsWith("sessions done until"));
+  }
+
+  /** Whoever may be planned for can be, as proposed, and nothing of it breaks a rule. */
+  @Test
+  void aProgrammeCanBeLaidOutForEveryoneWhoHasAPrescriptionThatHolds() {
+    int laidOut = 0;
+    int rest = 0;
+    for (JsonNode row : server.get("/api/clients").json().get("clients")) {
+      String path = "/api/clients/" + row.get("id").asString() + "/programme";
+      JsonNode sheet = server.get(path).json();
+      JsonNode plan = sheet.get("proposal");
+      if (plan.isNull()) {
+        assertThat(sheet.get("why").size()).as(path).isPositive();
+        rest++;
+        continue;
+      }
+      Answer answer =
+          server.post(
+              path + "/preview",
+              "{\"startsOn\":%s,\"endsOn\":%s,\"weekdays\":%s,\"goalMinutes\":%s,\"goalDays\":%s}"
+                  .formatted(
+                      plan.get("startsOn"),
+                      plan.get("endsOn"),
+                      plan.get("weekdays"),
+                      plan.get("goalMinutes"),
+                      plan.get("goalDays")));
+      assertThat(answer.status()).as(path + " " + answer.json()).isEqualTo(200);
+      JsonNode made = answer.json();
+      for (JsonNode week : made.get("weeks")) {
+        assertThat(week.get("findings")).as(path).isEmpty();
+        if (!week.get("limitMinutes").isNull()) {
+          assertThat(week.get("minutes").asInt())
+              .isLessThanOrEqualTo(week.get("limitMinutes").asInt());
+        }
+      }
+      JsonNode cap = server.get("/api/clients/" + row.get("id").asString()).json().get("capBpm");
+      for (JsonNode outline : made.get("outlines")) {
+        assertThat(outline.get("broken")).as(path).isEmpty();
+        for (JsonNode block : outline.get("blocks")) {
+          for (JsonNode step : block.get("steps")) {
+            JsonNode high = step.at("/aim/highBpm");
+            if (!cap.isNull() && high.isNumber()) {
+              assertThat(high.asInt()).isLessThanOrEqualTo(cap.asInt());
+            }
+          }
+        }
+      }
+      laidOut++;
+    }
+    assertThat(laidOut).isGreaterThan(6);
+    assertThat(rest).isGreaterThan(3);
   }
 
   @Test

@@ -8,7 +8,7 @@ public enum StepKind {
   EASY("Easy", true, true),
   BURST("Burst", true, true),
   COOL_DOWN("Cool-down", true, false),
-  STRETCH("Stretching", false, false);
+  STRETCH("Stretch", false, false);
 
   private final String displayName;
   private final boolean ranged;

@@ -69,6 +69,11 @@ public record Parts(
         exercise);
   }
 
+  /** What is done, as it is shown: the exercise that was named, else the mode. */
+  public String whatIsDone() {
+    return exercise.map(Exercise::displayName).orElse(mode.displayName());
+  }
+
   /** The intensity, percent of reserve. */
   public Percents range() {
     return new Percents(lowPercent, highPercent);

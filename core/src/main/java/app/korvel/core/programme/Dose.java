@@ -1,6 +1,7 @@
 package app.korvel.core.programme;
 
 import app.korvel.core.measure.Limit;
+import app.korvel.core.outline.WorkType;
 import app.korvel.core.prescription.Parts;
 import app.korvel.core.zone.Reserve.Percents;
 
@@ -10,12 +11,13 @@ import app.korvel.core.zone.Reserve.Percents;
  * @param range intensity, percent of reserve, {@link Limit#INTENSITY}
  * @param minutes of work in a session, {@link Limit#SESSION_MINUTES}
  * @param days sessions in the week, {@link Limit#DAYS_A_WEEK}
+ * @param type how the minutes are laid out
  */
-public record Dose(Percents range, int minutes, int days) {
+public record Dose(Percents range, int minutes, int days, WorkType type) {
 
   /** What is prescribed. */
   public static Dose of(Parts parts) {
-    return new Dose(parts.range(), parts.minutes(), parts.days());
+    return new Dose(parts.range(), parts.minutes(), parts.days(), parts.type());
   }
 
   /** Minutes of work in the week. */
@@ -24,6 +26,6 @@ public record Dose(Percents range, int minutes, int days) {
   }
 
   Dose lasting(int other) {
-    return new Dose(range, other, days);
+    return new Dose(range, other, days, type);
   }
 }

@@ -100,6 +100,6 @@ public record Plan(
 
   /** The usual session of a dose. */
   Outline outline(Dose dose) {
-    return Outline.of(first.type(), dose.range(), dose.minutes(), bounds);
+    return Outline.of(dose.type(), dose.range(), dose.minutes(), bounds);
   }
 }

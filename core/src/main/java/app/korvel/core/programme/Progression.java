@@ -111,7 +111,7 @@ public final class Progression {
     int minutes = Math.max(SHORTEST, limit / days);
     return Optional.of(
         new Stepped(
-            new Dose(last.range(), minutes, days),
+            new Dose(last.range(), minutes, days, last.type()),
             Kind.EASED,
             FindingKind.WEEK_EASED.of(minutes, days, limit)));
   }
@@ -130,11 +130,13 @@ public final class Progression {
   private static Optional<Stepped> day(Dose last, Aims aims, int limit) {
     int days = last.days() + 1;
     int shared = Math.min(last.minutes(), limit / days);
-    return days > aims.days() || shared < SHORTEST || shared * days < last.total()
+    return days > aims.days()
+            || shared < last.type().fewestMinutes()
+            || shared * days < last.total()
         ? Optional.empty()
         : Optional.of(
             new Stepped(
-                new Dose(last.range(), shared, days),
+                new Dose(last.range(), shared, days, last.type()),
                 Kind.DAY,
                 FindingKind.STEP_DAY.of(days, shared, limit)));
   }
@@ -150,7 +152,7 @@ public final class Progression {
     int minutes = past ? Math.max(SHORTEST, last.minutes() - last.minutes() / CUT) : last.minutes();
     return Optional.of(
         new Stepped(
-            new Dose(range, minutes, last.days()),
+            new Dose(range, minutes, last.days(), last.type()),
             Kind.INTENSITY,
             past
                 ? FindingKind.STEP_PAST_MODERATE.of(words(range), minutes)

@@ -11,7 +11,9 @@ import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.core.outline.Bounds;
+import app.korvel.core.outline.Exercise;
 import app.korvel.core.outline.Outline;
+import app.korvel.core.outline.Step;
 import app.korvel.core.outline.WorkType;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Posture;
@@ -19,6 +21,7 @@ import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Activity;
+import app.korvel.core.screening.Condition;
 import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Steering;
@@ -100,6 +103,55 @@ class PrescriptionTest {
     Parts heart = start(with(45, Activity.HIGH, true, false, false), Goal.ENDURANCE, null).parts();
     assertThat(heart.lowPercent()).isEqualTo(40);
     assertThat(heart.highPercent()).isEqualTo(60);
+  }
+
+  @Test
+  void aNamedExerciseSaysWhatKindOfWorkItIsAndWhatToMind() {
+    Person pressure = People.having(45, Activity.SOME, Condition.HIGH_BLOOD_PRESSURE);
+    Parts any =
+        new Parts(
+            Goal.GENERAL_FITNESS,
+            Approach.GUIDELINE,
+            40,
+            50,
+            30,
+            3,
+            WorkType.STEADY,
+            Mode.OTHER,
+            Optional.of(Exercise.WEIGHTS));
+    Prescription made = Prescription.of(ground(pressure, 64, Mode.OTHER), any);
+    assertThat(codes(made.findings())).contains("exercise-type", "exercise-mind");
+    assertThat(made.parts().whatIsDone()).isEqualTo("Lifting weights");
+    assertThat(parts(40, 50, 30, 3, WorkType.STEADY).whatIsDone()).isEqualTo("Walk or run");
+
+    for (Exercise wrong : List.of(Exercise.HOLDS, Exercise.ROW)) {
+      Parts parts =
+          new Parts(
+              Goal.GENERAL_FITNESS,
+              Approach.GUIDELINE,
+              40,
+              50,
+              30,
+              3,
+              WorkType.STEADY,
+              Mode.OTHER,
+              Optional.of(wrong));
+      assertThatThrownBy(() -> Prescription.of(ground(pressure, 64, Mode.OTHER), parts))
+          .isInstanceOfSatisfying(
+              InvalidValueException.class,
+              thrown -> assertThat(thrown.faults().get(0).field()).isEqualTo("exercise"));
+    }
+  }
+
+  @Test
+  void aSessionOfItIsOutlinedWithTheirMargins() {
+    Prescription made =
+        Prescription.of(
+            ground(adult(70, Activity.SOME), 64, Mode.RUN), parts(40, 50, 30, 3, WorkType.LADDER));
+    assertThat(made.outline().steps()).extracting(Step::seconds).startsWith(600, 120).contains(600);
+    // 30 min of ladder: 10 each at 20–30, 30–40 and 40–50 %; only the last are moderate.
+    assertThat(made.week().moderateMinutes()).isEqualTo(30);
+    assertThat(made.week().lightMinutes()).isEqualTo(60);
   }
 
   @Test

@@ -42,7 +42,7 @@ class ProgrammeTest {
   private static final Set<DayOfWeek> ALL_DAYS = EnumSet.allOf(DayOfWeek.class);
 
   private static Dose dose(int low, int high, int minutes, int days) {
-    return new Dose(new Percents(low, high), minutes, days);
+    return new Dose(new Percents(low, high), minutes, days, WorkType.STEADY);
   }
 
   private static Pace pace(boolean careful, int weeksBefore) {

@@ -230,7 +230,7 @@ public final class CardSheet {
         + (days == 1 ? " day a week · " : " days a week · ")
         + made.parts().minutes()
         + " min · "
-        + made.parts().mode().displayName().toLowerCase(Locale.ROOT);
+        + made.parts().whatIsDone().toLowerCase(Locale.ROOT);
   }
 
   private static String made(Card card) {

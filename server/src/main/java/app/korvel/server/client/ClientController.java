@@ -27,7 +27,6 @@ import app.korvel.server.client.ClientViews.StepView;
 import app.korvel.server.client.ClientViews.WatchView;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.FindingView;
-import app.korvel.server.web.ProblemType;
 import app.korvel.server.web.Problems;
 import app.korvel.store.CheckInRepository;
 import app.korvel.store.ClientRepository;
@@ -41,7 +40,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -175,12 +173,7 @@ class ClientController {
   /** Nothing is lost: the answer carries the record as it is now, the asker still has theirs. */
   @ExceptionHandler
   ResponseEntity<Object> stale(StaleVersionException stale) {
-    ProblemDetail problem =
-        ProblemType.STALE.problem(
-            HttpStatus.CONFLICT,
-            stale.getMessage() + " Look at what changed, then save yours over it or keep theirs.");
-    problem.setProperty("current", ClientView.of(stale.current(Client.class), clock.today()));
-    return Problems.answer(problem);
+    return Problems.stale(stale, ClientView.of(stale.current(Client.class), clock.today()));
   }
 
   @GetMapping("/{id}")

@@ -18,7 +18,6 @@ import app.korvel.server.outline.OutlineViews.OutlineView;
 import app.korvel.server.outline.OutlineViews.Runner;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.studio.StudioSettings;
-import app.korvel.server.web.ProblemType;
 import app.korvel.server.web.Problems;
 import app.korvel.store.Ids;
 import app.korvel.store.OutlineRepository;
@@ -29,7 +28,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -132,12 +130,7 @@ class OutlineController {
   /** Nothing is lost: the answer carries the record as it is now, the asker still has theirs. */
   @ExceptionHandler
   ResponseEntity<Object> stale(StaleVersionException stale) {
-    ProblemDetail problem =
-        ProblemType.STALE.problem(
-            HttpStatus.CONFLICT,
-            stale.getMessage() + " Look at what changed, then save yours over it or keep theirs.");
-    problem.setProperty("current", view(stale.current(SavedOutline.class)));
-    return Problems.answer(problem);
+    return Problems.stale(stale, view(stale.current(SavedOutline.class)));
   }
 
   private NamedOutlineView view(SavedOutline saved) {

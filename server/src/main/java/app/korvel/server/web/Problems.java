@@ -71,6 +71,16 @@ public class Problems extends ResponseEntityExceptionHandler {
             stale.getMessage() + " Look at it as it is now, then make your change in it."));
   }
 
+  /** The same with the record as it is now, to be laid beside what the asker has. */
+  public static ResponseEntity<Object> stale(StaleVersionException stale, Object current) {
+    ProblemDetail problem =
+        ProblemType.STALE.problem(
+            HttpStatus.CONFLICT,
+            stale.getMessage() + " Look at what changed, then save yours over it or keep theirs.");
+    problem.setProperty("current", current);
+    return answer(problem);
+  }
+
   @ExceptionHandler
   ResponseEntity<Object> notFound(NotFoundException missing) {
     return answer(ProblemType.NOT_FOUND.problem(HttpStatus.NOT_FOUND, missing.getMessage()));

@@ -18,7 +18,6 @@ import app.korvel.server.client.ClientRecords;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.studio.StudioSettings;
 import app.korvel.server.web.NotFoundException;
-import app.korvel.server.web.ProblemType;
 import app.korvel.server.web.Problems;
 import app.korvel.server.web.TooLargeException;
 import app.korvel.server.zone.SchemeViews.ClientSchemeRequest;
@@ -50,7 +49,6 @@ import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
-import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -229,15 +227,10 @@ class SchemeController {
   /** Nothing is lost: the answer carries the record as it is now, the asker still has theirs. */
   @ExceptionHandler
   ResponseEntity<Object> stale(StaleVersionException stale) {
-    ProblemDetail problem =
-        ProblemType.STALE.problem(
-            HttpStatus.CONFLICT,
-            stale.getMessage() + " Look at what changed, then save yours over it or keep theirs.");
     Object current = stale.current(Object.class);
-    problem.setProperty(
-        "current",
+    return Problems.stale(
+        stale,
         current instanceof SavedScheme scheme ? view(scheme) : WaysView.of((Settings) current));
-    return Problems.answer(problem);
   }
 
   private SchemeView view(SavedScheme saved) {
