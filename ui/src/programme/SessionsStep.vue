@@ -32,7 +32,17 @@ import WeeksPicture from './WeeksPicture.vue'
 const { id, refresh } = useClient()
 const { data, problem, load } = useLoad(programmeSheet)
 const library = useLoad(outlines)
-watch([id, undone], () => load(id.value), { immediate: true })
+const board = ref<{ focusSelected: () => Promise<void> } | null>(null)
+watch(
+  [id, undone],
+  async () => {
+    // What is taken back moves the session, and the focus goes with it.
+    const onBoard = document.activeElement?.classList.contains('session')
+    await load(id.value)
+    if (onBoard) await board.value?.focusSelected()
+  },
+  { immediate: true },
+)
 void library.load()
 
 const planning = ref(false)
@@ -60,7 +70,6 @@ watch([request, laying], async () => {
 
 const week = ref(1)
 const session = ref<number | null>(null)
-const board = ref<{ focusSelected: () => Promise<void> } | null>(null)
 /** The week today lies in, when a kept programme is opened. */
 watch(saved, (programme, before) => {
   if (!programme || before) return

@@ -118,7 +118,7 @@ iframe {
   transform-origin: 0 0;
 }
 
-.behind {
+.behind .fit {
   opacity: 0.55;
 }
 

@@ -283,6 +283,17 @@ class ProgrammeApiTest {
     assertThat(answer.at("/errors/0/accepted")).isNotEmpty();
   }
 
+  @ParameterizedTest
+  @CsvSource({"+999999999-12-31", "-999999999-01-01", "1999-12-31", "0001-01-01"})
+  void aStartThatIsASlipOfTheKeysIsTold(String startsOn) {
+    Answer answer =
+        server.post(
+            prescribed() + "/programme/preview",
+            EIGHT_WEEKS.replace("2027-01-04", startsOn).replace("2027-02-28", startsOn));
+    assertThat(answer.status()).as(answer.json().toString()).isEqualTo(400);
+    assertThat(answer.at("/errors/0/field")).isEqualTo("startsOn");
+  }
+
   @Test
   void aSessionOutsideTheProgrammeOrNoneIsTold() {
     String client = prescribed();

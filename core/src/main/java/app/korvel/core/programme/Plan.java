@@ -34,6 +34,11 @@ public record Plan(
     LocalDate endsOn,
     Set<DayOfWeek> weekdays) {
 
+  /** Years in which a programme begins: what lies outside is a slip of the keys. */
+  private static final int EARLIEST = 2000;
+
+  private static final int LATEST = 2199;
+
   public Plan {
     weekdays = new TreeSet<>(weekdays);
   }
@@ -64,7 +69,10 @@ public record Plan(
               pace.lightWeeks() + " is outside the accepted range",
               Limit.LIGHT_WEEKS.accepted()));
     }
-    if (endsOn.isBefore(startsOn)) {
+    if (startsOn.getYear() < EARLIEST || startsOn.getYear() > LATEST) {
+      faults.add(
+          new Fault("startsOn", "lies too far away", "a day from " + EARLIEST + " to " + LATEST));
+    } else if (endsOn.isBefore(startsOn)) {
       faults.add(new Fault("endsOn", "lies before the start", spanAccepted()));
     } else if (ChronoUnit.DAYS.between(startsOn, endsOn) > 7L * Limit.PROGRAMME_WEEKS.highest() - 1
         || weeks() < Limit.PROGRAMME_WEEKS.lowest()) {

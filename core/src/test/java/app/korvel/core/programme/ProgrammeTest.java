@@ -221,6 +221,26 @@ class ProgrammeTest {
   }
 
   @Test
+  void fourSessionsOfFiveEarnAStepAndThreeDoNot() {
+    Programme laid = Programme.of(plan(LITTLE, ALL_DAYS, 26));
+    int week = 1;
+    while (laid.weeks().get(week - 1).dose().days() != 5
+        || !laid.weeks().get(week).kind().stepsUp()) {
+      week++;
+    }
+    int of = week;
+    List<Integer> numbers =
+        laid.sessions().stream()
+            .filter(session -> session.week() == of)
+            .map(PlannedSession::number)
+            .toList();
+    assertThat(numbers).hasSize(5);
+    Programme four = laid.skip(numbers.get(0), true);
+    assertThat(codes(four, of + 1)).doesNotContain("step-not-earned");
+    assertThat(codes(four.skip(numbers.get(1), true), of + 1)).contains("step-not-earned");
+  }
+
+  @Test
   void anOutlineOfTheLibraryIsMadeToFitOrRefused() {
     Programme laid = Programme.of(plan(LITTLE, ALL_DAYS, 4));
     Outlines.Named rungs = shipped("three-rungs");
