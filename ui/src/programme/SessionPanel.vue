@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import type { Mode, NamedOutline, PlannedSession, Programme, SessionChange } from '../api/korvel'
 import OutlineStrip from '../outline/OutlineStrip.vue'
 import OutlineTable from '../outline/OutlineTable.vue'
+import Findings from '../shared/Findings.vue'
 import PrincipleNote from '../shared/PrincipleNote.vue'
 import SelectField from '../shared/SelectField.vue'
 import TextField from '../shared/TextField.vue'
@@ -19,6 +20,15 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [to: SessionChange] }>()
 
 const outline = computed(() => props.programme.outlines[props.session.outline]!)
+/** What may be asked of someone can have become less since this was laid out. */
+const rules = computed(() => [
+  ...new Map(outline.value.broken.map(({ finding }) => [finding.message, finding])).values(),
+])
+const brokenAt = computed(() =>
+  outline.value.broken.flatMap(({ block, step: at }) =>
+    block === null || at === null ? [] : [{ block, step: at }],
+  ),
+)
 const step = ref<{ block: number; step: number } | null>(null)
 watch(
   () => props.session.number,
@@ -64,7 +74,8 @@ const chosenOutline = computed(
         {{ outline.bandGoal.name }}</template
       >
     </p>
-    <OutlineStrip v-model:selected="step" :blocks="outline.blocks" />
+    <OutlineStrip v-model:selected="step" :blocks="outline.blocks" :broken="brokenAt" />
+    <Findings :findings="rules" />
     <div class="ways">
       <form @submit.prevent="date && emit('change', { date })">
         <TextField

@@ -204,6 +204,39 @@ class ProgrammeApiTest {
     assertThat(laidOut(client, 1).status()).isEqualTo(422);
   }
 
+  /** A clearance that is missing from now on: vigorous weeks that were laid out may not be done. */
+  @Test
+  void whatMayNotBeAskedAnyMoreIsGivenNoRate() {
+    String client = client("regular");
+    server.post(client + "/prescriptions", PARTS.formatted(45, 60));
+    String plan = PLAN.formatted("2027-06-27", DAYS, 30, 4);
+    Answer free = server.put(client + "/programme", "{\"version\":0,\"plan\":%s}".formatted(plan));
+    assertThat(free.status()).as(free.json().toString()).isEqualTo(200);
+    assertThat(free.json().get("findings")).isEmpty();
+    assertThat(vigorousRates(free)).isPositive();
+
+    server.put(client + "/screening", TestClients.intake(1, "regular", conditions("diabetes")));
+    JsonNode now = server.get(client + "/programme").json();
+    assertThat(now.get("why")).isEmpty();
+    assertThat(codes(now.at("/programme/findings"))).containsExactly("programme-out-of-bounds");
+    assertThat(now.at("/programme/findings/0/because").asString()).contains("at most 60");
+    assertThat(vigorousRates(server.get(client + "/programme"))).isZero();
+    // The weeks that keep to it have their rates.
+    assertThat(now.at("/programme/outlines/0/blocks/2/steps/0/aim/highBpm").asInt()).isEqualTo(131);
+  }
+
+  /** How many steps above 60 % are given a rate. */
+  private static long vigorousRates(Answer answer) {
+    JsonNode programme =
+        answer.json().has("programme") ? answer.json().get("programme") : answer.json();
+    return StreamSupport.stream(programme.get("outlines").spliterator(), false)
+        .flatMap(outline -> StreamSupport.stream(outline.get("blocks").spliterator(), false))
+        .flatMap(block -> StreamSupport.stream(block.get("steps").spliterator(), false))
+        .filter(step -> step.get("highPercent").asInt(0) > 60)
+        .filter(step -> step.at("/aim/highBpm").isNumber())
+        .count();
+  }
+
   @Test
   void eachChangeIsAnsweredAndCanBeTakenBack() {
     String client = prescribed();

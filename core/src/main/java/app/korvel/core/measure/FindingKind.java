@@ -925,6 +925,11 @@ public enum FindingKind {
       "Nothing can be planned while the prescription is %s.",
       "A programme holds as long as what it grows from.",
       Source.KORVEL),
+  PROGRAMME_OUT_OF_BOUNDS(
+      BLOCK,
+      "From %s on it asks for what may not be asked now. Lay it out anew.",
+      "%2$s Its rates are not shown from there on.",
+      Source.KORVEL),
   PROGRAMME_OF_OLDER(
       CAUTION,
       "Laid out from version %s; version %s is in force.",

@@ -55,20 +55,6 @@ public record Parts(
     this(goal, approach, lowPercent, highPercent, minutes, days, type, mode, Optional.empty());
   }
 
-  /** The same with that dose. */
-  public Parts dosed(Percents range, int minutesASession, int daysAWeek) {
-    return new Parts(
-        goal,
-        approach,
-        range.low(),
-        range.high(),
-        minutesASession,
-        daysAWeek,
-        type,
-        mode,
-        exercise);
-  }
-
   /** What is done, as it is shown: the exercise that was named, else the mode. */
   public String whatIsDone() {
     return exercise.map(Exercise::displayName).orElse(mode.displayName());

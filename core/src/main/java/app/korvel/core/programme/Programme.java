@@ -7,6 +7,7 @@ import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.outline.Bounds;
 import app.korvel.core.outline.Outline;
 import app.korvel.core.outline.Outlines;
 import app.korvel.core.outline.Outlines.Named;
@@ -22,6 +23,7 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -198,6 +200,29 @@ public record Programme(Plan plan, List<Stepped> weeks, List<PlannedSession> ses
         .own()
         .map(Named::outline)
         .orElseGet(() -> plan.outline(weeks.get(session.week() - 1).dose()));
+  }
+
+  /**
+   * Why it may not be gone on with as it is: what may be asked of someone can have become less
+   * since it was laid out.
+   *
+   * @param bounds what their sessions keep to today
+   * @param today from this day on
+   * @return nothing where every session that is left keeps to them
+   */
+  public Optional<Finding> outOfBounds(Bounds bounds, LocalDate today) {
+    return sessions.stream()
+        .filter(session -> !session.skipped() && !session.date().isBefore(today))
+        .sorted(Comparator.comparing(PlannedSession::date))
+        .flatMap(
+            session ->
+                outline(session).broken(bounds).stream()
+                    .limit(1)
+                    .map(
+                        broken ->
+                            FindingKind.PROGRAMME_OUT_OF_BOUNDS.of(
+                                Days.of(session.date()), broken.finding().message())))
+        .findFirst();
   }
 
   /** The sessions of a week that are left, by the day they are on. */

@@ -221,6 +221,18 @@ class ProgrammeTest {
   }
 
   @Test
+  void whatMayNotBeAskedAnyMoreIsSaidFromTheDayItBegins() {
+    Programme laid = Programme.of(plan(LITTLE, ALL_DAYS, 8));
+    Bounds same = laid.plan().bounds();
+    assertThat(laid.outOfBounds(same, START)).isEmpty();
+    Bounds longer = new Bounds(same.ceiling(), 15, 10);
+    Finding finding = laid.outOfBounds(longer, START.plusDays(1)).orElseThrow();
+    assertThat(finding.message()).startsWith("From 3 Jun 2026 on");
+    assertThat(finding.because()).startsWith("5 min of warm-up; at least 15.");
+    assertThat(laid.outOfBounds(longer, START.plusWeeks(9))).isEmpty();
+  }
+
+  @Test
   void fourSessionsOfFiveEarnAStepAndThreeDoNot() {
     Programme laid = Programme.of(plan(LITTLE, ALL_DAYS, 26));
     int week = 1;

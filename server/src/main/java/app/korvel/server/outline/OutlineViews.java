@@ -70,6 +70,11 @@ public final class OutlineViews {
           Bounds.of(screening.scope()));
     }
 
+    /** The same without a rate. */
+    public Runner withoutRates() {
+      return new Runner(Optional.empty(), cap, highestEffort, family, bounds);
+    }
+
     private Aim aim(Percents range) {
       return Aim.of(range, reserve, cap, highestEffort, family);
     }

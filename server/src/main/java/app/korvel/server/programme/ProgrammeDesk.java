@@ -273,6 +273,10 @@ class ProgrammeDesk {
     if (findings.isEmpty() && current.version() != from.version()) {
       findings.add(FindingKind.PROGRAMME_OF_OLDER.of(from.version(), current.version()));
     }
+    saved
+        .programme()
+        .outOfBounds(Bounds.of(led.screening().scope()), clock.today())
+        .ifPresent(findings::add);
     Standing standing = led.standing(from);
     findings.addAll(standing.findings().stream().filter(each -> !findings.contains(each)).toList());
     return view(led, saved.programme(), saved.version(), from, findings);

@@ -212,7 +212,9 @@ final class ProgrammeViews {
                 what,
                 key -> {
                   Runner runner = known.computeIfAbsent(key.mode, runners);
-                  outlines.add(OutlineView.of(key.outline, runner));
+                  // What may not be asked of them is given no rate.
+                  boolean keeps = key.outline.broken(runner.bounds()).isEmpty();
+                  outlines.add(OutlineView.of(key.outline, keeps ? runner : runner.withoutRates()));
                   return outlines.size() - 1;
                 });
         sessions.add(
