@@ -22,6 +22,7 @@ import SelectField from '../shared/SelectField.vue'
 import TextField from '../shared/TextField.vue'
 import TickField from '../shared/TickField.vue'
 import { useFieldMessages } from '../shared/fields'
+import { meantForField } from '../shared/keys'
 import { useLoad } from '../shared/load'
 import { loadMethods, theMethods } from '../shared/methods'
 import { minutes } from '../shared/words'
@@ -168,6 +169,8 @@ function takeBack() {
   }
 }
 function onKey(event: KeyboardEvent) {
+  // In a field the browser takes back what was typed.
+  if (meantForField(event.target)) return
   if ((event.ctrlKey || event.metaKey) && event.key === 'z' && !event.shiftKey) {
     event.preventDefault()
     takeBack()

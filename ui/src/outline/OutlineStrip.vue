@@ -82,6 +82,7 @@ function onKey(event: KeyboardEvent, place: Place, step: DrawnStep) {
   } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
     emit('harder', place, event.key === 'ArrowUp' ? 5 : -5)
   } else if (event.key === '+' || event.key === '-') {
+    emit('grabbed')
     const grain = step.kind === 'burst' ? 5 : step.seconds < 120 ? 30 : 60
     emit('stretch', place, step.seconds + (event.key === '+' ? grain : -grain))
   } else if (event.key === 'Delete') {

@@ -8,7 +8,7 @@ const WORDS = { info: 'Note', caution: 'Watch', block: 'First' }
 
 <template>
   <ul v-if="findings.length" class="findings">
-    <li v-for="finding in findings" :key="finding.code" :class="finding.severity">
+    <li v-for="finding in findings" :key="finding.code + finding.message" :class="finding.severity">
       <span class="mark">{{ WORDS[finding.severity] }}</span>
       <div>
         <span class="said">{{ finding.message }}</span>

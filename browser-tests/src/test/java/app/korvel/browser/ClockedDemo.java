@@ -10,6 +10,8 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.ZoneId;
 import org.openqa.selenium.Keys;
 import org.springframework.boot.builder.SpringApplicationBuilder;
@@ -25,6 +27,12 @@ final class ClockedDemo implements AutoCloseable {
   private final Path folder;
   private final int port;
   private Duration passed = Duration.ZERO;
+
+  /** It begins in the morning, whenever it is run: no day ends in the middle of a test. */
+  private final Instant morning =
+      LocalDate.now().atTime(LocalTime.of(9, 0)).atZone(ZoneId.systemDefault()).toInstant();
+
+  private final Duration toMorning = Duration.between(Instant.now(), morning);
   private ConfigurableApplicationContext server;
 
   private final Clock clock =
@@ -41,7 +49,7 @@ final class ClockedDemo implements AutoCloseable {
 
         @Override
         public Instant instant() {
-          return Instant.now().plus(passed);
+          return Instant.now().plus(toMorning).plus(passed);
         }
       };
 
@@ -86,6 +94,7 @@ final class ClockedDemo implements AutoCloseable {
   /** Opens a page of a client. */
   void openClient(String name, String page) {
     desk.driver().get("http://127.0.0.1:" + port + "/clients?q=" + name);
+    desk.driver().executeScript("localStorage.began ??= arguments[0]", "" + morning.toEpochMilli());
     desk.await(() -> desk.all("a.name").size() == 1);
     String href = desk.one("a.name").getDomProperty("href");
     desk.driver().get(href.replaceAll("(/clients/[^/]+).*", "$1/" + page));

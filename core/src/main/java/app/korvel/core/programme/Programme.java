@@ -68,7 +68,7 @@ public record Programme(Plan plan, List<Stepped> weeks, List<PlannedSession> ses
       Week against,
       List<Finding> findings) {
     public WeekNow {
-      findings = List.copyOf(findings);
+      findings = findings.stream().distinct().toList();
     }
   }
 

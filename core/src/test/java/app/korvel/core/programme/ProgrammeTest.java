@@ -215,6 +215,9 @@ class ProgrammeTest {
     Programme swapped = laid.swap(2, Mode.CYCLE, Scope.unscreened(LITTLE));
     assertThat(swapped.session(2).mode()).isEqualTo(Mode.CYCLE);
     assertThat(codes(swapped, 1)).containsExactly("mode-swapped");
+    // Said once, however many sessions it is true of.
+    assertThat(codes(swapped.swap(1, Mode.CYCLE, Scope.unscreened(LITTLE)), 1))
+        .containsExactly("mode-swapped");
     Scope unsteady = Scope.unscreened(People.having(40, Activity.LITTLE, Condition.FALLS));
     assertThatThrownBy(() -> laid.swap(2, Mode.STAIRS, unsteady))
         .isInstanceOf(InvalidValueException.class);
