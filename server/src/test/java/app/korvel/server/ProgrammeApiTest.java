@@ -410,6 +410,15 @@ class ProgrammeApiTest {
                 .post("/api/calculator/programme", TRIAL.formatted(46, "some", ",\"minutes\":400"))
                 .at("/errors/0/field"))
         .isEqualTo("minutes");
+    for (String field : List.of("weeksBefore", "lightWeeks")) {
+      assertThat(
+              server
+                  .post(
+                      "/api/calculator/programme",
+                      TRIAL.formatted(46, "some", ",\"" + field + "\":-1"))
+                  .at("/errors/0/field"))
+          .isEqualTo(field);
+    }
     assertThat(
             server
                 .post("/api/calculator/programme", TRIAL.formatted(5, "some", ""))

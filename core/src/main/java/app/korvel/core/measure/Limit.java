@@ -69,7 +69,9 @@ public enum Limit {
   /** Weeks of a programme. */
   PROGRAMME_WEEKS(4, 26, "weeks"),
   /** Weeks for which a cautious start stays light. */
-  LIGHT_WEEKS(0, 12, "weeks");
+  LIGHT_WEEKS(0, 12, "weeks"),
+  /** Weeks trained before a programme begins. */
+  WEEKS_BEFORE(0, 5_200, "weeks");
 
   private final int lowest;
   private final int highest;

@@ -282,6 +282,6 @@ final class ProgrammeViews {
       List<DayOfWeek> weekdays,
       @Nullable Integer goalMinutes,
       @Nullable Integer goalDays,
-      @Nullable Integer lightWeeks,
-      @Nullable Integer weeksBefore) {}
+      @Nullable @Within(Limit.LIGHT_WEEKS) Integer lightWeeks,
+      @Nullable @Within(Limit.WEEKS_BEFORE) Integer weeksBefore) {}
 }
