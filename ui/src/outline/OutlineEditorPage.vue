@@ -179,6 +179,8 @@ function onKey(event: KeyboardEvent) {
 onMounted(() => addEventListener('keydown', onKey))
 onBeforeUnmount(() => removeEventListener('keydown', onKey))
 
+/** The range of any intensity, as the server has it. */
+const intensity = computed(() => theMethods.value?.limits.find(({ id }) => id === 'intensity'))
 const stepAt = (place: Place) => draft.blocks[place.block]!.steps[place.step]!
 function change(what: () => Place | void) {
   remember()
@@ -318,7 +320,7 @@ function takeTheirs() {
         editable
         @grabbed="remember"
         @stretch="(place, to) => stretch(stepAt(place), to)"
-        @harder="(place, by) => (remember(), harder(stepAt(place), by))"
+        @harder="(place, by) => (remember(), harder(stepAt(place), by, intensity))"
         @reorder="(place, by) => change(() => reorder(draft, place, by))"
         @remove="(place) => draft.blocks.length > 1 && change(() => remove(draft, place))"
       />

@@ -92,6 +92,7 @@ thead th {
 }
 
 tbody th {
+  min-width: 8.5rem;
   font-weight: 650;
   white-space: normal;
 }

@@ -121,12 +121,18 @@ export function stretch(step: StepDraft, to: number) {
   step.length = minutes(Math.max(grain, Math.round(to / grain) * grain))
 }
 
-/** Both edges by so much, as wide as before. */
-export function harder(step: StepDraft, by: number) {
+/** Both edges by so much, as wide as before, within what is accepted. */
+export function harder(
+  step: StepDraft,
+  by: number,
+  accepted: { lowest: number; highest: number } | undefined,
+) {
   const low = Number(step.low)
   const high = Number(step.high)
   if (!STEP_KINDS[step.kind].ranged || Number.isNaN(low) || Number.isNaN(high)) return
-  const moved = Math.max(20 - low, Math.min(90 - high, by))
+  const moved = accepted
+    ? Math.max(accepted.lowest - low, Math.min(accepted.highest - high, by))
+    : by
   step.low = String(low + moved)
   step.high = String(high + moved)
 }

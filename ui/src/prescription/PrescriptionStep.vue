@@ -184,9 +184,10 @@ function takeTheirs() {
 const bracket = computed(() => {
   const low = typed(parts.lowPercent)
   const high = typed(parts.highPercent)
-  const most = start.value?.highestPercent ?? 90
+  if (!start.value) return null
+  const { lowestPercent: least, highestPercent: most } = start.value
   return typeof low === 'number' && typeof high === 'number' && low <= high && low >= 0
-    ? { low, high: Math.min(high, 100), most }
+    ? { low, high: Math.min(high, 100), least, most }
     : null
 })
 function dragged(edge: 'low' | 'high', percent: number) {

@@ -282,7 +282,13 @@ const outOf = computed(() => Object.keys(messages.value).length > 0)
             <Findings :findings="[rule.finding]" />
           </li>
         </ul>
-        <p v-else class="quiet small" role="status">Every week keeps the rules.</p>
+        <p
+          v-else-if="!shown.findings.some(({ severity }) => severity === 'block')"
+          class="quiet small"
+          role="status"
+        >
+          Every week keeps the rules.
+        </p>
       </section>
 
       <section v-if="weekNow" class="sheet stack" aria-labelledby="week-title">

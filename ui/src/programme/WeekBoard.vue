@@ -22,14 +22,8 @@ const days = computed(() =>
 )
 const shown = computed(() => days.value.flatMap((each) => each.sessions))
 const outlineOf = (session: PlannedSession) => props.programme.outlines[session.outline]!
-/** The hardest level of a session, for its colour. */
-const level = (session: PlannedSession) =>
-  Math.max(
-    1,
-    ...outlineOf(session).blocks.flatMap((block) =>
-      block.steps.map((step) => (step.kind === 'work' ? (step.aim?.level ?? 1) : 1)),
-    ),
-  )
+/** The hardest its work gets, for its colour. */
+const level = (session: PlannedSession) => outlineOf(session).level
 const spoken = (session: PlannedSession) =>
   `${weekday(session.date)}: ${minutes(outlineOf(session).workSeconds)} minutes of work, ` +
   `${MODES[session.mode]}${session.ownOutline ? `, ${session.ownOutline}` : ''}` +

@@ -38,7 +38,7 @@ const props = withDefaults(
     /** Many schools on one span: names on the left, what each calls the rate on the right. */
     beside?: boolean
     /** The target's edges in percent of reserve, where they can be dragged and typed along. */
-    bracket?: { low: number; high: number; most: number } | null
+    bracket?: { low: number; high: number; least: number; most: number } | null
     /** A range across every row of such a stack. */
     mark?: { lowBpm: number; highBpm: number } | null
   }>(),
@@ -356,7 +356,7 @@ function onPointerMove(event: PointerEvent) {
 const handles = computed(() => {
   const row = drawn.value[0]
   if (!props.bracket || !row) return null
-  const { low, high, most } = props.bracket
+  const { low, high, least, most } = props.bracket
   const at = (percent: number) =>
     row.x(row.zones.restingBpm + (row.zones.reserveBpm * percent) / 100)
   const cap = row.zones.capBpm === null ? Infinity : row.x(row.zones.capBpm)
@@ -374,7 +374,7 @@ const handles = computed(() => {
         name: 'Lower edge',
         x: at(low),
         percent: low,
-        least: 20,
+        least,
         most: high,
         left: 22,
         right: reach,

@@ -833,11 +833,6 @@ public enum FindingKind {
       "%s min at %s cannot be reached: the work holds %s min of it.",
       "Only steps whose range reaches that level count.",
       Source.KORVEL),
-  OUTLINE_FITTED(
-      INFO,
-      "Made to fit this client: %s",
-      "No step lies above what they may do, and warm-up and cool-down are as long as theirs.",
-      Source.KORVEL),
   EXERCISE_TYPE(
       INFO, "%s: %s.", "The mode and type that are trained are what improves.", Source.PRACTICE),
   EXERCISE_MIND(

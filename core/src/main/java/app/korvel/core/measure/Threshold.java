@@ -180,7 +180,6 @@ public enum Threshold {
   LIGHTER_TO("70", "% of the minutes", "A lighter week has at most so many.", Source.PRACTICE),
   SESSIONS_TO_STEP(
       "80", "% of sessions", "So many done earn the next step, at least.", Source.PRACTICE),
-  SESSIONS_TO_HOLD("50", "% of sessions", "Fewer done: one step back.", Source.PRACTICE),
   EASY_MARK("80", "% of the work", "The easy share to keep to.", Source.PRACTICE),
   EASY_MARK_FROM(
       "300", "minutes a week", "From here on the easy share is looked at.", Source.PRACTICE),

@@ -86,10 +86,7 @@ public record Parts(
     checkLimit(faults, "highPercent", highPercent, Limit.INTENSITY);
     checkLimit(faults, "minutes", minutes, Limit.SESSION_MINUTES);
     checkLimit(faults, "days", days, Limit.DAYS_A_WEEK);
-    if (mode == Mode.STAIRS && person.has(Condition.FALLS)) {
-      faults.add(
-          new Fault("mode", "is left out for this client: falls are on record", "any other mode"));
-    }
+    modeFault(mode, person).ifPresent(faults::add);
     exercise.ifPresent(each -> checkExercise(faults, each, scope));
     if (faults.isEmpty()) {
       checkTogether(faults, Ceiling.of(person, scope.permission()));
@@ -97,6 +94,26 @@ public record Parts(
     if (!faults.isEmpty()) {
       throw InvalidValueException.of(faults);
     }
+  }
+
+  /**
+   * Checks that a mode is one for someone.
+   *
+   * @throws InvalidValueException when it is left out for them
+   */
+  public static void checkMode(Mode mode, Person person) {
+    modeFault(mode, person)
+        .ifPresent(
+            fault -> {
+              throw InvalidValueException.of(List.of(fault));
+            });
+  }
+
+  private static Optional<Fault> modeFault(Mode mode, Person person) {
+    return mode == Mode.STAIRS && person.has(Condition.FALLS)
+        ? Optional.of(
+            new Fault("mode", "is left out for this client: falls are on record", "any other mode"))
+        : Optional.empty();
   }
 
   private void checkExercise(List<Fault> faults, Exercise named, Scope scope) {

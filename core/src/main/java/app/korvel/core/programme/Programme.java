@@ -16,7 +16,6 @@ import app.korvel.core.prescription.Week;
 import app.korvel.core.programme.Progression.Kind;
 import app.korvel.core.programme.Progression.Stepped;
 import app.korvel.core.screening.Person;
-import app.korvel.core.screening.Scope;
 import app.korvel.core.zone.GuidelineClass;
 import java.math.BigDecimal;
 import java.time.DayOfWeek;
@@ -163,18 +162,8 @@ public record Programme(Plan plan, List<Stepped> weeks, List<PlannedSession> ses
    * @throws InvalidValueException when that mode is left out for the client, or there is no such
    *     session
    */
-  public Programme swap(int number, Mode mode, Scope scope) {
-    Parts first = plan.first();
-    new Parts(
-            first.goal(),
-            first.approach(),
-            first.lowPercent(),
-            first.highPercent(),
-            first.minutes(),
-            first.days(),
-            first.type(),
-            mode)
-        .check(scope);
+  public Programme swap(int number, Mode mode, Person person) {
+    Parts.checkMode(mode, person);
     return change(number, session -> session.by(mode));
   }
 

@@ -212,13 +212,12 @@ class ProgrammeTest {
     assertThat(codes(thin.skip(2, true), 1)).containsExactly("once-a-week");
     assertThat(codes(thin.skip(2, true).skip(3, true), 1)).containsExactly("week-empty");
 
-    Programme swapped = laid.swap(2, Mode.CYCLE, Scope.unscreened(LITTLE));
+    Programme swapped = laid.swap(2, Mode.CYCLE, LITTLE);
     assertThat(swapped.session(2).mode()).isEqualTo(Mode.CYCLE);
     assertThat(codes(swapped, 1)).containsExactly("mode-swapped");
     // Said once, however many sessions it is true of.
-    assertThat(codes(swapped.swap(1, Mode.CYCLE, Scope.unscreened(LITTLE)), 1))
-        .containsExactly("mode-swapped");
-    Scope unsteady = Scope.unscreened(People.having(40, Activity.LITTLE, Condition.FALLS));
+    assertThat(codes(swapped.swap(1, Mode.CYCLE, LITTLE), 1)).containsExactly("mode-swapped");
+    Person unsteady = People.having(40, Activity.LITTLE, Condition.FALLS);
     assertThatThrownBy(() -> laid.swap(2, Mode.STAIRS, unsteady))
         .isInstanceOf(InvalidValueException.class);
   }

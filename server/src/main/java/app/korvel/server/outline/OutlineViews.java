@@ -178,12 +178,14 @@ public final class OutlineViews {
    * A session from warm-up to stretching, worked out for someone.
    *
    * @param seconds in all, without the hours between bouts
+   * @param level the hardest that its work touches, 1 to 5
    * @param moderateSeconds of the work, by the middle of each step
    * @param broken the rules it breaks
    */
   public record OutlineView(
       List<BlockView> blocks,
       @Nullable BandGoalView bandGoal,
+      int level,
       int seconds,
       int workSeconds,
       int lightSeconds,
@@ -195,9 +197,17 @@ public final class OutlineViews {
     public static OutlineView of(Outline outline, Runner runner) {
       int light = outline.workSeconds(GuidelineClass.LIGHT);
       int moderate = outline.workSeconds(GuidelineClass.MODERATE);
+      List<BlockView> blocks =
+          outline.blocks().stream().map(block -> BlockView.of(block, runner)).toList();
       return new OutlineView(
-          outline.blocks().stream().map(block -> BlockView.of(block, runner)).toList(),
+          blocks,
           outline.bandGoal().map(BandGoalView::of).orElse(null),
+          blocks.stream()
+              .flatMap(block -> block.steps().stream())
+              .filter(step -> step.kind() == StepKind.WORK && step.aim() != null)
+              .mapToInt(step -> step.aim().level())
+              .max()
+              .orElse(1),
           outline.seconds(),
           outline.workSeconds(),
           light,

@@ -1,6 +1,7 @@
 package app.korvel.server.prescription;
 
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.Limit;
 import app.korvel.core.outline.Ceiling;
 import app.korvel.core.outline.Exercise;
 import app.korvel.core.outline.WorkType;
@@ -133,6 +134,7 @@ final class PrescriptionViews {
       boolean offersApproach,
       List<SchoolOption> schools,
       boolean mayIssue,
+      int lowestPercent,
       int highestPercent,
       List<GoalOption> goals,
       List<TypeOption> types,
@@ -148,6 +150,7 @@ final class PrescriptionViews {
           Start.offersApproach(person.activity()),
           SchoolOption.of(person),
           permission.mayIssue(),
+          Limit.INTENSITY.lowest(),
           Ceiling.of(person, permission).percent(),
           Goal.openTo(person).stream()
               .map(

@@ -101,7 +101,7 @@ class ProgrammeController {
     return change(
         id,
         request.version(),
-        programme -> programme.swap(number, request.mode(), records.screening(client).scope()));
+        programme -> programme.swap(number, request.mode(), records.screening(client).person()));
   }
 
   @PutMapping("/api/clients/{id}/programme/sessions/{number}/outline")
