@@ -21,6 +21,7 @@ const KEYS: Record<string, () => unknown> = {
   '/': find,
   '?': () => (help.value = true),
   u: undoLast,
+  l: () => router.push('/log'),
   '[': () => goAlong(-1),
   ']': () => goAlong(1),
   ...Object.fromEntries(PLACES.map(({ to }, at) => [String(at + 1), () => router.push(to)])),

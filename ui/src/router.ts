@@ -81,7 +81,28 @@ export const router = createRouter({
           component: () => import('./programme/SessionsStep.vue'),
           meta: { title: 'Sessions', step: 'sessions', keys: 'sessions' },
         },
+        {
+          path: 'progress',
+          component: () => import('./progress/ProgressStep.vue'),
+          meta: { title: 'Progress', step: 'progress', keys: 'progress' },
+        },
       ],
+    },
+    {
+      path: '/clients/:id/hand-out',
+      component: () => import('./programme/HandOutPage.vue'),
+      props: true,
+      meta: { title: 'Hand-out', place: 'clients', keys: 'card' },
+    },
+    {
+      path: '/calendar',
+      component: () => import('./calendar/CalendarPage.vue'),
+      meta: { title: 'Calendar', place: 'calendar', keys: 'calendar' },
+    },
+    {
+      path: '/log',
+      component: () => import('./session/LogPage.vue'),
+      meta: { title: 'Log', place: 'calendar', keys: 'log' },
     },
     {
       path: '/clients/:id/card/:version',

@@ -27,12 +27,17 @@ export class Problem extends Error {
 const UNREACHABLE =
   'Korvel does not answer. Nothing was lost; check that it is running, then try again.'
 
-async function fetched(method: string, path: string, body?: BodyInit): Promise<Response> {
+async function fetched(
+  method: string,
+  path: string,
+  body?: BodyInit,
+  type = 'application/json',
+): Promise<Response> {
   let response: Response
   try {
     response = await fetch('/api' + path, {
       method,
-      headers: body === undefined ? {} : { 'Content-Type': 'application/json' },
+      headers: body === undefined ? {} : { 'Content-Type': type },
       body: body ?? null,
     })
   } catch {
@@ -52,8 +57,8 @@ async function fetched(method: string, path: string, body?: BodyInit): Promise<R
   return response
 }
 
-async function send<T>(method: string, path: string, body?: BodyInit): Promise<T> {
-  const response = await fetched(method, path, body)
+async function send<T>(method: string, path: string, body?: BodyInit, type?: string): Promise<T> {
+  const response = await fetched(method, path, body, type)
   return (await response.json().catch(() => null)) as T
 }
 
@@ -61,7 +66,8 @@ export const get = <T>(path: string) => send<T>('GET', path)
 export const post = <T>(path: string, body: unknown) => send<T>('POST', path, JSON.stringify(body))
 export const put = <T>(path: string, body: unknown) => send<T>('PUT', path, JSON.stringify(body))
 /** A file as it is. */
-export const postFile = <T>(path: string, file: Blob) => send<T>('POST', path, file)
+export const postFile = <T>(path: string, file: Blob, type?: string) =>
+  send<T>('POST', path, file, type)
 export const del = <T>(path: string) => send<T>('DELETE', path)
 
 /** Asks for text, not for data. */

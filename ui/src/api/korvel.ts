@@ -67,6 +67,16 @@ export type Programme = Schemas['ProgrammeView']
 export type ProgrammeWeek = Schemas['ProgrammeWeekView']
 export type PlannedSession = Schemas['PlannedSessionView']
 export type ProgrammeSheet = Schemas['ProgrammeSheet']
+export type WeekReview = Schemas['ReviewView']
+export type WeekDecision = Schemas['WeekDecisionView']
+export type SessionLog = Schemas['SessionLogView']
+export type SessionLogRequest = Schemas['SessionLogRequest']
+export type OpenSession = Schemas['OpenSession']
+export type StopSign = Schemas['StopSignView']
+export type CalendarDays = Schemas['CalendarView']
+export type CalendarSession = Schemas['CalendarSession']
+export type CalendarLinks = Schemas['CalendarLinks']
+export type Progress = Schemas['ProgressView']
 export type Card = Schemas['CardView']
 export type CardsSheet = Schemas['CardsRequest']
 export type SheetOfCards = Schemas['SheetOfCards']
@@ -242,14 +252,60 @@ export const saveProgramme = (id: string, version: number, plan: Typed<PlanReque
   put<Programme>(programme(id), { version, plan })
 /** What can be changed of one session. */
 export type SessionChange =
-  { date: string } | { skipped: boolean } | { mode: Mode } | { outline: string | null }
+  | { date: string; time?: string | null; untimed?: boolean }
+  | { skipped: boolean }
+  | { mode: Mode }
+  | { outline: string | null }
 export const changeSession = (id: string, version: number, session: number, to: SessionChange) =>
   put<Programme>(`${programme(id)}/sessions/${session}/${Object.keys(to)[0]}`, { version, ...to })
 export const takeBackProgramme = (id: string, version: number, to: number) =>
   put<Programme>(`${programme(id)}/version`, { version, to })
 
+export const decideWeek = (
+  id: string,
+  week: number,
+  decision: Typed<Schemas['WeekDecisionRequest']>,
+) => put<Programme>(`${programme(id)}/weeks/${week}/decision`, decision)
+
+/** What is to be logged of the last two weeks. */
+export const toLog = () => get<Schemas['ToLog']>('/session-logs/open')
+/** All of them, or none. */
+export const keepLogs = (logs: Typed<SessionLogRequest>[]) =>
+  post<Schemas['SessionLogList']>('/session-logs', { logs })
+export const sessionLogs = (id: string) =>
+  get<Schemas['SessionLogList']>(`${client(id)}/session-logs`)
+const sessionLog = (id: string, log: string) => `${client(id)}/session-logs/${log}`
+export const correctLog = (id: string, log: string, by: Typed<SessionLogRequest>) =>
+  put<SessionLog>(sessionLog(id, log), by)
+export const takeBackLog = (id: string, log: string) => del<Schemas['KeptLog']>(sessionLog(id, log))
+export const undoLog = (id: string, log: string) =>
+  post<Schemas['KeptLog']>(`${sessionLog(id, log)}/undo`, {})
+
+export const calendar = (from: string, to: string, of: string) =>
+  get<CalendarDays>(`/calendar?${query({ from, to, client: of })}`)
+/** Where a calendar file is fetched: one client's, a class's, or the studio's. */
+export const calendarFile = (of: string, members: string[] = []) =>
+  of
+    ? `/api${client(of)}/calendar.ics`
+    : `/api/calendar.ics?${new URLSearchParams(members.map((id) => ['client', id]))}`
+export const calendarLinks = () => get<CalendarLinks>('/calendar/links')
+export const subscribe = (name: string, clientId: string | null) =>
+  post<Schemas['NewSubscription']>('/calendar/subscriptions', { name, clientId })
+export const revokeSubscription = (id: string, revoked: boolean) =>
+  put<CalendarLinks>(`/calendar/subscriptions/${id}/revoked`, { revoked })
+export const readBusy = (file: File, of: string) =>
+  postFile<CalendarLinks>(
+    `/calendar/busy?${query({ name: file.name, client: of })}`,
+    file,
+    'text/calendar',
+  )
+export const removeBusy = (id: string, removed: boolean) =>
+  put<CalendarLinks>(`/calendar/busy/${id}/removed`, { removed })
+
+export const progress = (id: string) => get<Progress>(`${client(id)}/progress`)
+
 /** Sheets to print: as a page, and as a PDF. */
-export type SheetKind = 'cards' | 'chart' | 'poster'
+export type SheetKind = 'cards' | 'chart' | 'poster' | 'hand-out'
 export const sheetPage = (kind: SheetKind, sheet: unknown) =>
   postForText(`/sheets/${kind}/page`, sheet)
 export const sheetPdf = (kind: SheetKind, sheet: unknown) =>

@@ -188,7 +188,7 @@ header {
   /* What only a screen reader reads is laid out absolutely: it has to be clipped here as well. */
   position: relative;
   display: grid;
-  grid-template-columns: repeat(6, minmax(0, 1fr));
+  grid-template-columns: repeat(7, minmax(0, 1fr));
   background: var(--sheet);
   border: 1px solid var(--line);
   border-radius: var(--radius);

@@ -6,7 +6,7 @@ import ChoiceField from '../shared/ChoiceField.vue'
 import PrincipleNote from '../shared/PrincipleNote.vue'
 import TextField from '../shared/TextField.vue'
 import { typed } from '../shared/fields'
-import { daysLater, figureSpan, options } from '../shared/words'
+import { clock, daysLater, figureSpan, options } from '../shared/words'
 
 /** When, on which days, and what the weeks grow towards. */
 const props = defineProps<{ proposal: Plan; messages: Record<string, string> }>()
@@ -20,6 +20,7 @@ const form = reactive({
   goalMinutes: '',
   goalDays: '',
   lightWeeks: '',
+  time: '',
 })
 watch(
   () => props.proposal,
@@ -32,6 +33,7 @@ watch(
       goalMinutes: String(plan.goalMinutes),
       goalDays: String(plan.goalDays),
       lightWeeks: String(plan.lightWeeks),
+      time: clock(plan.time),
     }),
   { immediate: true },
 )
@@ -55,6 +57,7 @@ function request() {
     goalMinutes: typed(form.goalMinutes),
     goalDays: typed(form.goalDays),
     lightWeeks: props.proposal.staysLight ? typed(form.lightWeeks) : null,
+    time: form.time || null,
   }
 }
 watch(form, () => emit('changed', request()), { immediate: true, deep: true })
@@ -110,6 +113,14 @@ const first = computed(() => props.proposal)
         number
         hint="a week"
         :message="messages.goalDays"
+      />
+      <TextField
+        v-model="form.time"
+        label="Time of day"
+        name="time"
+        type="time"
+        hint="if it is fixed"
+        :message="messages.time"
       />
       <TextField
         v-if="first.staysLight"

@@ -8,7 +8,7 @@ import Findings from '../shared/Findings.vue'
 import PrincipleNote from '../shared/PrincipleNote.vue'
 import SelectField from '../shared/SelectField.vue'
 import TextField from '../shared/TextField.vue'
-import { minutes, MODES, options, weekday } from '../shared/words'
+import { clock, minutes, MODES, options, weekday } from '../shared/words'
 
 /** One session: what is done in it, and what can be changed. */
 const props = defineProps<{
@@ -35,10 +35,17 @@ watch(
   () => (step.value = null),
 )
 const date = ref('')
+const time = ref('')
 watch(
   () => props.session,
-  (session) => (date.value = session.date),
+  (session) => {
+    date.value = session.date
+    time.value = clock(session.time)
+  },
   { immediate: true },
+)
+const same = computed(
+  () => date.value === props.session.date && time.value === clock(props.session.time),
 )
 const USUAL = 'usual'
 const outlineChoices = computed(() => [
@@ -77,7 +84,7 @@ const chosenOutline = computed(
     <OutlineStrip v-model:selected="step" :blocks="outline.blocks" :broken="brokenAt" />
     <Findings :findings="rules" />
     <div class="ways">
-      <form @submit.prevent="date && emit('change', { date })">
+      <form @submit.prevent="date && emit('change', { date, time: time || null, untimed: !time })">
         <TextField
           v-model="date"
           label="On"
@@ -85,7 +92,8 @@ const chosenOutline = computed(
           type="date"
           :message="messages.to ?? messages.date"
         />
-        <Button type="submit" label="Move" outlined :disabled="!date || date === session.date" />
+        <TextField v-model="time" label="At" name="time" type="time" :message="messages.time" />
+        <Button type="submit" label="Move" outlined :disabled="!date || same" />
       </form>
       <SelectField
         :model-value="session.mode"
@@ -124,7 +132,7 @@ h3 .quiet {
 
 .ways {
   display: grid;
-  grid-template-columns: minmax(16rem, auto) minmax(10rem, 1fr) minmax(12rem, 1fr);
+  grid-template-columns: minmax(22rem, auto) minmax(9rem, 1fr) minmax(11rem, 1fr);
   gap: 12px 16px;
   align-items: start;
 }

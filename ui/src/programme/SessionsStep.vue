@@ -8,13 +8,20 @@ import {
   previewProgramme,
   programmeSheet,
   saveProgramme,
+  sessionLogs,
+  takeBackLog,
   takeBackProgramme,
+  undoLog,
   type PlanRequest,
   type Programme,
   type SessionChange,
+  type SessionLog,
   type Typed,
 } from '../api/korvel'
 import { useClient } from '../clients/useClient'
+import { DAYS } from '../screening/intake'
+import LogForm from '../session/LogForm.vue'
+import WeekStep from '../session/WeekStep.vue'
 import Findings from '../shared/Findings.vue'
 import PrincipleNote from '../shared/PrincipleNote.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
@@ -32,13 +39,14 @@ import WeeksPicture from './WeeksPicture.vue'
 const { id, refresh } = useClient()
 const { data, problem, load } = useLoad(programmeSheet)
 const library = useLoad(outlines)
+const logs = useLoad(sessionLogs)
 const board = ref<{ focusSelected: () => Promise<void> } | null>(null)
 watch(
   [id, undone],
   async () => {
     // What is taken back moves the session, and the focus goes with it.
     const onBoard = document.activeElement?.classList.contains('session')
-    await load(id.value)
+    await Promise.all([load(id.value), logs.load(id.value)])
     if (onBoard) await board.value?.focusSelected()
   },
   { immediate: true },
@@ -111,8 +119,10 @@ const key = (rule: { week: number; finding: Finding }) => `${rule.week} ${rule.f
 const missed = ref<{ words: string; again: () => Promise<void> } | null>(null)
 const fault = ref<Finding[]>([])
 
+const sessionOf = (programme: Programme, number: number) =>
+  programme.sessions.find((each) => each.number === number)!
 function words(number: number, to: SessionChange): string {
-  const of = weekday(saved.value!.sessions[number - 1]!.date)
+  const of = weekday(sessionOf(saved.value!, number).date)
   if ('date' in to) return `${of} is moved to ${weekday(to.date)}.`
   if ('skipped' in to) return to.skipped ? `${of} is left out.` : `${of} is taken in again.`
   if ('mode' in to) return `${of}: ${MODES[to.mode]}.`
@@ -150,7 +160,7 @@ async function change(number: number, to: SessionChange, onBoard = false) {
   }
 }
 const weekOf = (programme: Programme, number: number) => {
-  const { date } = programme.sessions[number - 1]!
+  const { date } = sessionOf(programme, number)
   return programme.weeks.filter((each) => each.startsOn <= date).at(-1)?.number ?? 1
 }
 async function doMineToo() {
@@ -198,6 +208,65 @@ async function keepAgain() {
   await keep()
 }
 
+/** What was logged of the session in hand, and what can be logged. */
+const logOf = (number: number | null) =>
+  logs.data.value?.logs.find((log) => log.number === number && number !== null)
+const logged = computed(() => (inHand.value ? logOf(inHand.value.number) : undefined))
+const signs = computed(() => logs.data.value?.warnings ?? [])
+/** A form is open: for the session in hand, for a log to be put right, or for one not planned. */
+const logging = ref<'hand' | 'besides' | SessionLog | null>(null)
+watch([session, week], () => (logging.value = null))
+const handOf = computed(() => ({
+  clientId: id.value,
+  number: inHand.value?.number ?? null,
+  on: inHand.value?.date ?? '',
+  minutes: Math.floor((saved.value?.outlines[inHand.value?.outline ?? 0]?.workSeconds ?? 0) / 60),
+}))
+const today = computed(() => theStudio.value?.today ?? '')
+const besides = computed(() => ({
+  clientId: id.value,
+  number: null,
+  on: today.value,
+  minutes: weekNow.value?.minutesASession ?? 0,
+}))
+const unplanned = computed(
+  () => logs.data.value?.logs.filter(({ number }) => number === null) ?? [],
+)
+async function afterLog(log: SessionLog, before?: SessionLog) {
+  logging.value = null
+  offerUndo(
+    `${weekday(log.on)}: ${log.words}.`,
+    async () => void (await (before ? undoLog(id.value, log.id) : takeBackLog(id.value, log.id))),
+  )
+  await Promise.all([load(id.value), logs.load(id.value), refresh()])
+}
+async function withdraw(log: SessionLog) {
+  try {
+    const { id: by } = await takeBackLog(id.value, log.id)
+    offerUndo(
+      `The log of ${weekday(log.on)} is taken back.`,
+      async () => void (await undoLog(id.value, by)),
+    )
+    await Promise.all([load(id.value), logs.load(id.value), refresh()])
+  } catch (thrown) {
+    show(asProblem(thrown))
+  }
+}
+async function decided(after: Programme, words: string) {
+  const before = saved.value!.version!
+  data.value = { ...data.value!, programme: after, review: null }
+  week.value = Math.min(after.weeks.length, (after.decisions.at(-1)?.week ?? 1) || 1)
+  offerUndo(
+    words,
+    async () => void (await takeBackProgramme(id.value, saved.value!.version!, before)),
+  )
+  await refresh()
+}
+const decidedNow = computed(() =>
+  saved.value?.decisions.filter((each) => each.week === week.value).at(-1),
+)
+const TAKEN = { accepted: 'Accepted', changed: 'Changed', refused: 'Refused' }
+
 const outOf = computed(() => Object.keys(messages.value).length > 0)
 </script>
 
@@ -223,6 +292,16 @@ const outOf = computed(() => Object.keys(messages.value).length > 0)
       </div>
     </section>
 
+    <WeekStep
+      v-if="data.review && saved && !laying && !data.why.length"
+      :key="`${data.review.week} ${saved.version}`"
+      :client-id="id"
+      :version="saved.version!"
+      :review="data.review"
+      @decided="decided"
+      @stale="load(id)"
+    />
+
     <form
       v-if="laying"
       class="sheet stack"
@@ -232,6 +311,10 @@ const outOf = computed(() => Object.keys(messages.value).length > 0)
     >
       <h2>{{ saved ? 'Lay it out anew' : 'Lay a programme out' }}</h2>
       <PlanForm :proposal="data.proposal!" :messages="messages" @changed="request = $event" />
+      <p v-if="data.busyDays.length" class="small">
+        Left out, since a calendar has them busy for the most part:
+        {{ data.busyDays.map((each) => DAYS[each]).join(', ') }}.
+      </p>
       <Findings :findings="fault" />
       <p v-if="general" class="fault" role="alert">{{ general }}</p>
       <div class="ways">
@@ -259,13 +342,17 @@ const outOf = computed(() => Object.keys(messages.value).length > 0)
             {{ day(shown.plan.startsOn, theStudio?.today) }} to
             {{ day(shown.plan.endsOn, theStudio?.today) }}
           </h2>
-          <Button
-            v-if="!laying && data.proposal"
-            label="Lay out anew"
-            outlined
-            size="small"
-            @click="planning = true"
-          />
+          <p v-if="!laying" class="ways">
+            <RouterLink :to="`/clients/${id}/hand-out`">Hand-out</RouterLink>
+            <RouterLink :to="`/calendar?client=${id}`">Calendar</RouterLink>
+            <Button
+              v-if="data.proposal"
+              label="Lay out anew"
+              outlined
+              size="small"
+              @click="planning = true"
+            />
+          </p>
         </div>
         <Findings
           v-if="!laying"
@@ -305,6 +392,14 @@ const outOf = computed(() => Object.keys(messages.value).length > 0)
             ...weekNow.findings.filter((finding) => finding.severity === 'info'),
           ]"
         />
+        <details v-if="decidedNow && !laying" class="decision">
+          <summary>
+            {{ TAKEN[decidedNow.taken] }} on {{ day(decidedNow.decidedAt, theStudio?.today) }}:
+            proposed was “{{ decidedNow.proposal }}”
+          </summary>
+          <p v-if="decidedNow.reason">Reason: {{ decidedNow.reason }}</p>
+          <Findings :findings="decidedNow.because" />
+        </details>
         <p class="small">
           <span class="num">{{ weekNow.moderateEquivalentMinutes }}</span> moderate-equivalent min
           of <span class="num">{{ shown.markMinutes }}</span><template v-if="shown.upperMinutes"
@@ -320,13 +415,38 @@ const outOf = computed(() => Object.keys(messages.value).length > 0)
             v-model:session="session"
             :programme="shown"
             :week="week"
+            :logs="logs.data.value?.logs ?? []"
             @move="(number, date) => change(number, { date }, true)"
             @skip="(number, skipped) => change(number, { skipped }, true)"
           />
           <Findings :findings="fault" />
           <p v-if="general" class="fault" role="alert">{{ general }}</p>
+          <div v-if="inHand && !inHand.skipped" class="logged">
+            <template v-if="logged && logging !== logged">
+              <p>
+                <b>{{ logged.done ? '✓ Done' : '– Not done' }}</b>, {{ weekday(logged.on) }}:
+                {{ logged.words }}<template v-if="logged.note">; {{ logged.note }}</template>
+              </p>
+              <Button label="Put right" size="small" outlined @click="logging = logged" />
+              <Button label="Take back" size="small" text @click="withdraw(logged)" />
+            </template>
+            <Button
+              v-else-if="!logged && !logging && inHand.date <= today"
+              label="Log this session"
+              @click="logging = 'hand'"
+            />
+          </div>
+          <LogForm
+            v-if="inHand && (logging === 'hand' || (logged && logging === logged))"
+            :key="logged?.id ?? inHand.number"
+            :of="handOf"
+            :instead="logged"
+            :signs="signs"
+            @kept="afterLog"
+            @close="logging = null"
+          />
           <SessionPanel
-            v-if="inHand"
+            v-if="inHand && !logged"
             :programme="shown"
             :session="inHand"
             :library="library.data.value?.outlines ?? []"
@@ -337,6 +457,40 @@ const outOf = computed(() => Object.keys(messages.value).length > 0)
         </template>
       </section>
     </template>
+
+    <section
+      v-if="signs.length && (saved || unplanned.length) && !laying"
+      class="sheet stack"
+      aria-labelledby="besides-title"
+    >
+      <div class="heading">
+        <h2 id="besides-title">Done besides</h2>
+        <Button
+          v-if="logging !== 'besides'"
+          label="Log one that was not planned"
+          outlined
+          size="small"
+          @click="logging = 'besides'"
+        />
+      </div>
+      <LogForm
+        v-if="logging === 'besides'"
+        :of="besides"
+        :signs="signs"
+        @kept="afterLog"
+        @close="logging = null"
+      />
+      <ul v-if="unplanned.length" class="besides">
+        <li v-for="log in unplanned" :key="log.id">
+          <span class="quiet">{{ weekday(log.on) }}</span>
+          <span>{{ MODES[log.mode] }}, {{ log.words }}</span>
+          <button type="button" class="link small" @click="withdraw(log)">Take back</button>
+        </li>
+      </ul>
+      <p v-else-if="logging !== 'besides'" class="quiet small">
+        Nothing. What is done besides counts among the minutes of its week.
+      </p>
+    </section>
     <p v-if="theStudio" class="quiet small">{{ theStudio.notice }}</p>
   </div>
   <p v-else class="quiet" role="status">Fetching the programme…</p>
@@ -364,6 +518,25 @@ const outOf = computed(() => Object.keys(messages.value).length > 0)
   gap: 8px;
   align-items: baseline;
   padding: 3px 0;
+}
+
+.logged {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-items: center;
+}
+
+.besides li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  align-items: baseline;
+}
+
+.decision summary {
+  cursor: pointer;
+  min-height: 32px;
 }
 
 .conflict {

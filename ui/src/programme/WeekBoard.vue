@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue'
-import type { PlannedSession, Programme } from '../api/korvel'
-import { daysLater, MODES, minutes, weekday } from '../shared/words'
+import type { PlannedSession, Programme, SessionLog } from '../api/korvel'
+import { clock, daysLater, MODES, minutes, weekday } from '../shared/words'
 
 /** The seven days of a week with their sessions: dragged to another day, or moved by keys. */
-const props = defineProps<{ programme: Programme; week: number }>()
+const props = defineProps<{ programme: Programme; week: number; logs: SessionLog[] }>()
 const selected = defineModel<number | null>('session', { required: true })
 const emit = defineEmits<{
   move: [session: number, date: string]
@@ -24,9 +24,12 @@ const shown = computed(() => days.value.flatMap((each) => each.sessions))
 const outlineOf = (session: PlannedSession) => props.programme.outlines[session.outline]!
 /** The hardest its work gets, for its colour. */
 const level = (session: PlannedSession) => outlineOf(session).level
+const logOf = (session: PlannedSession) =>
+  props.logs.find(({ number }) => number === session.number)
 const spoken = (session: PlannedSession) =>
   `${weekday(session.date)}: ${minutes(outlineOf(session).workSeconds)} minutes of work, ` +
   `${MODES[session.mode]}${session.ownOutline ? `, ${session.ownOutline}` : ''}` +
+  `${logOf(session) ? `, logged: ${logOf(session)!.words}` : ''}` +
   `${session.skipped ? ', left out' : ''}${session.date !== session.laidOn ? ', moved' : ''}`
 
 const board = ref<HTMLElement | null>(null)
@@ -120,7 +123,11 @@ function drop() {
         <b class="num">{{ minutes(outlineOf(session).workSeconds) }}</b> min
         <span class="what">{{ MODES[session.mode] }}</span>
         <span v-if="session.ownOutline" class="what">{{ session.ownOutline }}</span>
-        <span v-if="session.skipped" class="what">left out</span>
+        <span v-if="session.time" class="what num">{{ clock(session.time) }}</span>
+        <span v-if="logOf(session)" class="what">{{
+          logOf(session)!.done ? '✓ done' : '– not done'
+        }}</span>
+        <span v-else-if="session.skipped" class="what">left out</span>
         <span v-else-if="session.date !== session.laidOn" class="what">moved</span>
       </button>
       <span v-if="!day.sessions.length" class="rest quiet">–</span>

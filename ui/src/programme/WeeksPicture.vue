@@ -21,8 +21,10 @@ const KINDS: Record<ProgrammeWeek['kind'], { mark: string; word: string }> = {
   day: { mark: '+ day', word: 'a day more' },
   intensity: { mark: '+ %', word: 'intensity grows' },
   lighter: { mark: 'lighter', word: 'a lighter week' },
-  eased: { mark: 'eased', word: 'back a step' },
+  eased: { mark: 'eased', word: 'eased to what was done' },
   held: { mark: '=', word: 'held' },
+  back: { mark: 'back', word: 'a step back' },
+  own: { mark: 'own', word: 'your own' },
 }
 const broken = (each: ProgrammeWeek) => each.findings.some((finding) => finding.severity !== 'info')
 const spoken = (each: ProgrammeWeek) =>

@@ -14,6 +14,7 @@ const EVERYWHERE: [string, string][] = [
   ['/', 'find a client'],
   ['?', 'this list'],
   ['u', 'undo, while the bar below offers it'],
+  ['l', 'log sessions'],
   ...PLACES.map(({ name }, at): [string, string] => [String(at + 1), `go to ${name}`]),
   ['Tab', 'next field or button'],
 ]
@@ -93,6 +94,21 @@ const BY_PAGE: Record<string, [string, string][]> = {
     ['Delete', 'on a session: leave it out, or take it in again'],
     ...STEPS,
   ],
+  log: [
+    ['Enter', 'in a line: keep it, and on to the next one'],
+    ['Tab', 'to the next figure'],
+    ['↑ ↓', 'the line before, the line after'],
+    ['n', 'on “done”: it was not done'],
+    ['Ctrl Enter', 'keep all that are ticked'],
+  ],
+  calendar: [
+    ['← → ↑ ↓', 'on a day: to another day'],
+    ['Page ↑ ↓', 'the month, week or day before, after'],
+    ['m w d', 'month, week, day'],
+    ['t', 'to today'],
+    ['Enter', 'on a day: open it'],
+  ],
+  progress: [...STEPS],
   outline: [
     ['← →', 'on the strip: the step before, the step after'],
     ['↑ ↓', 'harder or easier by 5 %'],

@@ -2,6 +2,7 @@
 export const PLACES = [
   { id: 'today', name: 'Today', to: '/today' },
   { id: 'clients', name: 'Clients', to: '/clients' },
+  { id: 'calendar', name: 'Calendar', to: '/calendar' },
   { id: 'floor', name: 'Floor', to: '/floor' },
   { id: 'desk', name: 'Desk', to: '/desk/pulse' },
   { id: 'practice', name: 'Practice', to: '/practice' },

@@ -147,6 +147,26 @@ export const STEPS = {
   bands: 'Bands',
   prescription: 'Prescription',
   sessions: 'Sessions',
+  progress: 'Progress',
+} as const
+
+/** What the voice can do, as its level. */
+export const VOICES = {
+  sing: '1 Sing',
+  talk: '2 Talk',
+  phrases: '3 Phrases',
+  words: '4 Words',
+  silent: '5 Silent',
+} as const
+
+/** Where a session stands: a shape beside every word. */
+export const SESSION_STATES = {
+  planned: { name: 'planned', mark: '○' },
+  done: { name: 'done', mark: '✓' },
+  'not-done': { name: 'not done', mark: '–' },
+  open: { name: 'not logged', mark: '?' },
+  skipped: { name: 'left out', mark: '×' },
+  rests: { name: 'rests', mark: '■' },
 } as const
 
 /** Counting windows as options, all of them or some. */
@@ -215,6 +235,24 @@ export function daysLater(iso: string, days: number): string {
   date.setUTCDate(date.getUTCDate() + days)
   return date.toISOString().slice(0, 10)
 }
+
+const MONTH = new Intl.DateTimeFormat('en-GB', {
+  month: 'long',
+  year: 'numeric',
+  timeZone: 'UTC',
+})
+
+/** “May 2026”, for a day of it. */
+export const month = (iso: string) => MONTH.format(new Date(`${iso}T00:00:00Z`))
+
+/** The Monday of the week a day lies in. */
+export function monday(iso: string): string {
+  const days = (new Date(`${iso}T00:00:00Z`).getUTCDay() + 6) % 7
+  return daysLater(iso, -days)
+}
+
+/** “18:30”, for a time of day as the server writes it. */
+export const clock = (time: string | null) => (time ? time.slice(0, 5) : '')
 
 /** “14 May”, with the year where it is not this one. */
 export function day(iso: string, today?: string): string {

@@ -21,11 +21,13 @@ const LEADS = {
   maximum: 'maximum',
   'field-test': 'maximum/tests',
   prescription: 'prescription',
+  sessions: 'sessions',
 }
-const to = (row: TodayRow) => `/clients/${row.clientId}/${LEADS[row.leads]}`
+const to = (row: { clientId: string; leads: TodayRow['leads'] }) =>
+  `/clients/${row.clientId}/${LEADS[row.leads]}`
 
 /** Letters that nothing else answers to. */
-const LETTERS = 'abcdefghijklmnopqrstvwxyz'
+const LETTERS = 'abcdefghijkmnopqrstvwxyz'
 interface Group {
   id: string
   title: string
@@ -78,6 +80,13 @@ const title = computed(() =>
     <header>
       <h1>Today</h1>
       <p class="quiet">{{ title }}</p>
+      <RouterLink v-if="data?.toLog" to="/log" class="to-log"
+        ><kbd aria-hidden="true">l</kbd> <span class="num">{{ data.toLog }}</span> of the last days
+        to log</RouterLink
+      >
+      <RouterLink v-else-if="data?.clients" to="/log" class="to-log"
+        ><kbd aria-hidden="true">l</kbd> Log</RouterLink
+      >
     </header>
     <ProblemNote v-if="problem" :problem="problem" @retry="load" />
     <section v-else-if="data && data.clients === 0" class="sheet first-day">
@@ -121,6 +130,13 @@ const title = computed(() =>
                   {{ row.because }}
                 </p>
                 <p v-else class="words" :title="row.because">{{ row.words }}</p>
+                <p v-for="more in row.also" :key="more.words" class="words also">
+                  <RouterLink
+                    :to="to({ clientId: row.clientId, leads: more.leads })"
+                    :title="more.because"
+                    >{{ more.words }}</RouterLink
+                  >
+                </p>
               </div>
             </li>
           </ul>
@@ -136,6 +152,24 @@ header {
   display: flex;
   gap: 14px;
   align-items: baseline;
+}
+
+header {
+  flex-wrap: wrap;
+}
+
+.to-log {
+  margin-left: auto;
+}
+
+.to-log kbd {
+  padding: 1px 7px;
+}
+
+.also a {
+  color: var(--ink-quiet);
+  display: inline-block;
+  padding: 2px 0;
 }
 
 .columns {

@@ -22,6 +22,7 @@ public final class Bench {
     DRIVERS.put("schools", words -> new SchoolsTime().run());
     DRIVERS.put("sheets", words -> new SheetTime().run());
     DRIVERS.put("page", words -> new PageTime().run());
+    DRIVERS.put("calendar", words -> new CalendarTime().run());
     DRIVERS.put("taps", words -> new TapTime().run());
     DRIVERS.put("start", words -> new StartTime().run());
     DRIVERS.put("durability", Durability::main);

@@ -69,6 +69,13 @@ class EveryPageTest {
     "Tomasz, sessions, Every week keeps the rules.",
     "Agnethe, sessions, What it would be",
     "-, /studio/outlines/new?from=three-rungs-bursts, Step by step",
+    "-, /log, Logged lately",
+    "-, /calendar, Calendars out and in",
+    "Tindra, progress, Resting not changed",
+    "Ines, progress, Nothing logged yet",
+    "Ragnar, hand-out, as they are printed",
+    "first day, /log, Nothing to log",
+    "first day, /calendar, Nothing in",
     "Pilar, bands, No bands by rate",
     "Hyun-woo, maximum, your choice",
     "Hyun-woo, maximum/tests, May be done today",
@@ -106,6 +113,10 @@ class EveryPageTest {
     "Ragnar, screening, in force, [aria-label='Change: Written limits'], Written by",
     "Ragnar, screening, in force, [aria-label^='Change: Goal'], Days they can train",
     "Ines, check-in, May they train today?, form summary, Swollen ankles",
+    "-, /log, Logged lately, .more, pale",
+    "-, /calendar?view=day, Calendars out and in, button.session, To the sessions",
+    "Tindra, sessions, is over, .step .ways button:nth-child(2), Use my own",
+    "Tindra, sessions, Done besides, [aria-labelledby=besides-title] button, Keep the log",
   })
   void whatOpensIsSoundToo(String client, String page, String text, String opens, String then) {
     Desk desk = opened(client, page, text);

@@ -55,7 +55,7 @@ class KeyboardTest {
     desk.open("/clients");
     desk.sees("Yara Fonotele");
     desk.one("h1").click();
-    desk.keys("4");
+    desk.keys("5");
     desk.sees("The count, long hand");
     desk.keys("]");
     desk.sees("208 − 0.7 × age, long hand");
@@ -101,11 +101,11 @@ class KeyboardTest {
     desk.sees("what each band is");
     desk.keys("[");
     desk.sees("is the default.");
-    desk.keys("4");
+    desk.keys("5");
     desk.sees("The count, long hand");
     desk.keys("]");
     desk.sees("208 − 0.7 × age, long hand");
-    desk.keys("6");
+    desk.keys("7");
     desk.sees("Equations for the maximum");
     // In a field a key is only a letter.
     desk.one("input[type=search]").sendKeys("1?u");

@@ -29,9 +29,10 @@ class ShotsTest {
     "bands, Hyun-woo, bands, could sing a verse",
     "prescription, Ines, prescription, moderate-equivalent min",
     "sessions, Keola, sessions, Every week keeps the rules.",
-    "outline, -, /studio/outlines/new?from=three-rungs-bursts, Step by step",
     "card, Ines, card/1, To be renewed by",
-    "chart, -, /desk/chart, read with ease",
+    "log, -, /log, Logged lately",
+    "calendar, -, /calendar, Calendars out and in",
+    "progress, Tindra, progress, Minutes by level",
   })
   void picture(String name, String client, String page, String text) throws Exception {
     Desk desk = Desk.get();
@@ -56,21 +57,6 @@ class ShotsTest {
     desk.type("glucose", "5.1");
     desk.sees("Not yet: glucose 5.1 mmol/L is under 5.6 mmol/L.");
     take(desk, "check-in");
-  }
-
-  /** Three people and modes at the same share of reserve, and their efforts. */
-  @Test
-  void compare() throws Exception {
-    Desk desk = Desk.get();
-    desk.open("/compare");
-    for (String name : new String[] {"Yara Fonotele", "Hyun-woo Castell"}) {
-      desk.one("form.add .p-select").click();
-      desk.press(name);
-      desk.press("Add");
-      desk.await(() -> desk.texts(".who li").stream().anyMatch(row -> row.startsWith(name)));
-    }
-    desk.sees("Sea wall, 5 km");
-    take(desk, "compare");
   }
 
   /** Hill repeats, the second bout under way. */

@@ -68,6 +68,10 @@ class ArchitectureTest {
           .definedBy("..core.prescription..")
           .layer("programme")
           .definedBy("..core.programme..")
+          .layer("session")
+          .definedBy("..core.session..")
+          .layer("progress")
+          .definedBy("..core.progress..")
           .whereLayer("measure")
           .mayNotAccessAnyLayer()
           .whereLayer("screening")
@@ -89,6 +93,19 @@ class ArchitectureTest {
           .whereLayer("prescription")
           .mayOnlyAccessLayers("measure", "screening", "pulse", "maximum", "zone", "outline")
           .whereLayer("programme")
+          .mayOnlyAccessLayers("measure", "screening", "maximum", "zone", "outline", "prescription")
+          .whereLayer("session")
           .mayOnlyAccessLayers(
-              "measure", "screening", "maximum", "zone", "outline", "prescription");
+              "measure", "screening", "maximum", "zone", "outline", "prescription", "programme")
+          .whereLayer("progress")
+          .mayOnlyAccessLayers(
+              "measure",
+              "screening",
+              "pulse",
+              "maximum",
+              "zone",
+              "outline",
+              "prescription",
+              "programme",
+              "session");
 }

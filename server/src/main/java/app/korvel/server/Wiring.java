@@ -1,7 +1,9 @@
 package app.korvel.server;
 
+import app.korvel.server.calendar.Tokens;
 import app.korvel.server.demo.DemoData;
 import app.korvel.server.practice.Seeds;
+import app.korvel.store.BusyRepository;
 import app.korvel.store.CheckInRepository;
 import app.korvel.store.ClassCountRepository;
 import app.korvel.store.ClearanceRepository;
@@ -14,18 +16,22 @@ import app.korvel.store.IntakeRepository;
 import app.korvel.store.MaximumChoiceRepository;
 import app.korvel.store.MeasuredMaximumRepository;
 import app.korvel.store.OutlineRepository;
+import app.korvel.store.PlannedSessionRepository;
 import app.korvel.store.PracticeRepository;
 import app.korvel.store.PrescriptionRepository;
 import app.korvel.store.ProgrammeRepository;
 import app.korvel.store.ReadingRepository;
 import app.korvel.store.SchemeRepository;
+import app.korvel.store.SessionLogRepository;
 import app.korvel.store.StudioRepository;
+import app.korvel.store.SubscriptionRepository;
 import app.korvel.store.ThresholdRepository;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.SecureRandom;
 import java.time.Clock;
+import java.util.Base64;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -148,6 +154,36 @@ class Wiring {
   @Bean
   ProgrammeRepository programmeRepository(Database database) {
     return new ProgrammeRepository(database);
+  }
+
+  @Bean
+  BusyRepository busyRepository(Database database) {
+    return new BusyRepository(database);
+  }
+
+  @Bean
+  PlannedSessionRepository plannedSessionRepository(Database database) {
+    return new PlannedSessionRepository(database);
+  }
+
+  @Bean
+  SessionLogRepository sessionLogRepository(Database database) {
+    return new SessionLogRepository(database);
+  }
+
+  @Bean
+  SubscriptionRepository subscriptionRepository(Database database) {
+    return new SubscriptionRepository(database);
+  }
+
+  @Bean
+  Tokens tokens() {
+    SecureRandom chance = new SecureRandom();
+    return () -> {
+      byte[] token = new byte[32];
+      chance.nextBytes(token);
+      return Base64.getUrlEncoder().withoutPadding().encodeToString(token);
+    };
   }
 
   @Bean

@@ -45,6 +45,8 @@ class EveryDemoClientTest {
             "/checkins",
             "/prescriptions",
             "/programme",
+            "/session-logs",
+            "/progress",
             "/prescriptions/start?goal=daily-activity"
           }) {
         assertThat(server.get(client + step).status()).as(client + step).isEqualTo(200);

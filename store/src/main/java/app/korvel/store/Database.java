@@ -8,9 +8,11 @@ import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.concurrent.locks.ReentrantLock;
 import org.flywaydb.core.Flyway;
 import org.sqlite.SQLiteConfig;
@@ -124,6 +126,18 @@ public final class Database implements AutoCloseable {
   static <T> Optional<T> first(Connection connection, Row<T> row, String sql, Object... values)
       throws SQLException {
     return list(connection, row, sql, values).stream().findFirst();
+  }
+
+  /** A value for each client a query has a row of. */
+  static <T> Map<UUID, T> byClient(Connection connection, Row<T> row, String sql, Object... values)
+      throws SQLException {
+    Map<UUID, T> byClient = new HashMap<>();
+    list(
+        connection,
+        found -> byClient.put(UUID.fromString(found.getString("client_id")), row.from(found)),
+        sql,
+        values);
+    return byClient;
   }
 
   /** Runs a statement that changes rows; says how many. */

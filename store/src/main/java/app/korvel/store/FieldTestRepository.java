@@ -123,6 +123,34 @@ public final class FieldTestRepository {
                 """));
   }
 
+  /**
+   * A test that was finished.
+   *
+   * @param protocol which
+   * @param startedAt when it began, the last time
+   */
+  public record LastTest(UUID clientId, FieldTestProtocol protocol, Instant startedAt) {}
+
+  /** Everyone's last finished test of each protocol. */
+  public List<LastTest> lastFinished() {
+    return database.read(
+        connection ->
+            Database.list(
+                connection,
+                row ->
+                    new LastTest(
+                        UUID.fromString(row.getString("client_id")),
+                        FieldTestProtocol.valueOf(row.getString("protocol")),
+                        Instant.parse(row.getString("last"))),
+                """
+                select client_id, protocol, max(started_at) as last from field_test t
+                where exists (select 1 from field_test_event e
+                  where e.field_test_id = t.id and e.kind = 'FINISHED'
+                    and not exists (select 1 from field_test_event b where b.of_event_id = e.id))
+                group by client_id, protocol
+                """));
+  }
+
   private static Optional<SavedFieldTest> get(Connection connection, UUID testId)
       throws SQLException {
     return list(connection, "select * from field_test where id = ?", testId.toString()).stream()

@@ -7,7 +7,6 @@ import app.korvel.core.zone.Target;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -119,14 +118,9 @@ public final class PrescriptionRepository {
   /** Everyone's current version, by client. */
   public Map<UUID, SavedPrescription> current() {
     return database.read(
-        connection -> {
-          Map<UUID, SavedPrescription> current = new HashMap<>();
-          Database.list(
-              connection,
-              row -> current.put(UUID.fromString(row.getString("client_id")), saved(row)),
-              "select * from current_prescription");
-          return current;
-        });
+        connection ->
+            Database.byClient(
+                connection, PrescriptionRepository::saved, "select * from current_prescription"));
   }
 
   private static SavedPrescription saved(ResultSet row) throws SQLException {

@@ -6,12 +6,12 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Programmes: every change is a version of its own, kept whole; the latest one holds. */
 public final class ProgrammeRepository {
@@ -19,7 +19,7 @@ public final class ProgrammeRepository {
 
   /** The frozen form: {@code v} changes when its shape does. */
   private record Document(int v, Programme programme) {
-    private static final int CURRENT = 1;
+    private static final int CURRENT = 2;
   }
 
   private final Database database;
@@ -29,13 +29,20 @@ public final class ProgrammeRepository {
   }
 
   /**
-   * Saves the client's next version.
+   * Saves the client's next version, and its sessions by day.
    *
    * @param version the version that was read; 0 where there was none
+   * @param today sessions before it, of a programme that is replaced, stay as they were
    * @throws StaleVersionException when it has been changed since
    */
   public SavedProgramme save(
-      UUID id, UUID clientId, int version, UUID prescriptionId, Programme programme, Instant now) {
+      UUID id,
+      UUID clientId,
+      int version,
+      UUID prescriptionId,
+      Programme programme,
+      Instant now,
+      LocalDate today) {
     return database.write(
         connection -> {
           Optional<SavedProgramme> before = current(connection, clientId);
@@ -60,6 +67,7 @@ public final class ProgrammeRepository {
           row.put("document", JSON.writeValueAsString(new Document(Document.CURRENT, programme)));
           row.put("recorded_at", now.toString());
           Database.insert(connection, "programme", row);
+          PlannedSessionRepository.write(connection, clientId, version + 1, programme, now, today);
           return new SavedProgramme(version + 1, prescriptionId, now, programme);
         });
   }
@@ -78,31 +86,12 @@ public final class ProgrammeRepository {
         clientId.toString());
   }
 
-  /** The last day of everyone's programme, by client. */
-  public Map<UUID, LocalDate> endings() {
-    return database.read(
-        connection -> {
-          Map<UUID, LocalDate> endings = new HashMap<>();
-          Database.list(
-              connection,
-              row ->
-                  endings.put(
-                      UUID.fromString(row.getString("client_id")),
-                      LocalDate.parse(row.getString("ends_on"))),
-              "select client_id, ends_on from current_programme");
-          return endings;
-        });
-  }
-
-  /** The last day of a client's programme, if there is one. */
-  public Optional<LocalDate> endsOn(UUID clientId) {
+  /** Everyone's programme as it is now, by client. */
+  public Map<UUID, SavedProgramme> current() {
     return database.read(
         connection ->
-            Database.first(
-                connection,
-                row -> LocalDate.parse(row.getString("ends_on")),
-                "select ends_on from current_programme where client_id = ?",
-                clientId.toString()));
+            Database.byClient(
+                connection, ProgrammeRepository::saved, "select * from current_programme"));
   }
 
   /** A client's programme as it was at that version, if there was one. */
@@ -122,6 +111,15 @@ public final class ProgrammeRepository {
         row.getInt("version"),
         UUID.fromString(row.getString("prescription_id")),
         Instant.parse(row.getString("recorded_at")),
-        JSON.readValue(row.getString("document"), Document.class).programme());
+        document(row.getString("document")).programme());
+  }
+
+  /** Reads a frozen form of any version: version 1 had no decisions, and no time of day. */
+  private static Document document(String json) {
+    ObjectNode tree = (ObjectNode) JSON.readTree(json);
+    if (tree.get("v").asInt() == 1) {
+      ((ObjectNode) tree.get("programme")).putArray("decisions");
+    }
+    return JSON.treeToValue(tree, Document.class);
   }
 }

@@ -58,6 +58,17 @@ public final class ThresholdRepository {
     return database.write(connection -> ROWS.undo(connection, clientId, id, by));
   }
 
+  /** The last day of everyone's talk-step tests, by client. */
+  public Map<UUID, LocalDate> lastTalkSteps() {
+    return database.read(
+        connection ->
+            Database.byClient(
+                connection,
+                row -> LocalDate.parse(row.getString("last")),
+                "select client_id, max(measured_on) as last from current_measured_threshold"
+                    + " where kind = 'TALK_STEPS' group by client_id"));
+  }
+
   /** A client's, of every mode, latest first. */
   public List<MeasuredThresholds> of(UUID clientId) {
     return database.read(

@@ -12,6 +12,7 @@ import app.korvel.core.prescription.Approach;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.Parts;
 import app.korvel.core.prescription.Prescription;
+import app.korvel.core.programme.Agenda;
 import app.korvel.core.programme.Aims;
 import app.korvel.core.programme.Pace;
 import app.korvel.core.programme.Plan;
@@ -26,7 +27,13 @@ import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Reported;
 import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Sex;
+import app.korvel.core.zone.Reserve.Percents;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.sql.SQLException;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -114,28 +121,121 @@ class ProgrammeStoreTest {
   void aProgrammeComesBackAsItWasKeptAndEveryVersionStays() {
     UUID from = prescribed();
     Programme laid = programme().use(3, Optional.of(Outlines.SHIPPED.get(1)));
-    SavedProgramme first = programmes.save(ids.next(), client.id(), 0, from, laid, NOW);
+    SavedProgramme first = programmes.save(ids.next(), client.id(), 0, from, laid, NOW, DAY);
     assertThat(programmes.current(client.id())).contains(first);
     Programme changed = laid.move(1, DAY.plusDays(1)).skip(2, true);
-    SavedProgramme second = programmes.save(ids.next(), client.id(), 1, from, changed, NOW);
+    SavedProgramme second = programmes.save(ids.next(), client.id(), 1, from, changed, NOW, DAY);
     assertThat(second.version()).isEqualTo(2);
     assertThat(programmes.current(client.id()).orElseThrow().programme()).isEqualTo(changed);
     assertThat(programmes.get(client.id(), 1).orElseThrow().programme()).isEqualTo(laid);
-    assertThat(programmes.endsOn(client.id())).contains(laid.plan().endsOn());
-    assertThat(programmes.endings()).containsEntry(client.id(), laid.plan().endsOn());
+    assertThat(programmes.current().get(client.id()).programme()).isEqualTo(changed);
     assertThat(programmes.get(client.id(), 3)).isEmpty();
+  }
+
+  /** What a calendar reads: only what changed goes up, and what was dropped is not forgotten. */
+  @Test
+  void theSessionsOfAProgrammeAreKeptByDay() {
+    PlannedSessionRepository planned = new PlannedSessionRepository(database);
+    UUID from = prescribed();
+    Programme laid = programme();
+    programmes.save(ids.next(), client.id(), 0, from, laid, NOW, DAY);
+    List<SavedSession> all = planned.of(client.id());
+    assertThat(all).hasSameSizeAs(laid.sessions());
+    assertThat(all.get(0))
+        .isEqualTo(
+            new SavedSession(
+                client.id(),
+                1,
+                laid.sessions().get(0).date(),
+                Optional.empty(),
+                Mode.RUN,
+                20,
+                37,
+                new Percents(40, 50),
+                SavedSession.State.PLANNED,
+                1,
+                NOW));
+    Instant later = NOW.plusSeconds(60);
+    Programme changed = laid.move(2, DAY.plusDays(3)).skip(3, true);
+    programmes.save(ids.next(), client.id(), 1, from, changed, later, DAY);
+    assertThat(planned.of(client.id()).stream().filter(each -> each.sequence() == 2))
+        .extracting(SavedSession::number)
+        .containsExactlyInAnyOrder(2, 3);
+    assertThat(planned.get(client.id(), 3).orElseThrow().state())
+        .isEqualTo(SavedSession.State.SKIPPED);
+    int next = planned.nextNumber(client.id());
+    assertThat(next).isEqualTo(laid.sessions().size() + 1);
+
+    // Another programme from the second week on: the first week is over and stays.
+    LocalDate second = DAY.plusWeeks(1);
+    Plan plan = laid.plan();
+    Programme other =
+        Programme.of(
+            new Plan(
+                plan.first(),
+                plan.aims(),
+                plan.pace(),
+                plan.bounds(),
+                second,
+                second.plusWeeks(4).minusDays(1),
+                plan.weekdays()),
+            Agenda.FREE,
+            next);
+    programmes.save(ids.next(), client.id(), 2, from, other, later, second);
+    assertThat(planned.between(DAY, DAY.plusDays(6))).hasSize(3);
+    assertThat(planned.between(second, DAY.plusWeeks(40)))
+        .extracting(SavedSession::number)
+        .allMatch(number -> number >= next);
+    assertThat(planned.get(client.id(), 9).orElseThrow().state())
+        .isEqualTo(SavedSession.State.GONE);
+    assertThat(planned.since(DAY)).hasSize(laid.sessions().size() + other.sessions().size());
+    assertThat(planned.toLog(DAY, DAY.plusDays(6))).hasSize(2);
+    assertThat(planned.nextNumber(client.id())).isEqualTo(next + other.sessions().size());
+  }
+
+  /** What a programme was before weeks were decided: it still reads, and its days are there. */
+  @Test
+  void aProgrammeOfAnEarlierVersionIsReadWhole() throws SQLException {
+    UUID from = prescribed();
+    Programme laid = programme().use(3, Optional.of(Outlines.SHIPPED.get(1))).skip(2, true);
+    programmes.save(ids.next(), client.id(), 0, from, laid, NOW, DAY);
+    List<SavedSession> written = new PlannedSessionRepository(database).of(client.id());
+    database.write(
+        connection -> {
+          Database.change(connection, "delete from planned_session");
+          Database.change(
+              connection,
+              "update programme set document = json_set(json_remove(document,"
+                  + " '$.programme.decisions', '$.programme.plan.time'), '$.v', 1)");
+          return null;
+        });
+    assertThat(programmes.current(client.id()).orElseThrow().programme()).isEqualTo(laid);
+    String migration;
+    try (InputStream file =
+        Database.class.getResourceAsStream("/app/korvel/store/migration/V8__sessions.sql")) {
+      migration = new String(file.readAllBytes(), StandardCharsets.UTF_8);
+    } catch (IOException broken) {
+      throw new UncheckedIOException(broken);
+    }
+    int begins = migration.indexOf("insert into planned_session");
+    String insert = migration.substring(begins, migration.indexOf(';', begins));
+    database.write(connection -> Database.change(connection, insert));
+    assertThat(new PlannedSessionRepository(database).of(client.id()))
+        .usingRecursiveFieldByFieldElementComparatorIgnoringFields("range")
+        .containsExactlyElementsOf(written);
   }
 
   @Test
   void twoWhoChangeOneAreTold() {
     UUID from = prescribed();
-    SavedProgramme first = programmes.save(ids.next(), client.id(), 0, from, programme(), NOW);
-    assertThatThrownBy(() -> programmes.save(ids.next(), client.id(), 0, from, programme(), NOW))
+    SavedProgramme first = programmes.save(ids.next(), client.id(), 0, from, programme(), NOW, DAY);
+    assertThatThrownBy(
+            () -> programmes.save(ids.next(), client.id(), 0, from, programme(), NOW, DAY))
         .isInstanceOfSatisfying(
             StaleVersionException.class,
             stale -> assertThat(stale.current(SavedProgramme.class)).isEqualTo(first));
     assertThatThrownBy(
-            () -> programmes.save(ids.next(), UUID.randomUUID(), 4, from, programme(), NOW))
+            () -> programmes.save(ids.next(), UUID.randomUUID(), 4, from, programme(), NOW, DAY))
         .isInstanceOf(StaleVersionException.class);
 
     prescriptions.add(ids.next(), client.id(), 1, made, NOW);

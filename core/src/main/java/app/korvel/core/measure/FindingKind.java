@@ -874,6 +874,109 @@ public enum FindingKind {
       "Less was done than was laid out: the week may hold %3$s min.",
       Source.PRACTICE),
   WEEK_HELD(INFO, "As the week before.", "%s", Source.PRACTICE),
+  WEEK_BACK(
+      INFO,
+      "A step back: %s %% of reserve, %s min on %s days.",
+      "One step back undoes the last one up, or takes 5 min off each session.",
+      Source.PRACTICE),
+  WEEK_OWN(
+      INFO,
+      "Your own step: %s %% of reserve, %s min on %s days.",
+      "Decided by the instructor: %4$s",
+      Source.STUDIO),
+  WEEK_REFUSED(INFO, "As it was laid out.", "The proposed step was refused: %s", Source.STUDIO),
+  SESSIONS_ENOUGH(
+      INFO, "%s of %s sessions done.", "Four of five earn the next step.", Source.PRACTICE),
+  SESSIONS_SOME(
+      INFO,
+      "%s of %s sessions done: the week is held.",
+      "Four of five earn a step; under half goes a step back.",
+      Source.PRACTICE),
+  SESSIONS_FEW(
+      CAUTION,
+      "%s of %s sessions done: under half.",
+      "Half at least hold the week.",
+      Source.PRACTICE),
+  SESSIONS_OPEN(
+      CAUTION,
+      "%s of its sessions not logged yet; counted as not done.",
+      "Log them first, and the proposal is made from all of the week.",
+      Source.KORVEL),
+  EFFORT_AS_ASKED(
+      INFO,
+      "Mean effort %s of 20, target %s.",
+      "At or under %3$s it leaves room for a step.",
+      Source.BORG),
+  EFFORT_IN_UPPER_HALF(
+      INFO,
+      "Mean effort %s of 20, target %s: the week is held.",
+      "A step needs %3$s or less, the middle of the target.",
+      Source.BORG),
+  EFFORT_TOO_HIGH(
+      CAUTION,
+      "Mean effort %s of 20, target %s: too hard.",
+      "2 or more over the target's upper end, %3$s, goes a step back.",
+      Source.BORG),
+  EFFORT_UNKNOWN(
+      INFO,
+      "No effort was logged: the week is held.",
+      "A step is earned by sessions that were felt as asked; ask for the effort next time.",
+      Source.PRACTICE),
+  WARNING_LOGGED(
+      CAUTION,
+      "A warning on %s: %s.",
+      "Any warning in a week goes a step back; what it was is asked about before the next session.",
+      Source.PRACTICE),
+  NO_PROGRAMME_LAID_OUT(
+      BLOCK,
+      "No programme lies ahead. Lay one out first.",
+      "The hand-out shows the next four weeks of it.",
+      Source.KORVEL),
+  NOTHING_TO_DECIDE(
+      BLOCK,
+      "Nothing is to be decided of week %s now.",
+      "A week is decided once the one before it is over or all of it is logged, and once.",
+      Source.KORVEL),
+  SESSION_LOGGED(
+      BLOCK,
+      "This session is logged: %s.",
+      "What was done stays as it was. Put the log right, or take it back first.",
+      Source.KORVEL),
+  SESSION_BUSY(
+      CAUTION,
+      "%s is taken, %s.",
+      "An imported calendar has it busy; another day may be free.",
+      Source.KORVEL),
+  TEST_DUE(
+      INFO,
+      "Test again: the last one, %s, was on %s.",
+      "A test is repeated every 12 weeks, alike, so that two can be compared.",
+      Source.KORVEL),
+  REVIEW_DUE(
+      INFO,
+      "Look at the prescription again: version %s is of %s.",
+      "Every 4 weeks, whatever has been measured.",
+      Source.KORVEL),
+  GONE_QUIET(
+      CAUTION,
+      "Nothing logged for %s days.",
+      "After 10 days without a log they are asked how it goes.",
+      Source.KORVEL),
+  STEP_DUE(
+      INFO,
+      "Week %s is over: decide the next one.",
+      "What was done earns a step, a hold, or goes a step back; you accept, change or refuse it.",
+      Source.PRACTICE),
+  RESTING_CHANGED(
+      INFO,
+      "Resting %s by %s bpm: from %s to %s.",
+      "3 bpm or more between two medians of three is a change; taken %5$s.",
+      Source.KORVEL),
+  RESTING_UNCHANGED(
+      INFO,
+      "Resting not changed: %s then, %s now.",
+      "Under 3 bpm between two medians of three is noise; taken %3$s.",
+      Source.KORVEL),
   WEEK_GROWS_TOO_FAST(
       CAUTION,
       "Week %s has %s min; at most %s.",

@@ -66,6 +66,12 @@ public enum Limit {
   BLOCK_TIMES(1, 60, "times"),
   /** How long one step of a session lasts. */
   STEP_SECONDS(5, 10_800, "seconds"),
+  /** Minutes of work in a session that was done. */
+  LOGGED_MINUTES(1, 600, "minutes"),
+  /** A rate of a session that was done: its average, or one that was counted. */
+  SESSION_RATE(30, 240, "bpm"),
+  /** Events of a calendar that is read, each time of a repeating one counted. */
+  CALENDAR_EVENTS(0, 5_000, "events"),
   /** Weeks of a programme. */
   PROGRAMME_WEEKS(4, 26, "weeks"),
   /** Weeks for which a cautious start stays light. */

@@ -68,6 +68,10 @@ public enum Threshold {
       "Longer at the step rate, or at half of it, a sensor counts steps.",
       Source.KORVEL),
   RECORDING_LONGEST("43200", "lines", "Twelve hours, a line a second.", Source.KORVEL),
+  RESTING_CHANGE(
+      "3", "bpm", "A smaller move of a resting value, a median of three, is noise.", Source.KORVEL),
+  TEST_AGAIN("12", "weeks", "A test is due again.", Source.KORVEL),
+  QUIET_AFTER("10", "days", "Nobody goes so long without a log and is not asked.", Source.KORVEL),
   REVIEW_AFTER("4", "weeks", "A prescription is looked at again.", Source.KORVEL),
   REVIEW_MOVE(
       "3",
@@ -180,6 +184,13 @@ public enum Threshold {
   LIGHTER_TO("70", "% of the minutes", "A lighter week has at most so many.", Source.PRACTICE),
   SESSIONS_TO_STEP(
       "80", "% of sessions", "So many done earn the next step, at least.", Source.PRACTICE),
+  SESSIONS_TO_HOLD(
+      "50", "% of sessions", "With fewer done the next week goes a step back.", Source.PRACTICE),
+  EFFORT_OVER_TARGET(
+      "2",
+      "of 20",
+      "A mean effort so far over its target range: the next week goes a step back.",
+      Source.PRACTICE),
   EASY_MARK("80", "% of the work", "The easy share to keep to.", Source.PRACTICE),
   EASY_MARK_FROM(
       "300", "minutes a week", "From here on the easy share is looked at.", Source.PRACTICE),

@@ -30,7 +30,8 @@ public record JobStep(Step step, State state, String detail) {
     MAXIMUM,
     BANDS,
     PRESCRIPTION,
-    SESSIONS
+    SESSIONS,
+    PROGRESS
   }
 
   /** What keeps a resting value from being settled, and how it is said. */
@@ -59,7 +60,8 @@ public record JobStep(Step step, State state, String detail) {
         maximum(ground),
         bands(ground),
         prescribed(ground, saved),
-        sessions(ground, saved));
+        sessions(ground, saved),
+        progress(saved));
   }
 
   /**
@@ -69,9 +71,16 @@ public record JobStep(Step step, State state, String detail) {
    * @param review whether new values would move its target
    * @param standing whether it holds
    * @param plannedUntil the last day of the programme, if one is laid out
+   * @param weekDue the week of it that is over, where the next one is to be decided
+   * @param lastLogged the day of the session that was logged last
    */
   public record SavedStatus(
-      int version, Standing.State standing, boolean review, Optional<LocalDate> plannedUntil) {}
+      int version,
+      Standing.State standing,
+      boolean review,
+      Optional<LocalDate> plannedUntil,
+      Optional<Integer> weekDue,
+      Optional<LocalDate> lastLogged) {}
 
   /** What keeps a screening from being settled, and how it is said. */
   private static final Map<FindingKind, String> SCREENING_BLOCKS =
@@ -183,6 +192,10 @@ public record JobStep(Step step, State state, String detail) {
     if (saved.filter(each -> each.standing().holds()).isEmpty()) {
       return new JobStep(Step.SESSIONS, State.BLOCKED, "prescription first");
     }
+    if (saved.get().weekDue().isPresent()) {
+      return new JobStep(
+          Step.SESSIONS, State.DUE, "decide week " + (saved.get().weekDue().get() + 1));
+    }
     return saved
         .get()
         .plannedUntil()
@@ -192,5 +205,12 @@ public record JobStep(Step step, State state, String detail) {
                     ? new JobStep(Step.SESSIONS, State.DUE, "programme ended")
                     : new JobStep(Step.SESSIONS, State.DONE, "until " + Days.ofTheYear(last)))
         .orElseGet(() -> new JobStep(Step.SESSIONS, State.DUE, "none laid out"));
+  }
+
+  private static JobStep progress(Optional<SavedStatus> saved) {
+    return saved
+        .flatMap(SavedStatus::lastLogged)
+        .map(day -> new JobStep(Step.PROGRESS, State.DONE, "logged " + Days.ofTheYear(day)))
+        .orElseGet(() -> new JobStep(Step.PROGRESS, State.BLOCKED, "nothing logged yet"));
   }
 }

@@ -8,9 +8,11 @@ import app.korvel.core.outline.Outline;
 import app.korvel.core.prescription.Parts;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 
@@ -24,6 +26,7 @@ import java.util.TreeSet;
  * @param startsOn its first day; weeks are counted from it
  * @param endsOn its last day; {@link Limit#PROGRAMME_WEEKS} from the first
  * @param weekdays the days they have
+ * @param time when a session begins, where that is the same every day
  */
 public record Plan(
     Parts first,
@@ -32,7 +35,8 @@ public record Plan(
     Bounds bounds,
     LocalDate startsOn,
     LocalDate endsOn,
-    Set<DayOfWeek> weekdays) {
+    Set<DayOfWeek> weekdays,
+    Optional<LocalTime> time) {
 
   /** Years in which a programme begins: what lies outside is a slip of the keys. */
   private static final int EARLIEST = 2000;
@@ -41,6 +45,18 @@ public record Plan(
 
   public Plan {
     weekdays = new TreeSet<>(weekdays);
+  }
+
+  /** Of sessions at no fixed time. */
+  public Plan(
+      Parts first,
+      Aims aims,
+      Pace pace,
+      Bounds bounds,
+      LocalDate startsOn,
+      LocalDate endsOn,
+      Set<DayOfWeek> weekdays) {
+    this(first, aims, pace, bounds, startsOn, endsOn, weekdays, Optional.empty());
   }
 
   /**

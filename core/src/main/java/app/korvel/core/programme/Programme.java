@@ -5,42 +5,52 @@ import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.InvalidValueException.Fault;
+import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.RefusedException;
+import app.korvel.core.measure.Texts;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.outline.Bounds;
+import app.korvel.core.outline.Ceiling;
 import app.korvel.core.outline.Outline;
 import app.korvel.core.outline.Outlines;
 import app.korvel.core.outline.Outlines.Named;
 import app.korvel.core.prescription.Parts;
 import app.korvel.core.prescription.Week;
+import app.korvel.core.programme.Progression.Earned;
 import app.korvel.core.programme.Progression.Kind;
+import app.korvel.core.programme.Progression.Proposed;
 import app.korvel.core.programme.Progression.Stepped;
 import app.korvel.core.screening.Person;
 import app.korvel.core.zone.GuidelineClass;
+import app.korvel.core.zone.Reserve.Percents;
 import java.math.BigDecimal;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 
 /**
- * Weeks of training laid out by the rules of progression, and changed by hand.
+ * Weeks of training laid out by the rules of progression, changed by hand, and decided week by week
+ * from what was done.
  *
  * @param plan what it was laid out from
  * @param weeks what each week asks for, and why
  * @param sessions in the order in which they were laid out
+ * @param decisions what was decided of weeks, in the order of deciding
  */
-public record Programme(Plan plan, List<Stepped> weeks, List<PlannedSession> sessions) {
+public record Programme(
+    Plan plan, List<Stepped> weeks, List<PlannedSession> sessions, List<WeekDecision> decisions) {
 
   private static final int TO_STEP = Threshold.SESSIONS_TO_STEP.whole();
   private static final int LIGHTER_TO = Threshold.LIGHTER_TO.whole();
@@ -74,41 +84,164 @@ public record Programme(Plan plan, List<Stepped> weeks, List<PlannedSession> ses
   public Programme {
     weeks = List.copyOf(weeks);
     sessions = List.copyOf(sessions);
+    decisions = List.copyOf(decisions);
+  }
+
+  /**
+   * Lays a programme out, its sessions numbered from 1.
+   *
+   * @throws InvalidValueException as {@link Plan#checked}
+   */
+  public static Programme of(Plan plan) {
+    return of(plan, Agenda.FREE, 1);
   }
 
   /**
    * Lays a programme out.
    *
+   * @param agenda when they are free; a day that is taken is laid on only where there is no other
+   * @param firstNumber of its sessions
    * @throws InvalidValueException as {@link Plan#checked}
    */
-  public static Programme of(Plan plan) {
+  public static Programme of(Plan plan, Agenda agenda, int firstNumber) {
     plan.checked();
     List<Stepped> weeks =
         Progression.of(Dose.of(plan.first()), plan.aims(), plan.pace(), plan.weeks());
-    Map<Integer, List<DayOfWeek>> days = new HashMap<>();
-    List<PlannedSession> sessions = new ArrayList<>();
+    Layout layout = new Layout(plan, weeks, agenda, firstNumber);
     for (int week = 1; week <= weeks.size(); week++) {
-      List<DayOfWeek> trained =
-          days.computeIfAbsent(
-              weeks.get(week - 1).dose().days(),
-              count -> TrainingDays.spread(plan.weekdays(), count));
-      LocalDate first = plan.startsOn().plusWeeks(week - 1L);
-      for (int day = 0; day < 7; day++) {
-        LocalDate date = first.plusDays(day);
-        if (trained.contains(date.getDayOfWeek()) && !date.isAfter(plan.endsOn())) {
-          sessions.add(
-              new PlannedSession(
-                  sessions.size() + 1,
-                  week,
-                  date,
-                  date,
-                  plan.first().mode(),
-                  false,
-                  Optional.empty()));
-        }
+      layout.layOut(week, List.of());
+    }
+    return new Programme(plan, weeks, layout.sessions(), List.of());
+  }
+
+  /**
+   * What the week after one is to be, from what was done.
+   *
+   * @param week that was looked at, from 1 to the one before the last
+   * @param earned what it earned
+   * @param done the minutes done in every week up to it
+   */
+  public Proposed proposed(int week, Earned earned, List<Integer> done) {
+    return Progression.propose(
+        earned, usualDoses(week), plan.aims(), plan.pace(), week + 1, done.subList(0, week));
+  }
+
+  /** The week after one as the instructor refuses to change it: the same again. */
+  public Proposed unchanged(int week, String reason) {
+    List<Dose> usual = usualDoses(week);
+    Dose last = usual.get(usual.size() - 1);
+    return new Proposed(
+        new Stepped(last, Kind.HELD, FindingKind.WEEK_REFUSED.of(Texts.sentence(reason))), last);
+  }
+
+  /**
+   * The week after one as the instructor has it instead.
+   *
+   * @param ceiling how hard they may be asked to work today
+   * @throws InvalidValueException when it cannot be asked of them, or there are not so many days
+   */
+  public Proposed own(Dose dose, Ceiling ceiling, String reason) {
+    List<Fault> faults = new ArrayList<>();
+    check(faults, "lowPercent", dose.range().low(), Limit.INTENSITY);
+    check(faults, "highPercent", dose.range().high(), Limit.INTENSITY);
+    check(faults, "minutes", dose.minutes(), Limit.SESSION_MINUTES);
+    check(faults, "days", dose.days(), Limit.DAYS_A_WEEK);
+    int highest = Math.min(ceiling.percent(), dose.type().highestPercent());
+    if (faults.isEmpty()) {
+      if (dose.range().low() > dose.range().high() || dose.range().high() > highest) {
+        faults.add(
+            new Fault(
+                "highPercent",
+                dose.range().high() + " % cannot be asked here",
+                dose.range().low() + " to " + highest + " % of reserve"));
+      }
+      if (dose.minutes() < dose.type().fewestMinutes()) {
+        faults.add(
+            new Fault(
+                "minutes",
+                "too short for “" + dose.type().displayName() + "”",
+                "at least " + dose.type().fewestMinutes() + " minutes"));
+      }
+      if (dose.days() > plan.weekdays().size()) {
+        faults.add(
+            new Fault(
+                "days",
+                dose.days() + " days of " + plan.weekdays().size() + " they have",
+                "1 to " + plan.weekdays().size() + " days a week"));
       }
     }
-    return new Programme(plan, weeks, sessions);
+    if (!faults.isEmpty()) {
+      throw InvalidValueException.of(faults);
+    }
+    return new Proposed(
+        new Stepped(
+            dose,
+            Kind.OWN,
+            FindingKind.WEEK_OWN.of(
+                dose.range().low() + "–" + dose.range().high(),
+                dose.minutes(),
+                dose.days(),
+                Texts.sentence(reason))),
+        dose);
+  }
+
+  private static void check(List<Fault> faults, String field, int value, Limit limit) {
+    if (!limit.accepts(value)) {
+      faults.add(new Fault(field, value + " is outside the accepted range", limit.accepted()));
+    }
+  }
+
+  /** The doses of every week up to that one that was no lighter one. */
+  private List<Dose> usualDoses(int week) {
+    return weeks.subList(0, week).stream()
+        .filter(stepped -> stepped.kind() != Kind.LIGHTER)
+        .map(Stepped::dose)
+        .toList();
+  }
+
+  /**
+   * Lays the weeks from a decided one on out anew. What was changed by hand stays where the number
+   * of days does.
+   *
+   * @param decision what was decided
+   * @param decided what that week is to be
+   * @param done the minutes done in every week before it
+   * @param open whether a session may still be moved: it is neither past nor logged
+   * @param from nothing is added before that day
+   * @param agenda when they are free
+   * @param firstNumber of the sessions that are added
+   */
+  public Programme ahead(
+      WeekDecision decision,
+      Proposed decided,
+      List<Integer> done,
+      Predicate<PlannedSession> open,
+      LocalDate from,
+      Agenda agenda,
+      int firstNumber) {
+    int week = decision.week();
+    List<Stepped> laid = new ArrayList<>(weeks.subList(0, week - 1));
+    laid.addAll(
+        Progression.ahead(
+            decided, plan.aims(), plan.pace(), week, weeks.size(), done.subList(0, week - 1)));
+    Layout layout = new Layout(plan, laid, agenda, firstNumber);
+    sessions.stream().filter(session -> session.week() < week).forEach(layout::keep);
+    for (int next = week; next <= laid.size(); next++) {
+      layout.layOutAnew(next, ofWeek(next), open, from);
+    }
+    List<WeekDecision> all = new ArrayList<>(decisions);
+    all.add(decision);
+    return new Programme(plan, laid, layout.sessions(), all);
+  }
+
+  /** The sessions that have the dose of a week, wherever they have been moved. */
+  public List<PlannedSession> ofWeek(int week) {
+    return sessions.stream().filter(session -> session.week() == week).toList();
+  }
+
+  /** Whether what a week is to be has been decided from what was done before it. */
+  public boolean decided(int week) {
+    return decisions.stream().anyMatch(decision -> decision.week() == week);
   }
 
   /**
@@ -117,18 +250,26 @@ public record Programme(Plan plan, List<Stepped> weeks, List<PlannedSession> ses
    * @throws InvalidValueException when there is none
    */
   public PlannedSession session(int number) {
-    if (number < 1 || number > sessions.size()) {
-      throw InvalidValueException.of(
-          "session", number + " is not a session of it", "1 to " + sessions.size());
-    }
-    return sessions.get(number - 1);
+    return sessions.stream()
+        .filter(session -> session.number() == number)
+        .findFirst()
+        .orElseThrow(
+            () ->
+                InvalidValueException.of(
+                    "session",
+                    number + " is not a session of it",
+                    sessions.get(0).number()
+                        + " to "
+                        + sessions.get(sessions.size() - 1).number()));
   }
 
   private Programme change(int number, UnaryOperator<PlannedSession> how) {
     PlannedSession old = session(number);
-    List<PlannedSession> changed = new ArrayList<>(sessions);
-    changed.set(number - 1, how.apply(old));
-    return new Programme(plan, weeks, changed);
+    return new Programme(
+        plan,
+        weeks,
+        sessions.stream().map(each -> each.equals(old) ? how.apply(old) : each).toList(),
+        decisions);
   }
 
   /**
@@ -138,13 +279,23 @@ public record Programme(Plan plan, List<Stepped> weeks, List<PlannedSession> ses
    *     session
    */
   public Programme move(int number, LocalDate to) {
+    return move(number, to, session(number).time());
+  }
+
+  /**
+   * Puts a session on another day, or at another time.
+   *
+   * @param time when it begins; empty where that is not fixed
+   * @throws InvalidValueException as {@link #move(int, LocalDate)}
+   */
+  public Programme move(int number, LocalDate to, Optional<LocalTime> time) {
     if (to.isBefore(plan.startsOn()) || to.isAfter(plan.endsOn())) {
       throw InvalidValueException.of(
           "to",
           Days.of(to) + " lies outside the programme",
           Days.of(plan.startsOn()) + " to " + Days.of(plan.endsOn()));
     }
-    return change(number, session -> session.on(to));
+    return change(number, session -> session.on(to, time));
   }
 
   /**
@@ -191,6 +342,22 @@ public record Programme(Plan plan, List<Stepped> weeks, List<PlannedSession> ses
         .orElseGet(() -> plan.outline(weeks.get(session.week() - 1).dose()));
   }
 
+  /** The intensity of a session's work, from its easiest step to its hardest, % of reserve. */
+  public Percents range(PlannedSession session) {
+    if (session.own().isEmpty()) {
+      return weeks.get(session.week() - 1).dose().range();
+    }
+    List<Percents> worked =
+        outline(session)
+            .steps()
+            .filter(step -> step.kind().exercise())
+            .flatMap(step -> step.range().stream())
+            .toList();
+    return new Percents(
+        worked.stream().mapToInt(Percents::low).min().orElseThrow(),
+        worked.stream().mapToInt(Percents::high).max().orElseThrow());
+  }
+
   /**
    * Why it may not be gone on with as it is: what may be asked of someone can have become less
    * since it was laid out.
@@ -221,8 +388,18 @@ public record Programme(Plan plan, List<Stepped> weeks, List<PlannedSession> ses
         .toList();
   }
 
-  /** Every week as it stands, with the rules that it breaks. */
+  /** Every week as it stands, as if each were done, with the rules that it breaks. */
   public List<WeekNow> weeksNow(Person person) {
+    return weeksNow(person, List.of(), Agenda.FREE);
+  }
+
+  /**
+   * Every week as it stands, with the rules that it breaks.
+   *
+   * @param done the minutes done in every week that is over
+   * @param agenda when they are free
+   */
+  public List<WeekNow> weeksNow(Person person, List<Integer> done, Agenda agenda) {
     List<WeekNow> now = new ArrayList<>();
     List<Integer> totals = new ArrayList<>();
     int usual = 0;
@@ -237,7 +414,9 @@ public record Programme(Plan plan, List<Stepped> weeks, List<PlannedSession> ses
               / Math.max(1, seconds);
       List<Finding> findings = new ArrayList<>();
       Optional<Integer> limit =
-          week == 1 ? Optional.empty() : Optional.of(plan.pace().limit(week, totals));
+          week == 1
+              ? Optional.empty()
+              : Optional.of(Math.max(plan.pace().limit(week, totals), weeks.get(0).dose().total()));
       if (limit.isPresent() && minutes > limit.get()) {
         findings.add(
             FindingKind.WEEK_GROWS_TOO_FAST.of(
@@ -247,7 +426,7 @@ public record Programme(Plan plan, List<Stepped> weeks, List<PlannedSession> ses
         findings.add(FindingKind.LIGHTER_WEEK_FULL.of(week, minutes, usual));
       }
       addUnearned(findings, week);
-      addSessions(findings, left);
+      addSessions(findings, left, agenda);
       addFew(findings, week, left.size());
       if (minutes >= EASY_MARK_FROM && easy < EASY_MARK) {
         findings.add(FindingKind.FEW_EASY_MINUTES.of(easy, week));
@@ -261,7 +440,7 @@ public record Programme(Plan plan, List<Stepped> weeks, List<PlannedSession> ses
               easy,
               Week.of(outlines, middle(stepped.dose()), person),
               findings));
-      totals.add(minutes);
+      totals.add(week <= done.size() ? done.get(week - 1) : minutes);
       usual = stepped.kind() == Kind.LIGHTER ? usual : stepped.dose().total();
     }
     return now;
@@ -274,18 +453,17 @@ public record Programme(Plan plan, List<Stepped> weeks, List<PlannedSession> ses
 
   /** A step up is earned by the week before it, of which four fifths are done. */
   private void addUnearned(List<Finding> findings, int week) {
-    if (!weeks.get(week - 1).kind().stepsUp()) {
+    if (!weeks.get(week - 1).kind().stepsUp() || decided(week)) {
       return;
     }
-    List<PlannedSession> before =
-        sessions.stream().filter(session -> session.week() == week - 1).toList();
+    List<PlannedSession> before = ofWeek(week - 1);
     long left = before.stream().filter(session -> !session.skipped()).count();
     if (100 * left < (long) TO_STEP * before.size()) {
       findings.add(FindingKind.STEP_NOT_EARNED.of(week, left, before.size()));
     }
   }
 
-  private void addSessions(List<Finding> findings, List<PlannedSession> left) {
+  private void addSessions(List<Finding> findings, List<PlannedSession> left, Agenda agenda) {
     Set<LocalDate> seen = new HashSet<>();
     for (PlannedSession session : left) {
       LocalDate date = session.date();
@@ -296,6 +474,9 @@ public record Programme(Plan plan, List<Stepped> weeks, List<PlannedSession> ses
         findings.add(
             FindingKind.MODE_SWAPPED.of(
                 session.mode().displayName(), plan.first().mode().displayName()));
+      }
+      if (!agenda.free(date, session.time(), outline(session).seconds() / 60)) {
+        findings.add(FindingKind.SESSION_BUSY.of(day(date), agenda.words(date)));
       }
       if (!seen.add(date)) {
         findings.add(FindingKind.TWO_IN_A_DAY.of(day(date)));

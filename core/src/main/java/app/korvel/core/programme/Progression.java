@@ -35,7 +35,11 @@ public final class Progression {
     LIGHTER(false),
     /** Cut to what the weeks before it, as they were done, allow. */
     EASED(false),
-    HELD(false);
+    HELD(false),
+    /** A step back, after a week that asked for one. */
+    BACK(false),
+    /** What the instructor decided instead. */
+    OWN(false);
 
     private final boolean stepsUp;
 
@@ -60,27 +64,137 @@ public final class Progression {
 
   /** The doses of so many weeks, from the first one on, as if each were done. */
   public static List<Stepped> of(Dose first, Aims aims, Pace pace, int weeks) {
+    Stepped start =
+        new Stepped(
+            first,
+            Kind.START,
+            FindingKind.WEEK_STARTS.of(words(first.range()), first.minutes(), first.days()));
+    return ahead(new Proposed(start, first), aims, pace, 1, weeks, List.of());
+  }
+
+  /**
+   * A week that is proposed after the one before was looked at.
+   *
+   * @param stepped what it asks for
+   * @param usual what the weeks after it grow from: the same, unless it is a lighter one
+   */
+  public record Proposed(Stepped stepped, Dose usual) {}
+
+  /** What a week that was looked at asks of the next one. */
+  public enum Earned {
+    STEP,
+    HOLD,
+    BACK
+  }
+
+  /**
+   * The weeks from a decided one on, as if each of them were done.
+   *
+   * @param week the number of the decided one, from 1
+   * @param weeks the number of the last one
+   * @param before the minutes of every week before the decided one
+   */
+  static List<Stepped> ahead(
+      Proposed decided, Aims aims, Pace pace, int week, int weeks, List<Integer> before) {
     List<Stepped> laid = new ArrayList<>();
-    List<Integer> totals = new ArrayList<>();
-    Dose usual = first;
-    for (int week = 1; week <= weeks; week++) {
-      Stepped stepped;
-      if (week == 1) {
-        stepped =
-            new Stepped(
-                first,
-                Kind.START,
-                FindingKind.WEEK_STARTS.of(words(first.range()), first.minutes(), first.days()));
-      } else if (pace.lighter(week)) {
-        stepped = lighter(usual);
-      } else {
-        stepped = next(usual, aims, pace, week, totals);
-        usual = stepped.dose();
-      }
+    List<Integer> totals = new ArrayList<>(before);
+    laid.add(decided.stepped);
+    totals.add(decided.stepped.dose.total());
+    Dose usual = decided.usual;
+    for (int next = week + 1; next <= weeks; next++) {
+      Stepped stepped = pace.lighter(next) ? lighter(usual) : next(usual, aims, pace, next, totals);
+      usual = stepped.kind == Kind.LIGHTER ? usual : stepped.dose;
       laid.add(stepped);
-      totals.add(stepped.dose().total());
+      totals.add(stepped.dose.total());
     }
     return laid;
+  }
+
+  /**
+   * The next week, from what was done.
+   *
+   * @param earned what the week before it earned
+   * @param usual the doses of every week before it that was no lighter one, the latest last; at
+   *     least one
+   * @param week its number, from 2
+   * @param done the minutes done in every week before it
+   */
+  static Proposed propose(
+      Earned earned, List<Dose> usual, Aims aims, Pace pace, int week, List<Integer> done) {
+    Dose last = usual.get(usual.size() - 1);
+    // A start that was prescribed may be done again, however little of it was done.
+    int limit = Math.max(pace.limit(week, done), usual.get(0).total());
+    Stepped stepped =
+        switch (earned) {
+          case STEP ->
+              last.total() <= pace.limit(week, done)
+                  ? next(last, aims, pace, week, done)
+                  : held(last, limit, "The minutes that were done leave no room for a step.");
+          case HOLD -> held(last, limit, "What was done earns no step, and asks for none back.");
+          case BACK -> back(usual, limit);
+        };
+    if (!pace.lighter(week)) {
+      return new Proposed(stepped, stepped.dose);
+    }
+    Dose kept = earned == Earned.STEP ? last : stepped.dose;
+    return new Proposed(lighter(kept), kept);
+  }
+
+  private static Stepped held(Dose last, int limit, String because) {
+    return eased(last, limit)
+        .orElseGet(() -> new Stepped(last, Kind.HELD, FindingKind.WEEK_HELD.of(because)));
+  }
+
+  /** The last step up undone; before any was made, shorter, then easier. */
+  private static Stepped back(List<Dose> usual, int limit) {
+    Dose last = usual.get(usual.size() - 1);
+    Dose less = before(usual).or(() -> shorter(last)).or(() -> easier(last)).orElse(last);
+    if (less.equals(last)) {
+      return held(last, limit, "It is the least there is already.");
+    }
+    Dose fits = eased(less, limit).map(Stepped::dose).orElse(less);
+    return new Stepped(
+        fits,
+        Kind.BACK,
+        FindingKind.WEEK_BACK.of(words(fits.range()), fits.minutes(), fits.days()));
+  }
+
+  private static Optional<Dose> before(List<Dose> usual) {
+    Dose last = usual.get(usual.size() - 1);
+    for (int at = usual.size() - 2; at >= 0; at--) {
+      Dose earlier = usual.get(at);
+      if (earlier.range().high() < last.range().high()) {
+        return Optional.of(
+            new Dose(
+                earlier.range(),
+                Math.min(earlier.minutes(), last.minutes()),
+                Math.min(earlier.days(), last.days()),
+                last.type()));
+      }
+      if (earlier.range().equals(last.range()) && earlier.total() < last.total()) {
+        return Optional.of(earlier);
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static Optional<Dose> shorter(Dose last) {
+    int minutes = last.minutes() - MINUTES;
+    return minutes >= Math.max(SHORTEST, last.type().fewestMinutes())
+        ? Optional.of(last.lasting(minutes))
+        : Optional.empty();
+  }
+
+  private static Optional<Dose> easier(Dose last) {
+    int low = last.range().low() - INTENSITY;
+    return low >= Limit.INTENSITY.lowest()
+        ? Optional.of(
+            new Dose(
+                new Percents(low, last.range().high() - INTENSITY),
+                last.minutes(),
+                last.days(),
+                last.type()))
+        : Optional.empty();
   }
 
   /**

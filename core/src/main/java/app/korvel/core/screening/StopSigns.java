@@ -1,5 +1,6 @@
 package app.korvel.core.screening;
 
+import java.util.Arrays;
 import java.util.List;
 
 /** When to stop, and what the product is not: short, and the same wherever work is prescribed. */
@@ -8,15 +9,7 @@ public final class StopSigns {
 
   /** Signs that end any work or test at once. */
   public static final List<String> SIGNS =
-      List.of(
-          "pain or pressure in chest, jaw or arm",
-          "dizzy, confused or close to fainting",
-          "far more breathless than the work explains",
-          "heart racing, pounding or newly uneven",
-          "wheeze, calf pain on walking, or sudden deep tiredness",
-          "pale, blue lips or a cold sweat",
-          "losing coordination",
-          "a wish to stop");
+      Arrays.stream(StopSign.values()).map(StopSign::words).toList();
 
   /** What follows a stop sign. */
   public static final String ACTION =

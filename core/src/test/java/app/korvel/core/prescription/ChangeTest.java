@@ -110,7 +110,14 @@ class ChangeTest {
     List<JobStep> path =
         JobStep.path(
             ground,
-            Optional.of(new JobStep.SavedStatus(2, Standing.State.ISSUED, true, Optional.empty())));
+            Optional.of(
+                new JobStep.SavedStatus(
+                    2,
+                    Standing.State.ISSUED,
+                    true,
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty())));
     assertThat(path.get(2).detail()).isEqualTo("191, measured");
     assertThat(path.get(4).detail()).isEqualTo("new values, v2");
     assertThat(path.get(4).state()).isEqualTo(JobStep.State.DUE);

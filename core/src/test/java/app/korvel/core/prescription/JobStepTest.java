@@ -57,7 +57,8 @@ class JobStepTest {
             "DONE about 176",
             "BLOCKED pulse first",
             "BLOCKED pulse first",
-            "BLOCKED prescription first");
+            "BLOCKED prescription first",
+            "BLOCKED nothing logged yet");
   }
 
   @Test
@@ -68,14 +69,36 @@ class JobStepTest {
                 64,
                 2,
                 5,
-                Optional.of(new SavedStatus(2, Standing.State.ISSUED, false, Optional.empty()))))
+                Optional.of(
+                    new SavedStatus(
+                        2,
+                        Standing.State.ISSUED,
+                        false,
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty()))))
         .containsExactly(
             "DONE light to moderate",
             "DONE 64 at rest",
             "DONE about 176",
             "DONE reserve 112",
             "DONE version 2",
-            "DUE none laid out");
+            "DUE none laid out",
+            "BLOCKED nothing logged yet");
+  }
+
+  @Test
+  void aWeekThatIsOverIsToBeDecidedAndWhatWasLoggedLastIsSaid() {
+    SavedStatus status =
+        new SavedStatus(
+            1,
+            Standing.State.ISSUED,
+            false,
+            Optional.of(TODAY.plusDays(40)),
+            Optional.of(3),
+            Optional.of(TODAY.minusDays(2)));
+    assertThat(path(adult(46, Activity.SOME), 64, 2, 5, Optional.of(status)).subList(5, 7))
+        .containsExactly("DUE decide week 4", "DONE logged 18 May");
   }
 
   @Test
@@ -92,7 +115,14 @@ class JobStepTest {
             64,
             2,
             5,
-            Optional.of(new SavedStatus(1, standing, false, Optional.of(TODAY.plusDays(daysLeft)))))
+            Optional.of(
+                new SavedStatus(
+                    1,
+                    standing,
+                    false,
+                    Optional.of(TODAY.plusDays(daysLeft)),
+                    Optional.empty(),
+                    Optional.empty())))
         .get(5);
   }
 
@@ -104,14 +134,22 @@ class JobStepTest {
                 72,
                 2,
                 5,
-                Optional.of(new SavedStatus(1, Standing.State.DRAFT, false, Optional.empty()))))
+                Optional.of(
+                    new SavedStatus(
+                        1,
+                        Standing.State.DRAFT,
+                        false,
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty()))))
         .containsExactly(
             "BLOCKED clearance first",
             "DONE 72 at rest",
             "BLOCKED cardiac team",
             "BLOCKED effort and talk",
             "DUE draft 1",
-            "BLOCKED prescription first");
+            "BLOCKED prescription first",
+            "BLOCKED nothing logged yet");
   }
 
   @Test

@@ -180,12 +180,17 @@ public final class CardSheet {
   }
 
   private static Content content(Card card, Look look, LocalDate today) {
+    return content(card, look.windows, today);
+  }
+
+  /** What stands on a card, for other sheets too. */
+  static Content content(Card card, List<CountWindow> windows, LocalDate today) {
     Prescription made = card.prescription();
     List<CountView> counts =
         made.target().stream()
             .flatMap(
                 target ->
-                    look.windows.stream()
+                    windows.stream()
                         .map(
                             window ->
                                 new CountView(
@@ -385,7 +390,7 @@ public final class CardSheet {
   private record FaceView(
       String id, String left, String top, String width, String height, String points, Content of) {}
 
-  private record Content(
+  record Content(
       String name,
       String plan,
       String bpm,
@@ -414,9 +419,9 @@ public final class CardSheet {
     }
   }
 
-  private record CountView(int seconds, String beats) {}
+  record CountView(int seconds, String beats) {}
 
-  private record FeelView(String name, String voice, String breathing, List<Integer> strokes) {}
+  record FeelView(String name, String voice, String breathing, List<Integer> strokes) {}
 
-  private record PartView(String what, String how) {}
+  record PartView(String what, String how) {}
 }

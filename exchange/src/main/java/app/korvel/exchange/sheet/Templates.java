@@ -30,6 +30,9 @@ final class Templates {
   /** The page of the voice poster. */
   static final Template POSTER = of("poster");
 
+  /** Pages to take home, with a log to fill in. */
+  static final Template HAND_OUT = of("hand-out");
+
   private static Template of(String name) {
     try (Reader text = open(name)) {
       return Mustache.compiler()

@@ -10,6 +10,8 @@ import app.korvel.core.prescription.Standing;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Cap;
 import app.korvel.core.screening.Client;
+import app.korvel.core.session.SessionLog;
+import app.korvel.core.session.WeekReview;
 import app.korvel.server.client.ChangeViews.SpanView;
 import app.korvel.server.client.ClientViews.ArchiveRequest;
 import app.korvel.server.client.ClientViews.ChangeRequest;
@@ -34,8 +36,12 @@ import app.korvel.store.Ids;
 import app.korvel.store.PrescriptionRepository;
 import app.korvel.store.ProgrammeRepository;
 import app.korvel.store.SavedPrescription;
+import app.korvel.store.SavedProgramme;
+import app.korvel.store.SessionLogRepository;
 import app.korvel.store.StaleVersionException;
 import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -56,9 +62,13 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/clients")
 class ClientController {
+  /** What decides about a week lies no further back. */
+  private static final int LOOKED_BACK = 8;
+
   private final ClientRepository clients;
   private final PrescriptionRepository prescriptions;
   private final ProgrammeRepository programmes;
+  private final SessionLogRepository logs;
   private final CheckInRepository checkIns;
   private final ClientRecords records;
   private final TargetInQuestion target;
@@ -69,6 +79,7 @@ class ClientController {
       ClientRepository clients,
       PrescriptionRepository prescriptions,
       ProgrammeRepository programmes,
+      SessionLogRepository logs,
       CheckInRepository checkIns,
       ClientRecords records,
       TargetInQuestion target,
@@ -77,6 +88,7 @@ class ClientController {
     this.clients = clients;
     this.prescriptions = prescriptions;
     this.programmes = programmes;
+    this.logs = logs;
     this.checkIns = checkIns;
     this.records = records;
     this.target = target;
@@ -90,7 +102,9 @@ class ClientController {
       @RequestParam(defaultValue = "false") boolean archived) {
     ClientRecords.Everyone everyone = records.everyone();
     Map<UUID, SavedPrescription> current = prescriptions.current();
-    Map<UUID, LocalDate> endings = programmes.endings();
+    Map<UUID, SavedProgramme> planned = programmes.current();
+    Map<UUID, List<SessionLog>> logged = logs.since(clock.today().minusWeeks(LOOKED_BACK));
+    Map<UUID, LocalDate> lastDays = logs.lastDays();
     return new ClientList(
         clients.find(q, archived).stream()
             .map(
@@ -99,7 +113,11 @@ class ClientController {
                         client,
                         everyone,
                         Optional.ofNullable(current.get(client.id())),
-                        Optional.ofNullable(endings.get(client.id()))))
+                        Training.of(
+                            Optional.ofNullable(planned.get(client.id())),
+                            logged.getOrDefault(client.id(), List.of()),
+                            Optional.ofNullable(lastDays.get(client.id())),
+                            clock.today())))
             .toList(),
         clients.count(false),
         clients.count(true));
@@ -109,7 +127,7 @@ class ClientController {
       Client client,
       ClientRecords.Everyone everyone,
       Optional<SavedPrescription> saved,
-      Optional<LocalDate> plannedUntil) {
+      Training done) {
     Groundwork ground = everyone.groundwork(client);
     return new ClientRow(
         client.id(),
@@ -122,22 +140,38 @@ class ClientController {
         ground.noRateBecause().isEmpty(),
         StepView.of(
             ground,
-            status(
-                ground,
-                saved,
-                saved.flatMap(each -> everyone.review(client, each)),
-                plannedUntil)));
+            status(ground, saved, saved.flatMap(each -> everyone.review(client, each)), done)));
+  }
+
+  /** The programme and the log in short. */
+  private record Training(
+      Optional<LocalDate> plannedUntil, Optional<Integer> weekDue, Optional<LocalDate> lastLogged) {
+    static Training of(
+        Optional<SavedProgramme> saved,
+        List<SessionLog> logged,
+        Optional<LocalDate> lastLogged,
+        LocalDate today) {
+      return new Training(
+          saved.map(each -> each.programme().plan().endsOn()),
+          saved.flatMap(each -> WeekReview.due(each.programme(), logged, today)),
+          lastLogged);
+    }
   }
 
   private static Optional<SavedStatus> status(
       Groundwork ground,
       Optional<SavedPrescription> saved,
       Optional<Finding> review,
-      Optional<LocalDate> plannedUntil) {
+      Training done) {
     return saved.map(
         each ->
             new SavedStatus(
-                each.version(), standing(ground, each).state(), review.isPresent(), plannedUntil));
+                each.version(),
+                standing(ground, each).state(),
+                review.isPresent(),
+                done.plannedUntil,
+                done.weekDue,
+                done.lastLogged));
   }
 
   private static Standing standing(Groundwork ground, SavedPrescription saved) {
@@ -208,6 +242,15 @@ class ClientController {
                         StandingView.of(standing(ground, each)),
                         each.prescription().date()))
             .orElse(null),
-        StepView.of(ground, status(ground, saved, review, programmes.endsOn(id))));
+        StepView.of(ground, status(ground, saved, review, done(id))));
+  }
+
+  private Training done(UUID id) {
+    List<SessionLog> logged = logs.of(id);
+    return Training.of(
+        programmes.current(id),
+        logged,
+        logged.stream().map(SessionLog::on).max(Comparator.naturalOrder()),
+        clock.today());
   }
 }

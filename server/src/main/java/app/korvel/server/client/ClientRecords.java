@@ -29,6 +29,7 @@ import app.korvel.store.MaximumChoiceRepository;
 import app.korvel.store.MeasuredMaximumRepository;
 import app.korvel.store.ReadingRepository;
 import app.korvel.store.SavedPrescription;
+import app.korvel.store.SessionLogRepository;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
@@ -48,6 +49,7 @@ public class ClientRecords {
   private final ReadingRepository readings;
   private final MaximumChoiceRepository choices;
   private final MeasuredMaximumRepository maxima;
+  private final SessionLogRepository logs;
   private final StudioClock clock;
 
   public ClientRecords(
@@ -58,6 +60,7 @@ public class ClientRecords {
       ReadingRepository readings,
       MaximumChoiceRepository choices,
       MeasuredMaximumRepository maxima,
+      SessionLogRepository logs,
       StudioClock clock) {
     this.clients = clients;
     this.intakes = intakes;
@@ -66,6 +69,7 @@ public class ClientRecords {
     this.readings = readings;
     this.choices = choices;
     this.maxima = maxima;
+    this.logs = logs;
     this.clock = clock;
   }
 
@@ -98,7 +102,7 @@ public class ClientRecords {
         client,
         intakes.current(client.id()),
         clearances.of(client.id()),
-        checkIns.reported(client.id()));
+        checkIns.reported(client.id()).andSymptoms(logs.symptoms(client.id())));
   }
 
   private Screening screening(
@@ -189,6 +193,7 @@ public class ClientRecords {
     private final Map<UUID, Intake> intakeOf = intakes.current();
     private final Map<UUID, List<Clearance>> clearancesOf = clearances.byClient();
     private final Map<UUID, Reported> reportedOf = checkIns.reported();
+    private final Map<UUID, Instant> symptomsOf = logs.symptoms();
     private final Map<UUID, List<RestingReading>> readingsOf = readings.byClient();
     private final Map<UUID, Choice> choiceOf = choices.current();
     private final Map<UUID, List<MeasuredMaximum>> maximaOf = maxima.byClient();
@@ -205,7 +210,9 @@ public class ClientRecords {
           client,
           Optional.ofNullable(intakeOf.get(id)),
           clearancesOf.getOrDefault(id, List.of()),
-          reportedOf.getOrDefault(id, Reported.NOTHING));
+          reportedOf
+              .getOrDefault(id, Reported.NOTHING)
+              .andSymptoms(Optional.ofNullable(symptomsOf.get(id))));
     }
 
     /** A client's readings, latest first. */
@@ -218,7 +225,8 @@ public class ClientRecords {
       return groundwork(client, Mode.RUN);
     }
 
-    private Groundwork groundwork(Client client, Mode mode) {
+    /** Everything a prescription stands on, in that mode. */
+    public Groundwork groundwork(Client client, Mode mode) {
       return known.computeIfAbsent(new InMode(client.id(), mode), key -> workOut(client, mode));
     }
 

@@ -28,6 +28,7 @@ import app.korvel.core.maximum.MaximumKind;
 import app.korvel.core.maximum.MeasuredMaximum;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.outline.Aim;
 import app.korvel.core.outline.Block;
 import app.korvel.core.outline.Bounds;
 import app.korvel.core.outline.Ceiling;
@@ -38,11 +39,16 @@ import app.korvel.core.outline.StepKind;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.Parts;
 import app.korvel.core.prescription.Prescription;
+import app.korvel.core.prescription.Prescription.RateBasis;
 import app.korvel.core.prescription.Start;
+import app.korvel.core.programme.Agenda;
 import app.korvel.core.programme.Aims;
+import app.korvel.core.programme.Busy;
 import app.korvel.core.programme.Pace;
 import app.korvel.core.programme.Plan;
+import app.korvel.core.programme.PlannedSession;
 import app.korvel.core.programme.Programme;
+import app.korvel.core.programme.WeekDecision;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Disturbance;
 import app.korvel.core.pulse.Felt;
@@ -73,13 +79,19 @@ import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Sex;
 import app.korvel.core.screening.Topic;
 import app.korvel.core.screening.WrittenLimit;
+import app.korvel.core.session.Asked;
+import app.korvel.core.session.LoggedRate;
+import app.korvel.core.session.SessionLog;
+import app.korvel.core.session.WeekReview;
 import app.korvel.core.zone.Basis;
+import app.korvel.core.zone.Level.RpeSpan;
 import app.korvel.core.zone.MeasuredThresholds;
 import app.korvel.core.zone.OwnScheme;
 import app.korvel.core.zone.Reserve.Percents;
 import app.korvel.core.zone.Scheme;
 import app.korvel.core.zone.ThresholdRates;
 import app.korvel.sensor.PracticePulse;
+import app.korvel.store.BusyRepository;
 import app.korvel.store.CheckInRepository;
 import app.korvel.store.ClassCountRepository;
 import app.korvel.store.ClearanceRepository;
@@ -92,6 +104,7 @@ import app.korvel.store.IntakeRepository;
 import app.korvel.store.MaximumChoiceRepository;
 import app.korvel.store.MeasuredMaximumRepository;
 import app.korvel.store.OutlineRepository;
+import app.korvel.store.PlannedSessionRepository;
 import app.korvel.store.PracticeRepository;
 import app.korvel.store.PracticeRepository.SavedTry;
 import app.korvel.store.PrescriptionRepository;
@@ -103,6 +116,8 @@ import app.korvel.store.SavedClassCount.Entry;
 import app.korvel.store.SavedClassCount.Moment;
 import app.korvel.store.SavedPrescription;
 import app.korvel.store.SchemeRepository;
+import app.korvel.store.SessionLogRepository;
+import app.korvel.store.SessionLogRepository.Logged;
 import app.korvel.store.ThresholdRepository;
 import java.math.BigDecimal;
 import java.time.DayOfWeek;
@@ -148,6 +163,9 @@ public final class DemoData {
   private final EffortRepository efforts;
   private final PrescriptionRepository prescriptions;
   private final ProgrammeRepository programmes;
+  private final PlannedSessionRepository planned;
+  private final SessionLogRepository logs;
+  private final BusyRepository busy;
   private final OutlineRepository outlines;
   private final SchemeRepository schemes;
   private final ThresholdRepository thresholds;
@@ -170,6 +188,9 @@ public final class DemoData {
     this.efforts = new EffortRepository(database);
     this.prescriptions = new PrescriptionRepository(database);
     this.programmes = new ProgrammeRepository(database);
+    this.planned = new PlannedSessionRepository(database);
+    this.logs = new SessionLogRepository(database);
+    this.busy = new BusyRepository(database);
     this.outlines = new OutlineRepository(database);
     this.schemes = new SchemeRepository(database);
     this.thresholds = new ThresholdRepository(database);
@@ -597,7 +618,11 @@ public final class DemoData {
 
   /** To whom something was prescribed so many days ago, and not today. */
   private static final Map<String, Integer> PRESCRIBED =
-      Map.of("Osei Lindqvarn", 60, "Jonas Pellworth", 34, "Tindra Vossberg", 40);
+      Map.of(
+          "Osei Lindqvarn", 60,
+          "Jonas Pellworth", 34,
+          "Tindra Vossberg", 40,
+          "Bram Okonje", 96);
 
   /** For whom weeks are laid out, and how many. */
   private static final Map<String, Integer> PLANNED =
@@ -607,7 +632,11 @@ public final class DemoData {
           "Ragnar Holtvik", 12,
           "Hyun-woo Castell", 12,
           "Keola Brandt-Mori", 26,
-          "Jonas Pellworth", 12);
+          "Jonas Pellworth", 12,
+          "Tindra Vossberg", 12);
+
+  /** Whose weeks have been logged and decided, up to the last one. */
+  private static final Set<String> LOGGED = Set.of("Jonas Pellworth", "Tindra Vossberg");
 
   /** Whose training day it always is, whenever the demo is looked at. */
   private static final Set<String> COMING =
@@ -674,6 +703,7 @@ public final class DemoData {
     countTogether(IN_CLASS.stream().map(crew::get).toList());
     practise();
     bands(crew.get("Sefa Brandvik"), crew.get("Tomasz Wielgor"));
+    roster(crew.get("Yara Fonotele"));
   }
 
   /** A scheme of the studio's own, one client shown another school, one with thresholds. */
@@ -1085,12 +1115,113 @@ public final class DemoData {
     SavedPrescription saved =
         prescriptions.add(ids.next(), client.id(), Prescription.of(ground, start.parts()), madeAt);
     if (PLANNED.containsKey(crew.name)) {
-      plan(client, screening, saved, PLANNED.get(crew.name));
+      Programme programme = plan(client, screening, saved, PLANNED.get(crew.name));
+      if (LOGGED.contains(crew.name)) {
+        train(client, screening, saved, programme);
+      }
     }
   }
 
+  /** Logs what is over and decides week by week; the last week that is over stays to be decided. */
+  private void train(Client client, Screening screening, SavedPrescription from, Programme laid) {
+    Random random = new Random(client.details().name().length());
+    Programme programme = laid;
+    List<SessionLog> done = new ArrayList<>();
+    int version = 1;
+    for (int week = 1; week <= laid.weeks().size(); week++) {
+      LocalDate over = laid.plan().startsOn().plusWeeks(week);
+      for (PlannedSession session : programme.ofWeek(week)) {
+        if (session.date().isBefore(today.minusDays(1))) {
+          SessionLog log = logged(screening, from, programme, session, random);
+          logs.add(List.of(new Logged(client.id(), log)));
+          done.add(log);
+        }
+      }
+      if (over.plusWeeks(1).isAfter(today)) {
+        return;
+      }
+      WeekReview review = WeekReview.of(programme, week, done);
+      Instant at = over.atTime(LocalTime.of(8, 15)).atZone(zone).toInstant();
+      programme =
+          programme.ahead(
+              WeekDecision.of(
+                  week + 1,
+                  WeekDecision.Taken.ACCEPTED,
+                  review.next().stepped(),
+                  review.because(),
+                  "",
+                  at),
+              review.next(),
+              WeekReview.minutesDone(programme, week, done),
+              session -> !session.date().isBefore(over),
+              over,
+              Agenda.FREE,
+              planned.nextNumber(client.id()));
+      programmes.save(ids.next(), client.id(), version++, from.id(), programme, at, over);
+    }
+  }
+
+  private SessionLog logged(
+      Screening screening,
+      SavedPrescription from,
+      Programme programme,
+      PlannedSession session,
+      Random random) {
+    Prescription made = from.prescription();
+    Percents range = programme.range(session);
+    Aim aim =
+        Aim.of(
+            range,
+            made.basis().map(RateBasis::reserve),
+            made.cap(),
+            screening.effects().highestEffort(),
+            made.rpeFamily());
+    int minutes = programme.outline(session).workSeconds() / 60;
+    boolean missed = random.nextInt(9) == 0;
+    RpeSpan felt = aim.rpe20();
+    return new SessionLog(
+        ids.next(),
+        Optional.of(session.number()),
+        session.date(),
+        session.mode(),
+        !missed,
+        missed ? 0 : minutes,
+        missed
+            ? Optional.empty()
+            : aim.target()
+                .map(
+                    target ->
+                        new LoggedRate(
+                            (target.lowBpm() + target.highBpm()) / 2 + random.nextInt(7) - 3,
+                            LoggedRate.Kind.COUNTED)),
+        missed
+            ? Optional.empty()
+            : Optional.of(Math.max(felt.low(), (felt.low() + felt.high()) / 2 - random.nextInt(2))),
+        missed || random.nextBoolean() ? Optional.empty() : Optional.of(aim.levels().get(0)),
+        Set.of(),
+        missed ? "double shift" : "",
+        new Asked(range, minutes, felt, made.basis().map(RateBasis::reserve)),
+        session.date().atTime(LocalTime.of(19, 40)).atZone(zone).toInstant());
+  }
+
+  /** The shifts at the ticket window, as a roster program has them. */
+  private void roster(Client client) {
+    List<Busy> shifts = new ArrayList<>();
+    for (int week = 0; week < 12; week++) {
+      for (DayOfWeek day : List.of(DayOfWeek.TUESDAY, DayOfWeek.SATURDAY)) {
+        LocalDate date =
+            today
+                .with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY))
+                .plusWeeks(week)
+                .with(day);
+        shifts.add(new Busy(date.atTime(7, 0), date.atTime(21, 30)));
+      }
+    }
+    busy.put(ids.next(), Optional.of(client.id()), "Ticket office shifts", shifts, now);
+  }
+
   /** From the Monday of the week in which it was prescribed, on the days they named. */
-  private void plan(Client client, Screening screening, SavedPrescription from, int weeks) {
+  private Programme plan(Client client, Screening screening, SavedPrescription from, int weeks) {
     Parts first = from.prescription().parts();
     Scope scope = screening.scope();
     Set<DayOfWeek> days = screening.answers().days();
@@ -1111,7 +1242,14 @@ public final class DemoData {
                 monday.plusWeeks(weeks).minusDays(1),
                 days));
     programmes.save(
-        ids.next(), client.id(), 0, from.id(), programme, from.recordedAt().plusSeconds(60));
+        ids.next(),
+        client.id(),
+        0,
+        from.id(),
+        programme,
+        from.recordedAt().plusSeconds(60),
+        from.prescription().date());
+    return programme;
   }
 
   /** The studio's own session: the stairs between the decks. */

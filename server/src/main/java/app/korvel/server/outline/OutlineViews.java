@@ -75,7 +75,8 @@ public final class OutlineViews {
       return new Runner(Optional.empty(), cap, highestEffort, family, bounds);
     }
 
-    private Aim aim(Percents range) {
+    /** How a range is to feel and, where it may be, at which rate. */
+    public Aim aim(Percents range) {
       return Aim.of(range, reserve, cap, highestEffort, family);
     }
   }
@@ -99,7 +100,7 @@ public final class OutlineViews {
       List<Integer> rpe20,
       List<Integer> rpe10) {
 
-    static StepAim of(Aim aim) {
+    public static StepAim of(Aim aim) {
       List<Level> levels = aim.levels();
       Level easiest = levels.get(0);
       Level hardest = levels.get(levels.size() - 1);

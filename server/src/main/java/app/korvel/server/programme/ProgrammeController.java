@@ -16,6 +16,7 @@ import app.korvel.server.programme.ProgrammeViews.SessionModeRequest;
 import app.korvel.server.programme.ProgrammeViews.SessionOutlineRequest;
 import app.korvel.server.programme.ProgrammeViews.SessionSkipRequest;
 import app.korvel.server.programme.ProgrammeViews.TakeBackRequest;
+import app.korvel.server.programme.ProgrammeViews.WeekDecisionRequest;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.NotFoundException;
 import app.korvel.store.Ids;
@@ -85,12 +86,20 @@ class ProgrammeController {
   @PutMapping("/api/clients/{id}/programme/sessions/{number}/date")
   ProgrammeView move(
       @PathVariable UUID id, @PathVariable int number, @RequestBody SessionDateRequest request) {
-    return change(id, request.version(), programme -> programme.move(number, request.date()));
+    desk.checkOpen(id, number);
+    return change(
+        id,
+        request.version(),
+        programme ->
+            request.time() == null && !Boolean.TRUE.equals(request.untimed())
+                ? programme.move(number, request.date())
+                : programme.move(number, request.date(), Optional.ofNullable(request.time())));
   }
 
   @PutMapping("/api/clients/{id}/programme/sessions/{number}/skipped")
   ProgrammeView skip(
       @PathVariable UUID id, @PathVariable int number, @RequestBody SessionSkipRequest request) {
+    desk.checkOpen(id, number);
     return change(id, request.version(), programme -> programme.skip(number, request.skipped()));
   }
 
@@ -109,6 +118,14 @@ class ProgrammeController {
       @PathVariable UUID id, @PathVariable int number, @RequestBody SessionOutlineRequest request) {
     Optional<Named> named = Optional.ofNullable(request.outline()).map(outlines::of);
     return change(id, request.version(), programme -> programme.use(number, named));
+  }
+
+  /** What the next week is to be: as proposed, otherwise, or the same again. */
+  @PutMapping("/api/clients/{id}/programme/weeks/{week}/decision")
+  ProgrammeView decide(
+      @PathVariable UUID id, @PathVariable int week, @RequestBody WeekDecisionRequest request) {
+    Led led = desk.led(records.open(id));
+    return change(id, request.version(), programme -> desk.decide(led, programme, week, request));
   }
 
   /** As it was at an earlier version; that is a version of its own. */
@@ -142,6 +159,12 @@ class ProgrammeController {
     return desk.view(
         led,
         programmes.save(
-            ids.next(), led.client().id(), version, prescriptionId, programme, clock.now()));
+            ids.next(),
+            led.client().id(),
+            version,
+            prescriptionId,
+            programme,
+            clock.now(),
+            clock.today()));
   }
 }

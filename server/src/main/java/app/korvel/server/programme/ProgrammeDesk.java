@@ -14,10 +14,14 @@ import app.korvel.core.prescription.Prescription;
 import app.korvel.core.prescription.Prescription.RateBasis;
 import app.korvel.core.prescription.Standing;
 import app.korvel.core.prescription.Start;
+import app.korvel.core.programme.Agenda;
 import app.korvel.core.programme.Aims;
+import app.korvel.core.programme.Dose;
 import app.korvel.core.programme.Pace;
 import app.korvel.core.programme.Plan;
 import app.korvel.core.programme.Programme;
+import app.korvel.core.programme.Progression.Proposed;
+import app.korvel.core.programme.WeekDecision;
 import app.korvel.core.screening.Cap;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Person;
@@ -26,7 +30,10 @@ import app.korvel.core.screening.Scope;
 import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Sex;
 import app.korvel.core.screening.Steering;
+import app.korvel.core.session.SessionLog;
+import app.korvel.core.session.WeekReview;
 import app.korvel.core.zone.Reserve;
+import app.korvel.core.zone.Reserve.Percents;
 import app.korvel.server.client.ClientRecords;
 import app.korvel.server.outline.OutlineViews.Runner;
 import app.korvel.server.programme.ProgrammeViews.PlanRequest;
@@ -34,13 +41,18 @@ import app.korvel.server.programme.ProgrammeViews.PlanView;
 import app.korvel.server.programme.ProgrammeViews.ProgrammeSheet;
 import app.korvel.server.programme.ProgrammeViews.ProgrammeTrialRequest;
 import app.korvel.server.programme.ProgrammeViews.ProgrammeView;
+import app.korvel.server.programme.ProgrammeViews.ReviewView;
+import app.korvel.server.programme.ProgrammeViews.WeekDecisionRequest;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.studio.StudioSettings;
 import app.korvel.server.web.FindingView;
+import app.korvel.store.BusyRepository;
+import app.korvel.store.PlannedSessionRepository;
 import app.korvel.store.PrescriptionRepository;
 import app.korvel.store.ProgrammeRepository;
 import app.korvel.store.SavedPrescription;
 import app.korvel.store.SavedProgramme;
+import app.korvel.store.SessionLogRepository;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -51,17 +63,22 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Brings a client's prescription and the days they have together into a programme. */
 @Component
-class ProgrammeDesk {
+public class ProgrammeDesk {
   private static final int USUAL_WEEKS = 12;
 
   private final PrescriptionRepository prescriptions;
   private final ProgrammeRepository programmes;
+  private final PlannedSessionRepository planned;
+  private final SessionLogRepository logs;
+  private final BusyRepository busy;
   private final ClientRecords records;
   private final StudioSettings settings;
   private final StudioClock clock;
@@ -69,19 +86,25 @@ class ProgrammeDesk {
   ProgrammeDesk(
       PrescriptionRepository prescriptions,
       ProgrammeRepository programmes,
+      PlannedSessionRepository planned,
+      SessionLogRepository logs,
+      BusyRepository busy,
       ClientRecords records,
       StudioSettings settings,
       StudioClock clock) {
     this.prescriptions = prescriptions;
     this.programmes = programmes;
+    this.planned = planned;
+    this.logs = logs;
+    this.busy = busy;
     this.records = records;
     this.settings = settings;
     this.clock = clock;
   }
 
   /** A client with the prescription that leads, and where it stands. */
-  record Led(Client client, Screening screening, List<SavedPrescription> versions) {
-    Optional<SavedPrescription> current() {
+  public record Led(Client client, Screening screening, List<SavedPrescription> versions) {
+    public Optional<SavedPrescription> current() {
       return versions.stream().findFirst();
     }
 
@@ -90,7 +113,7 @@ class ProgrammeDesk {
     }
 
     /** Why nothing can be laid out; empty where it can. */
-    List<Finding> why() {
+    public List<Finding> why() {
       if (current().isEmpty()) {
         return List.of(FindingKind.NO_PROGRAMME_YET.of());
       }
@@ -111,7 +134,7 @@ class ProgrammeDesk {
     }
 
     /** The prescription that leads. */
-    SavedPrescription leading() {
+    public SavedPrescription leading() {
       if (!why().isEmpty()) {
         throw RefusedException.because(why());
       }
@@ -119,7 +142,7 @@ class ProgrammeDesk {
     }
   }
 
-  Led led(Client client) {
+  public Led led(Client client) {
     return new Led(client, records.screening(client), prescriptions.of(client.id()));
   }
 
@@ -149,15 +172,36 @@ class ProgrammeDesk {
         .orElse(0);
   }
 
-  /** Twelve weeks from Monday on, on the days they named; on any where they named none. */
+  /**
+   * Twelve weeks from Monday on, on the days they named, on any where they named none; without
+   * those that calendars have busy for the most part, as long as enough are left.
+   */
   private Plan proposal(Led led) {
     LocalDate monday = clock.today().with(TemporalAdjusters.nextOrSame(DayOfWeek.MONDAY));
+    LocalDate last = monday.plusWeeks(USUAL_WEEKS).minusDays(1);
+    Set<DayOfWeek> days = daysOf(led);
+    Plan wanted = plan(led, monday, last, days);
+    Set<DayOfWeek> free = mostlyFree(led, wanted);
+    return free.size() < wanted.first().days() ? wanted : plan(led, monday, last, free);
+  }
+
+  private Set<DayOfWeek> daysOf(Led led) {
     Set<DayOfWeek> named = led.screening().answers().days();
-    return plan(
-        led,
-        monday,
-        monday.plusWeeks(USUAL_WEEKS).minusDays(1),
-        named.isEmpty() ? EnumSet.allOf(DayOfWeek.class) : named);
+    return named.isEmpty() ? EnumSet.allOf(DayOfWeek.class) : named;
+  }
+
+  private Set<DayOfWeek> mostlyFree(Led led, Plan plan) {
+    return agenda(led.client())
+        .mostlyFree(
+            plan.weekdays(),
+            plan.startsOn(),
+            USUAL_WEEKS,
+            plan.time(),
+            led.leading().prescription().outline().seconds() / 60);
+  }
+
+  private Agenda agenda(Client client) {
+    return new Agenda(busy.of(client.id()));
   }
 
   /**
@@ -180,7 +224,10 @@ class ProgrammeDesk {
             usual.bounds(),
             usual.startsOn(),
             usual.endsOn(),
-            usual.weekdays()));
+            usual.weekdays(),
+            Optional.ofNullable(request.time())),
+        agenda(led.client()),
+        planned.nextNumber(led.client().id()));
   }
 
   /** The programme with no client. */
@@ -245,7 +292,8 @@ class ProgrammeDesk {
             scope.effects().highestEffort(),
             settings.ways().family(),
             Bounds.of(scope));
-    return ProgrammeView.of(programme, null, null, person, any -> runner, findings);
+    return ProgrammeView.of(
+        programme, null, null, person, any -> runner, List.of(), Agenda.FREE, findings);
   }
 
   private static int or(@Nullable Integer given, int usual) {
@@ -256,10 +304,101 @@ class ProgrammeDesk {
   ProgrammeSheet sheet(Client client) {
     Led led = led(client);
     List<Finding> why = led.why();
+    Optional<SavedProgramme> saved = programmes.current(client.id());
+    List<SessionLog> logged = logs.of(client.id());
+    Optional<Plan> proposal = why.isEmpty() ? Optional.of(proposal(led)) : Optional.empty();
     return new ProgrammeSheet(
         FindingView.of(why),
-        why.isEmpty() ? PlanView.of(proposal(led), led.screening().person()) : null,
-        programmes.current(client.id()).map(saved -> view(led, saved)).orElse(null));
+        proposal.map(plan -> PlanView.of(plan, led.screening().person())).orElse(null),
+        proposal
+            .map(plan -> daysOf(led).stream().filter(day -> !plan.weekdays().contains(day)))
+            .orElse(Stream.empty())
+            .sorted()
+            .toList(),
+        saved.map(each -> view(led, each)).orElse(null),
+        saved
+            .filter(each -> why.isEmpty())
+            .map(SavedProgramme::programme)
+            .flatMap(
+                programme ->
+                    WeekReview.due(programme, logged, clock.today())
+                        .map(week -> WeekReview.of(programme, week, logged))
+                        .map(review -> ReviewView.of(review, programme)))
+            .orElse(null));
+  }
+
+  /**
+   * The next week as it was decided, and all that come after it laid out anew.
+   *
+   * @throws RefusedException when nothing is to be decided of that week, or it may not be gone on
+   *     with as things stand
+   */
+  Programme decide(Led led, Programme programme, int week, WeekDecisionRequest request) {
+    led.leading();
+    List<SessionLog> logged = logs.of(led.client().id());
+    if (!WeekReview.due(programme, logged, clock.today()).equals(Optional.of(week - 1))) {
+      throw RefusedException.because(FindingKind.NOTHING_TO_DECIDE.of(week));
+    }
+    Bounds bounds = Bounds.of(led.screening().scope());
+    programme
+        .outOfBounds(bounds, clock.today())
+        .ifPresent(
+            finding -> {
+              throw RefusedException.because(finding);
+            });
+    WeekReview review = WeekReview.of(programme, week - 1, logged);
+    String reason = request.reason() == null ? "" : request.reason();
+    WeekDecision decision =
+        WeekDecision.of(
+            week, request.taken(), review.next().stepped(), review.because(), reason, clock.now());
+    Dose usual = review.next().stepped().dose();
+    Proposed decided =
+        switch (request.taken()) {
+          case ACCEPTED -> review.next();
+          case REFUSED -> programme.unchanged(week - 1, decision.reason());
+          case CHANGED ->
+              programme.own(
+                  new Dose(
+                      new Percents(
+                          or(request.lowPercent(), usual.range().low()),
+                          or(request.highPercent(), usual.range().high())),
+                      or(request.minutes(), usual.minutes()),
+                      or(request.days(), usual.days()),
+                      usual.type()),
+                  bounds.ceiling(),
+                  decision.reason());
+        };
+    Set<Integer> done =
+        logged.stream().flatMap(log -> log.number().stream()).collect(Collectors.toSet());
+    return programme.ahead(
+        decision,
+        decided,
+        WeekReview.minutesDone(programme, week - 1, logged),
+        session -> !session.date().isBefore(clock.today()) && !done.contains(session.number()),
+        clock.today(),
+        agenda(led.client()),
+        planned.nextNumber(led.client().id()));
+  }
+
+  /**
+   * Refuses to change a session that has been logged.
+   *
+   * @throws RefusedException when it has
+   */
+  void checkOpen(UUID clientId, int number) {
+    logs.of(clientId).stream()
+        .filter(log -> log.number().equals(Optional.of(number)))
+        .findFirst()
+        .ifPresent(
+            log -> {
+              throw RefusedException.because(FindingKind.SESSION_LOGGED.of(log.words()));
+            });
+  }
+
+  /** The weeks of a programme that are over. */
+  private int weeksOver(Programme programme) {
+    long days = ChronoUnit.DAYS.between(programme.plan().startsOn(), clock.today());
+    return (int) Math.max(0, Math.min(days / 7, programme.weeks().size()));
   }
 
   ProgrammeView view(Led led, SavedProgramme saved) {
@@ -299,11 +438,22 @@ class ProgrammeDesk {
         from.version(),
         led.screening().person(),
         mode -> runner(led, from, mode),
+        // A plan that is not saved is shown as if each of its weeks were done.
+        version == null
+            ? List.of()
+            : WeekReview.minutesDone(programme, weeksOver(programme), logs.of(led.client().id())),
+        agenda(led.client()),
         findings);
   }
 
+  /** Where no prescription leads: by effort and talk, as today's records have it. */
+  public Runner withoutPrescription(Led led, Mode mode) {
+    return Runner.of(records.groundwork(led.client(), mode), settings.ways().family())
+        .withoutRates();
+  }
+
   /** In its own mode by the numbers of its day; in any other by today's. */
-  private Runner runner(Led led, SavedPrescription from, Mode mode) {
+  public Runner runner(Led led, SavedPrescription from, Mode mode) {
     Prescription made = from.prescription();
     Groundwork ground = records.groundwork(led.client(), mode);
     Runner today = Runner.of(ground, settings.ways().family());

@@ -7,6 +7,7 @@ import app.korvel.core.outline.Outline;
 import app.korvel.core.outline.Outlines.Named;
 import app.korvel.core.outline.WorkType;
 import app.korvel.core.prescription.Approach;
+import app.korvel.core.programme.Agenda;
 import app.korvel.core.programme.Dose;
 import app.korvel.core.programme.Pace;
 import app.korvel.core.programme.Plan;
@@ -15,9 +16,11 @@ import app.korvel.core.programme.Programme;
 import app.korvel.core.programme.Programme.WeekNow;
 import app.korvel.core.programme.Progression;
 import app.korvel.core.programme.Progression.Stepped;
+import app.korvel.core.programme.WeekDecision;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Person;
+import app.korvel.core.session.WeekReview;
 import app.korvel.core.zone.Level;
 import app.korvel.server.outline.OutlineViews.OutlineView;
 import app.korvel.server.outline.OutlineViews.Runner;
@@ -25,7 +28,9 @@ import app.korvel.server.web.FindingView;
 import app.korvel.server.web.Within;
 import java.math.BigDecimal;
 import java.time.DayOfWeek;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -44,11 +49,27 @@ final class ProgrammeViews {
       List<DayOfWeek> weekdays,
       Integer goalMinutes,
       Integer goalDays,
-      @Nullable Integer lightWeeks) {}
+      @Nullable Integer lightWeeks,
+      @Nullable LocalTime time) {}
+
+  /**
+   * What is decided of a week. Without a decision of the instructor's own, only {@code taken} and
+   * the reason count.
+   */
+  record WeekDecisionRequest(
+      Integer version,
+      WeekDecision.Taken taken,
+      @Nullable String reason,
+      @Nullable Integer lowPercent,
+      @Nullable Integer highPercent,
+      @Nullable Integer minutes,
+      @Nullable Integer days) {}
 
   record ProgrammeRequest(Integer version, PlanRequest plan) {}
 
-  record SessionDateRequest(Integer version, LocalDate date) {}
+  /** Without a time it keeps the one it has, unless it is said to have none. */
+  record SessionDateRequest(
+      Integer version, LocalDate date, @Nullable LocalTime time, @Nullable Boolean untimed) {}
 
   record SessionSkipRequest(Integer version, Boolean skipped) {}
 
@@ -83,7 +104,8 @@ final class ProgrammeViews {
       boolean staysLight,
       boolean careful,
       WorkType type,
-      Mode mode) {
+      Mode mode,
+      @Nullable LocalTime time) {
 
     static PlanView of(Plan plan, Person person) {
       return new PlanView(
@@ -102,7 +124,8 @@ final class ProgrammeViews {
           Pace.staysLight(person, plan.first()),
           plan.pace().careful(),
           plan.first().type(),
-          plan.first().mode());
+          plan.first().mode(),
+          plan.time().orElse(null));
     }
   }
 
@@ -170,10 +193,79 @@ final class ProgrammeViews {
       int week,
       LocalDate date,
       LocalDate laidOn,
+      @Nullable LocalTime time,
       Mode mode,
       boolean skipped,
       @Nullable String ownOutline,
       int outline) {}
+
+  /**
+   * What a week asks for.
+   *
+   * @param minutes of work in a session
+   */
+  record DoseView(int lowPercent, int highPercent, int minutes, int days) {
+    static DoseView of(Dose dose) {
+      return new DoseView(dose.range().low(), dose.range().high(), dose.minutes(), dose.days());
+    }
+  }
+
+  /**
+   * What the next week is to be, from what was done.
+   *
+   * @param week the one that was looked at
+   * @param proposed what is proposed for the one after it
+   * @param before what the week that was looked at asked for
+   */
+  record ReviewView(
+      int week,
+      int planned,
+      int done,
+      int open,
+      Progression.Earned earned,
+      Progression.Kind kind,
+      DoseView before,
+      DoseView proposed,
+      FindingView step,
+      List<FindingView> because) {
+
+    static ReviewView of(WeekReview review, Programme programme) {
+      Stepped next = review.next().stepped();
+      return new ReviewView(
+          review.week(),
+          review.planned(),
+          review.done(),
+          review.open(),
+          review.earned(),
+          next.kind(),
+          DoseView.of(programme.weeks().get(review.week() - 1).dose()),
+          DoseView.of(next.dose()),
+          FindingView.of(next.because()),
+          FindingView.of(review.because()));
+    }
+  }
+
+  /** What was decided of a week, and of what. */
+  record WeekDecisionView(
+      int week,
+      WeekDecision.Taken taken,
+      DoseView proposed,
+      String proposal,
+      String reason,
+      List<FindingView> because,
+      Instant decidedAt) {
+
+    static WeekDecisionView of(WeekDecision decision) {
+      return new WeekDecisionView(
+          decision.week(),
+          decision.taken(),
+          DoseView.of(decision.proposed().dose()),
+          decision.proposed().because().message(),
+          decision.reason(),
+          FindingView.of(decision.because()),
+          decision.decidedAt());
+    }
+  }
 
   /**
    * Weeks, sessions and their steps.
@@ -192,6 +284,7 @@ final class ProgrammeViews {
       List<OutlineView> outlines,
       int markMinutes,
       @Nullable Integer upperMinutes,
+      List<WeekDecisionView> decisions,
       List<FindingView> findings) {
 
     static ProgrammeView of(
@@ -200,6 +293,8 @@ final class ProgrammeViews {
         @Nullable Integer prescriptionVersion,
         Person person,
         Function<Mode, Runner> runners,
+        List<Integer> done,
+        Agenda agenda,
         List<Finding> findings) {
       Map<OutlineInMode, Integer> places = new HashMap<>();
       List<OutlineView> outlines = new ArrayList<>();
@@ -223,12 +318,13 @@ final class ProgrammeViews {
                 session.week(),
                 session.date(),
                 session.laidOn(),
+                session.time().orElse(null),
                 session.mode(),
                 session.skipped(),
                 session.own().map(Named::name).orElse(null),
                 place));
       }
-      List<WeekNow> now = programme.weeksNow(person);
+      List<WeekNow> now = programme.weeksNow(person, done, agenda);
       List<ProgrammeWeekView> weeks = new ArrayList<>();
       for (int i = 0; i < now.size(); i++) {
         weeks.add(ProgrammeWeekView.of(programme.weeks().get(i), now.get(i)));
@@ -244,6 +340,7 @@ final class ProgrammeViews {
           now.get(0).against().upperMinutes().isPresent()
               ? now.get(0).against().upperMinutes().getAsInt()
               : null,
+          programme.decisions().stream().map(WeekDecisionView::of).toList(),
           FindingView.of(findings));
     }
 
@@ -255,9 +352,15 @@ final class ProgrammeViews {
    *
    * @param why why nothing can be laid out; empty where it can
    * @param proposal null where nothing can be
+   * @param busyDays days of theirs that are left out of the proposal: they are mostly taken
+   * @param review what the next week is to be, where that is to be decided
    */
   record ProgrammeSheet(
-      List<FindingView> why, @Nullable PlanView proposal, @Nullable ProgrammeView programme) {}
+      List<FindingView> why,
+      @Nullable PlanView proposal,
+      List<DayOfWeek> busyDays,
+      @Nullable ProgrammeView programme,
+      @Nullable ReviewView review) {}
 
   /** A programme with no client: the same facts, as far as they are needed. */
   record ProgrammeTrialRequest(

@@ -199,7 +199,7 @@ public class Problems extends ResponseEntityExceptionHandler {
     return invalidField(
         mismatch.getName(),
         "“" + mismatch.getValue() + "” is not accepted",
-        type != null && type.isEnum() ? Words.accepted(type) : "a whole number");
+        type == null ? "text" : RequestChecks.accepted(type));
   }
 
   @Override

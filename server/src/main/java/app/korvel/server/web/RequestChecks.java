@@ -11,9 +11,12 @@ import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.MethodParameter;
 import org.springframework.http.HttpInputMessage;
@@ -174,21 +177,27 @@ public class RequestChecks extends RequestBodyAdviceAdapter {
       String kind = type == Integer.class ? "a whole number from " : "a number from ";
       return kind + within.value().accepted();
     }
+    return accepted(type);
+  }
+
+  /** What a value of that type accepts, for a message. */
+  static String accepted(Class<?> type) {
     if (type.isEnum()) {
       return Words.accepted(type);
-    }
-    if (type == Integer.class) {
-      return "a whole number";
-    }
-    if (type == Boolean.class) {
-      return "true or false";
-    }
-    if (type == LocalDate.class) {
-      return "a date as YYYY-MM-DD";
     }
     if (List.class.isAssignableFrom(type)) {
       return "a list of words";
     }
-    return type == BigDecimal.class ? "a number" : "text";
+    return ACCEPTED.getOrDefault(type, "text");
   }
+
+  private static final Map<Class<?>, String> ACCEPTED =
+      Map.of(
+          Integer.class, "a whole number",
+          int.class, "a whole number",
+          Boolean.class, "true or false",
+          LocalDate.class, "a date as YYYY-MM-DD",
+          LocalTime.class, "a time of day as HH:MM",
+          UUID.class, "the id of a record",
+          BigDecimal.class, "a number");
 }

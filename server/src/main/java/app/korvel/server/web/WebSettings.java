@@ -21,6 +21,8 @@ class WebSettings implements WebMvcConfigurer {
     "/today",
     "/clients",
     "/clients/**",
+    "/calendar",
+    "/log",
     "/floor",
     "/floor/**",
     "/field-tests/**",

@@ -1,0 +1,308 @@
+package app.korvel.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
+
+/** Sessions logged, a week decided, and the calendar, as a person meets them. */
+class LogTest {
+  private static final LocalDate MONDAY =
+      LocalDate.now().with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+  private static final LocalDate START = MONDAY.minusWeeks(2);
+
+  private Desk desk;
+  private ClockedDemo demo;
+
+  @BeforeEach
+  void sit(@TempDir Path folder) throws Exception {
+    desk = Desk.get();
+    demo = new ClockedDemo(folder);
+  }
+
+  @AfterEach
+  void close() {
+    demo.close();
+  }
+
+  private void date(String name, LocalDate to) {
+    desk.driver()
+        .executeScript(
+            """
+            arguments[0].value = arguments[1]
+            arguments[0].dispatchEvent(new Event('input', { bubbles: true }))
+            """,
+            desk.one("input[name=" + name + "]"),
+            to.toString());
+  }
+
+  /** Eight weeks for someone of the crew, since two weeks ago. */
+  private void layOut(String name) {
+    demo.openClient(name, "sessions");
+    desk.sees("Save the programme");
+    date("startsOn", START);
+    desk.type("weeks", "8");
+    desk.await(() -> desk.texts("#weeks-title").get(0).contains("8 weeks"));
+    desk.press("Save the programme");
+    desk.sees("Lay out anew");
+  }
+
+  private String line() {
+    return (String)
+        desk.driver()
+            .executeScript(
+                "return document.activeElement.closest('.line')?.getAttribute('aria-label') ?? ''");
+  }
+
+  private long lines(String name) {
+    return desk.all(".line[data-line][aria-label^='" + name + "']").size();
+  }
+
+  /** With nothing but keys: to the line, the effort, Enter. */
+  private void logAll(String name, String effort) {
+    desk.keys("l");
+    desk.await(() -> !line().isEmpty());
+    assertThat(lines(name)).isPositive();
+    while (lines(name) > 0) {
+      String at = line();
+      if (at.startsWith(name)) {
+        long before = lines(name);
+        desk.keys(effort, Keys.ENTER);
+        desk.await(() -> lines(name) == before - 1);
+        if (lines(name) > 0) {
+          desk.await(() -> !line().isEmpty());
+        }
+      } else {
+        desk.keys(Keys.ARROW_DOWN);
+        if (line().equals(at)) {
+          // The last line: the rest lies above.
+          while (!line().startsWith(name)) {
+            desk.keys(Keys.ARROW_UP);
+          }
+        }
+      }
+    }
+  }
+
+  @Test
+  void aFortnightIsLoggedByKeysAStepAcceptedAndTheCalendarChanged() {
+    String name = "Yara Fonotele";
+    layOut("Yara");
+    logAll(name, "13");
+    assertThat(desk.texts(".latest li"))
+        .anyMatch(row -> row.matches(".*" + name + " \\d+ min, effort 13.*"));
+    // What lies further back than the list is logged with its client.
+    demo.openClient("Yara", "sessions");
+    desk.sees("Week 2 is over");
+    assertThat(desk.one("#step-title").getText()).contains("a step");
+    assertThat(desk.texts(".step .said")).anyMatch(said -> said.contains("sessions done"));
+    String proposed = desk.texts(".doses b").get(1);
+    desk.tabTo("Accept for week 3");
+    desk.keys(Keys.ENTER);
+    desk.sees("Week 3 is as proposed; what comes after is laid out anew.");
+    assertThat(desk.texts(".decision summary").get(0)).startsWith("Accepted on");
+    assertThat(desk.one("#week-title").getText().replaceAll("\\s+", " "))
+        .contains(proposed.replaceAll(".*%, (\\d+ min).*", "$1"));
+
+    desk.one("h1").click();
+    desk.keys("3");
+    desk.await(() -> !desk.all(".grid li").isEmpty());
+    desk.keys("w");
+    desk.await(() -> desk.driver().getCurrentUrl().contains("view=week"));
+    desk.keys(Keys.PAGE_DOWN);
+    desk.await(() -> desk.texts("header h2").get(0).contains(day(MONDAY.plusWeeks(1))));
+    WebElement first =
+        desk.await(
+            () ->
+                desk.all("button.session").stream()
+                    .filter(each -> each.getAccessibleName().startsWith(name))
+                    .findFirst()
+                    .orElse(null));
+    String from = first.findElement(By.xpath("ancestor::li")).getDomAttribute("data-date");
+    first.sendKeys(Keys.ENTER);
+    desk.sees(name + ", ");
+    LocalDate to = LocalDate.parse(from).plusDays(1);
+    date("date", to);
+    desk.one("input[name=time]").sendKeys("0630PM");
+    desk.tabTo("Move");
+    desk.keys(Keys.ENTER);
+    desk.sees(" is moved to ");
+    desk.await(
+        () ->
+            desk.texts("li[data-date='" + to + "'] button.session").stream()
+                .anyMatch(text -> text.contains("18:30") && text.contains(name)));
+    desk.one("h1").click();
+    desk.keys("u");
+    desk.await(
+        () ->
+            desk.texts("li[data-date='" + from + "'] button.session").stream()
+                .anyMatch(text -> text.contains(name)));
+  }
+
+  private static String day(LocalDate date) {
+    return date.getDayOfMonth() + " ";
+  }
+
+  /** One outcome for all who were there, and an exception; a wrong figure loses nothing. */
+  @Test
+  void aClassIsLoggedAtOnceWithItsExceptions() {
+    layOut("Agnethe");
+    desk.one("h1").click();
+    desk.keys("l");
+    desk.await(() -> desk.all(".line").size() > 3);
+    List<String> rest = desk.texts(".day h2");
+    WebElement tick =
+        desk.await(
+            () ->
+                desk.all(".day h2 button").stream()
+                    .filter(each -> each.getText().startsWith("Tick all"))
+                    .findFirst()
+                    .orElse(null));
+    int count = Integer.parseInt(tick.getText().replaceAll("\\D", ""));
+    tick.click();
+    desk.sees(count + " ticked");
+    desk.type("all-rpe", "12");
+    desk.press("Lay over the ticked");
+    List<WebElement> ticked =
+        desk.all(".line").stream()
+            .filter(each -> each.findElement(By.cssSelector("[type=checkbox]")).isSelected())
+            .toList();
+    assertThat(ticked).hasSize(count);
+    ticked.get(0).findElement(By.cssSelector(".outcome-of")).click();
+    WebElement wrong = ticked.get(1).findElement(By.name("rpe"));
+    wrong.sendKeys(Keys.chord(Keys.CONTROL, "a"), "21");
+    desk.press("Keep the " + count);
+    desk.sees("Accepted: 6 to 20 of 20.");
+    // Nothing was kept and nothing is lost.
+    assertThat(desk.texts(".day h2")).hasSameSizeAs(rest);
+    assertThat(desk.one(".line [aria-invalid=true], .line .p-invalid").getDomProperty("value"))
+        .isEqualTo("21");
+    // The wrong figure is marked and in hand.
+    desk.keys("13");
+    int lines = desk.all(".line").size();
+    desk.press("Keep the " + count);
+    desk.sees(count + " sessions are logged.");
+    desk.await(() -> desk.all(".line").size() == lines - count);
+    assertThat(desk.texts(".latest li")).anyMatch(row -> row.contains("not done"));
+    desk.press("Undo");
+    desk.await(() -> desk.all(".line").size() == lines);
+  }
+
+  @Test
+  void aStopSignSaysWhatFollows() {
+    layOut("Yara");
+    demo.openClient("Yara", "sessions");
+    desk.await(() -> desk.all(".weeks li button").size() == 8);
+    desk.one(".weeks li:nth-child(1) button").click();
+    desk.press("Log this session");
+    desk.type("rpe", "15");
+    desk.press("Any warning?");
+    desk.press("pain or pressure in chest, jaw or arm");
+    desk.sees("what was issued is suspended until a doctor has cleared it");
+    desk.press("Keep the log");
+    desk.sees("The programme rests");
+    desk.press("Undo");
+    desk.await(() -> !desk.reads("The programme rests"));
+  }
+
+  /** Out as an address that is shown once, in as a file; what is no calendar says so. */
+  @Test
+  void calendarsGoOutAndComeIn(@TempDir Path files) throws Exception {
+    demo.openClient("Ines", "sessions");
+    desk.press("Calendar");
+    desk.sees("Calendars out and in: Ines Okafor-Lund");
+    desk.type("subscription", "phone of Ines");
+    desk.press("Make the address");
+    desk.sees("Shown only now");
+    String address = desk.one("code").getText();
+    assertThat(address).matches("http://127.0.0.1:\\d+/api/calendar/feeds/[\\w-]{43}\\.ics");
+    assertThat(fetched(address)).isEqualTo(200L);
+    desk.driver().navigate().refresh();
+    desk.sees("phone of Ines");
+    assertThat(desk.all("code")).isEmpty();
+    desk.press("Revoke");
+    desk.sees("The address for phone of Ines holds no more.");
+    assertThat(fetched(address)).isEqualTo(404L);
+
+    desk.open("/calendar");
+    desk.press("A file for a class");
+    desk.press("Ines Okafor-Lund");
+    desk.press("Tomasz Wielgor");
+    desk.sees("Calendar file of 2");
+    assertThat(fetched(desk.pressable("Calendar file of 2").getDomProperty("href")))
+        .isEqualTo(200L);
+
+    demo.openClient("Ines", "sessions");
+    desk.press("Calendar");
+    desk.sees("Calendars out and in: Ines Okafor-Lund");
+    Path no = Files.writeString(files.resolve("notes.txt"), "not a calendar");
+    desk.one("input[name=busy]").sendKeys(no.toString());
+    desk.sees("notes.txt is not a calendar. Accepted: an iCalendar file");
+    Path roster =
+        Files.writeString(
+            files.resolve("roster.ics"),
+            """
+            BEGIN:VCALENDAR
+            VERSION:2.0
+            BEGIN:VEVENT
+            UID:1
+            DTSTART;VALUE=DATE:%s
+            RRULE:FREQ=DAILY;COUNT=3
+            END:VEVENT
+            END:VCALENDAR
+            """
+                .formatted(LocalDate.now().toString().replace("-", "")));
+    desk.one("input[name=busy]").sendKeys(roster.toString());
+    desk.sees("roster.ics, Ines Okafor-Lund: 3 busy times");
+    desk.await(() -> !desk.all("li[data-date='" + LocalDate.now() + "'] .busy").isEmpty());
+    desk.one("h1").click();
+    desk.keys("d");
+    desk.sees("Busy all day, Ines Okafor-Lund");
+  }
+
+  private Object fetched(String address) {
+    return desk.driver()
+        .executeAsyncScript(
+            "fetch(arguments[0]).then((answer) => arguments[1](answer.status))", address);
+  }
+
+  @Test
+  void progressSaysWhatIsAChangeAndWhatIsNot() {
+    demo.openClient("Tindra", "progress");
+    desk.sees("Minutes by level, week by week");
+    assertThat(desk.texts(".figures dd").get(0)).matches("\\d+ of \\d+, \\d+ %");
+    desk.sees("Resting not changed");
+    desk.sees("Effort at the same target");
+    desk.catchFiles();
+    desk.press("CSV");
+    assertThat(desk.caught("minutes by level.csv"))
+        .contains("week from,Sing,Talk,Phrases,Words,Silent,moderate-equivalent,planned,done");
+    demo.openClient("Ines", "progress");
+    desk.sees("Nothing logged yet");
+    desk.sees("Resting lower by");
+  }
+
+  @Test
+  void theHandOutIsAPageAndAFile() {
+    demo.openClient("Ragnar", "hand-out");
+    String said = desk.sheetSays("Log of Ragnar Holtvik");
+    assertThat(said)
+        .contains("Stop at once")
+        .contains("Always carry")
+        .contains("The morning boat leaves at seven")
+        .contains("Week 1, from");
+    demo.openClient("Osei", "hand-out");
+    desk.sees("No hand-out today");
+  }
+}

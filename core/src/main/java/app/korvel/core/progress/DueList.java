@@ -1,0 +1,120 @@
+package app.korvel.core.progress;
+
+import app.korvel.core.measure.Days;
+import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.Threshold;
+import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.screening.Screening;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** What is due with a client, the weightiest first. */
+public final class DueList {
+  private static final int TEST_AGAIN = Threshold.TEST_AGAIN.whole();
+  private static final int REVIEW = Threshold.REVIEW_AFTER.whole();
+  private static final int QUIET = Threshold.QUIET_AFTER.whole();
+
+  private DueList() {}
+
+  /** What it is about: where it is done. */
+  public enum Kind {
+    SCREENING,
+    PULSE,
+    MAXIMUM,
+    TEST,
+    PRESCRIPTION,
+    WEEK,
+    LOG
+  }
+
+  /** One thing that is due. */
+  public record Due(Kind kind, Finding finding) {}
+
+  /**
+   * A prescription that holds.
+   *
+   * @param version its number
+   * @param date of that version
+   * @param review what new values would move of it, if they do
+   */
+  public record Held(int version, LocalDate date, Optional<Finding> review) {}
+
+  /**
+   * What is known.
+   *
+   * @param ground screening and resting value
+   * @param maximum what is to be said of a measured maximum, if anything
+   * @param tests the last day of each test, by its name
+   * @param held the prescription that holds, if there is one
+   * @param week the week of a programme whose successor is to be decided
+   * @param lastLog the day last logged; else the day from which logs are waited for
+   */
+  public record Facts(
+      Groundwork ground,
+      Optional<Finding> maximum,
+      Map<String, LocalDate> tests,
+      Optional<Held> held,
+      Optional<Integer> week,
+      Optional<LocalDate> lastLog) {}
+
+  /** The whole list; of someone who must not train only what lifts that. */
+  public static List<Due> of(Facts facts) {
+    Screening screening = facts.ground.screening();
+    LocalDate today = screening.date();
+    List<Due> due = new ArrayList<>();
+    boolean stopped = !screening.stops().isEmpty();
+    if (!stopped) {
+      for (FindingKind kind :
+          List.of(
+              FindingKind.SCREENING_UNFINISHED,
+              FindingKind.RESCREENING_DUE,
+              FindingKind.CLEARANCE_LAPSING)) {
+        screening.permission().findings().stream()
+            .filter(finding -> finding.code().equals(kind.code()))
+            .forEach(finding -> due.add(new Due(Kind.SCREENING, finding)));
+      }
+    }
+    facts
+        .ground
+        .resting()
+        .filter(working -> working.stale() || working.due())
+        .map(working -> working.findings().get(working.findings().size() - 1))
+        .ifPresent(finding -> due.add(new Due(Kind.PULSE, finding)));
+    if (stopped) {
+      return due;
+    }
+    facts.maximum.ifPresent(finding -> due.add(new Due(Kind.MAXIMUM, finding)));
+    facts.held.ifPresent(
+        held ->
+            held.review
+                .or(
+                    () ->
+                        today.isBefore(held.date.plusWeeks(REVIEW))
+                            ? Optional.empty()
+                            : Optional.of(
+                                FindingKind.REVIEW_DUE.of(held.version, Days.of(held.date))))
+                .ifPresent(finding -> due.add(new Due(Kind.PRESCRIPTION, finding))));
+    facts.week.ifPresent(week -> due.add(new Due(Kind.WEEK, FindingKind.STEP_DUE.of(week))));
+    facts.tests.entrySet().stream()
+        .filter(test -> !today.isBefore(test.getValue().plusWeeks(TEST_AGAIN)))
+        .sorted(Map.Entry.comparingByValue())
+        .forEach(
+            test ->
+                due.add(
+                    new Due(
+                        Kind.TEST,
+                        FindingKind.TEST_DUE.of(test.getKey(), Days.of(test.getValue())))));
+    facts
+        .lastLog
+        .filter(last -> facts.held.isPresent())
+        .map(last -> ChronoUnit.DAYS.between(last, today))
+        .filter(days -> days >= QUIET)
+        .ifPresent(days -> due.add(new Due(Kind.LOG, FindingKind.GONE_QUIET.of(days))));
+    return due;
+  }
+}

@@ -1,0 +1,156 @@
+package app.korvel.core.session;
+
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.InvalidValueException.Fault;
+import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.Texts;
+import app.korvel.core.screening.StopSign;
+import app.korvel.core.zone.Level;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * A session as it was done, or that it was not.
+ *
+ * @param id UUIDv7
+ * @param number of the planned session; empty for one that was not planned
+ * @param on the day
+ * @param mode what the body did
+ * @param done whether it was done
+ * @param minutes of work, {@link Limit#LOGGED_MINUTES}; 0 where it was not done
+ * @param rate a heart rate of it, if one was taken
+ * @param rpe20 how hard it felt, {@link Limit#EFFORT}, if it was asked
+ * @param voice what the voice could do, if it was tried
+ * @param warnings stop signs that came
+ * @param note up to {@value #NOTE_LENGTH} characters
+ * @param asked what it asked for
+ * @param recordedAt when it was put on record
+ */
+public record SessionLog(
+    UUID id,
+    Optional<Integer> number,
+    LocalDate on,
+    Mode mode,
+    boolean done,
+    int minutes,
+    Optional<LoggedRate> rate,
+    Optional<Integer> rpe20,
+    Optional<Level> voice,
+    Set<StopSign> warnings,
+    String note,
+    Asked asked,
+    Instant recordedAt) {
+
+  public static final int NOTE_LENGTH = 280;
+
+  /** How far back a session is logged, years: what lies before is a slip of the keys. */
+  private static final int YEARS_BACK = 2;
+
+  public SessionLog {
+    Objects.requireNonNull(id);
+    warnings = new TreeSet<>(warnings);
+  }
+
+  /**
+   * Checks what was entered, as of {@code recordedAt}.
+   *
+   * @throws InvalidValueException with every fault at once
+   */
+  public SessionLog checked(ZoneId zone) {
+    List<Fault> faults = new ArrayList<>();
+    LocalDate today = LocalDate.ofInstant(recordedAt, zone);
+    if (on.isAfter(today)) {
+      faults.add(Texts.future("on"));
+    } else if (on.isBefore(today.minusYears(YEARS_BACK))) {
+      faults.add(
+          new Fault("on", "lies too far back", "a day of the last " + YEARS_BACK + " years"));
+    }
+    if (done) {
+      check(faults, "minutes", minutes, Limit.LOGGED_MINUTES);
+      rate.ifPresent(each -> check(faults, "bpm", each.bpm(), Limit.SESSION_RATE));
+      rpe20.ifPresent(each -> check(faults, "rpe", each, Limit.EFFORT));
+    } else {
+      Stream.of(
+              minutes == 0 ? "" : "minutes",
+              rate.isEmpty() ? "" : "bpm",
+              rpe20.isEmpty() ? "" : "rpe",
+              voice.isEmpty() ? "" : "voice")
+          .filter(field -> !field.isEmpty())
+          .forEach(
+              field ->
+                  faults.add(
+                      new Fault(
+                          field, "belongs to a session that was done", "nothing, or “done”")));
+    }
+    Texts.check(faults, "note", note, 0, NOTE_LENGTH);
+    if (!faults.isEmpty()) {
+      throw InvalidValueException.of(faults);
+    }
+    return this;
+  }
+
+  private static void check(List<Fault> faults, String field, int value, Limit limit) {
+    if (!limit.accepts(value)) {
+      faults.add(new Fault(field, value + " is outside the accepted range", limit.accepted()));
+    }
+  }
+
+  /** The same, as of what another log of that session was asked for. */
+  public SessionLog asking(Asked other) {
+    return new SessionLog(
+        id, number, on, mode, done, minutes, rate, rpe20, voice, warnings, note, other, recordedAt);
+  }
+
+  /**
+   * The level that its minutes count at: the middle one of what rate, effort and voice say, the
+   * higher of two; where nothing was noted, the one it asked for.
+   */
+  public Level level() {
+    List<Level> said =
+        Stream.of(
+                rate.flatMap(each -> asked.reserve().map(span -> Level.atRate(each.bpm(), span))),
+                rpe20.map(Level::atRpe20),
+                voice)
+            .flatMap(Optional::stream)
+            .sorted()
+            .toList();
+    return said.isEmpty() ? asked.level() : said.get(said.size() / 2);
+  }
+
+  /** Whether a doctor has to clear something up before the next session. */
+  public boolean symptoms() {
+    return warnings.stream().anyMatch(StopSign::symptom);
+  }
+
+  /** Its warnings, in words. */
+  public String warningWords() {
+    return warnings.stream().map(StopSign::words).collect(Collectors.joining("; "));
+  }
+
+  /** In a few words, for example {@code 25 min, effort 12, Talk}. */
+  public String words() {
+    if (!done) {
+      return "not done" + (warnings.isEmpty() ? "" : ", " + warningWords());
+    }
+    return Stream.of(
+            Optional.of(minutes + " min"),
+            rate.map(each -> each.bpm() + " " + each.kind().name().toLowerCase(Locale.ROOT)),
+            rpe20.map(each -> "effort " + each),
+            voice.map(Level::displayName),
+            Optional.of(warningWords()).filter(words -> !words.isEmpty()))
+        .flatMap(Optional::stream)
+        .collect(Collectors.joining(", "));
+  }
+}

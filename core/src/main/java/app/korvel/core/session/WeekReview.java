@@ -1,0 +1,211 @@
+package app.korvel.core.session;
+
+import app.korvel.core.measure.Days;
+import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.Threshold;
+import app.korvel.core.programme.PlannedSession;
+import app.korvel.core.programme.Programme;
+import app.korvel.core.programme.Progression.Earned;
+import app.korvel.core.programme.Progression.Proposed;
+import app.korvel.core.zone.Level.RpeSpan;
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A week of a programme held against what was done of it, and what it asks of the next one.
+ *
+ * @param week its number, from 1
+ * @param planned sessions that it was laid out with
+ * @param done sessions that were done in it, planned or not
+ * @param open planned sessions that nothing has been logged of
+ * @param earned a step, a hold or a step back
+ * @param next what the next week is to be
+ * @param because why, the weightiest first
+ */
+public record WeekReview(
+    int week,
+    int planned,
+    int done,
+    int open,
+    Earned earned,
+    Proposed next,
+    List<Finding> because) {
+
+  private static final int TO_STEP = Threshold.SESSIONS_TO_STEP.whole();
+  private static final int TO_HOLD = Threshold.SESSIONS_TO_HOLD.whole();
+  private static final BigDecimal OVER = Threshold.EFFORT_OVER_TARGET.value();
+
+  public WeekReview {
+    because = List.copyOf(because);
+  }
+
+  /**
+   * Looks at a week.
+   *
+   * @param week from 1 to the one before the last
+   * @param logs of that client, in any order
+   */
+  public static WeekReview of(Programme programme, int week, Collection<SessionLog> logs) {
+    List<SessionLog> here = inWeek(programme, week, logs);
+    List<PlannedSession> planned = programme.ofWeek(week);
+    int done = (int) here.stream().filter(SessionLog::done).count();
+    int open =
+        (int)
+            planned.stream()
+                .filter(session -> !session.skipped())
+                .filter(
+                    session ->
+                        logs.stream()
+                            .noneMatch(log -> log.number().equals(Optional.of(session.number()))))
+                .count();
+    List<Finding> because = new ArrayList<>();
+    List<Earned> votes =
+        List.of(
+            warned(here, because),
+            sessions(done, planned.size(), because),
+            effort(here.stream().filter(SessionLog::done).toList(), because));
+    // The most cautious of the three.
+    Earned earned = votes.stream().max(Earned::compareTo).orElseThrow();
+    if (open > 0) {
+      because.add(FindingKind.SESSIONS_OPEN.of(open));
+    }
+    Proposed next = programme.proposed(week, earned, minutesDone(programme, week, logs));
+    return new WeekReview(week, planned.size(), done, open, earned, next, because);
+  }
+
+  /**
+   * The latest week whose successor is to be decided: it is over, or all of it has been logged.
+   *
+   * @param today as of that day
+   * @return empty where there is none, or it has been decided
+   */
+  public static Optional<Integer> due(
+      Programme programme, Collection<SessionLog> logs, LocalDate today) {
+    int weeks = programme.weeks().size();
+    for (int week = weeks - 1; week >= 1; week--) {
+      LocalDate first = programme.plan().startsOn().plusWeeks(week - 1L);
+      boolean over = !today.isBefore(first.plusWeeks(1));
+      if (over || (!today.isBefore(first) && allLogged(programme, week, logs))) {
+        boolean nextOver = !today.isBefore(first.plusWeeks(2));
+        return programme.decided(week + 1) || nextOver ? Optional.empty() : Optional.of(week);
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static boolean allLogged(Programme programme, int week, Collection<SessionLog> logs) {
+    List<PlannedSession> left =
+        programme.ofWeek(week).stream().filter(session -> !session.skipped()).toList();
+    return !left.isEmpty()
+        && left.stream()
+            .allMatch(
+                session ->
+                    logs.stream()
+                        .anyMatch(log -> log.number().equals(Optional.of(session.number()))));
+  }
+
+  /**
+   * What counts for a week: the logs of its sessions, on whatever day they were done, and those of
+   * sessions that were not planned in it.
+   */
+  private static List<SessionLog> inWeek(
+      Programme programme, int week, Collection<SessionLog> logs) {
+    LocalDate first = programme.plan().startsOn().plusWeeks(week - 1L);
+    List<Integer> numbers = programme.ofWeek(week).stream().map(PlannedSession::number).toList();
+    return logs.stream()
+        .filter(
+            log ->
+                log.number()
+                    .map(numbers::contains)
+                    .orElseGet(
+                        () -> !log.on().isBefore(first) && log.on().isBefore(first.plusWeeks(1))))
+        .toList();
+  }
+
+  /** The minutes done in every week up to one. */
+  public static List<Integer> minutesDone(
+      Programme programme, int week, Collection<SessionLog> logs) {
+    List<Integer> minutes = new ArrayList<>();
+    for (int each = 1; each <= week; each++) {
+      minutes.add(inWeek(programme, each, logs).stream().mapToInt(SessionLog::minutes).sum());
+    }
+    return minutes;
+  }
+
+  private static Earned warned(List<SessionLog> logs, List<Finding> because) {
+    List<SessionLog> warned = logs.stream().filter(log -> !log.warnings().isEmpty()).toList();
+    warned.forEach(
+        log -> because.add(FindingKind.WARNING_LOGGED.of(Days.of(log.on()), log.warningWords())));
+    return warned.isEmpty() ? Earned.STEP : Earned.BACK;
+  }
+
+  private static Earned sessions(int done, int planned, List<Finding> because) {
+    if (100 * done >= TO_STEP * planned) {
+      because.add(FindingKind.SESSIONS_ENOUGH.of(done, planned));
+      return Earned.STEP;
+    }
+    if (100 * done >= TO_HOLD * planned) {
+      because.add(FindingKind.SESSIONS_SOME.of(done, planned));
+      return Earned.HOLD;
+    }
+    because.add(FindingKind.SESSIONS_FEW.of(done, planned));
+    return Earned.BACK;
+  }
+
+  /** The mean effort against the mean of what the same sessions asked for. */
+  private static Earned effort(List<SessionLog> done, List<Finding> because) {
+    List<SessionLog> felt = done.stream().filter(log -> log.rpe20().isPresent()).toList();
+    if (felt.isEmpty()) {
+      because.add(FindingKind.EFFORT_UNKNOWN.of());
+      return Earned.HOLD;
+    }
+    BigDecimal count = BigDecimal.valueOf(felt.size());
+    BigDecimal mean = mean(felt.stream().mapToInt(log -> log.rpe20().orElseThrow()).sum(), count);
+    BigDecimal high = mean(felt.stream().mapToInt(log -> log.asked().rpe20().high()).sum(), count);
+    BigDecimal middle =
+        felt.stream()
+            .map(log -> middle(log.asked().rpe20()))
+            .reduce(BigDecimal.ZERO, BigDecimal::add)
+            .divide(count, MathContext.DECIMAL64);
+    String said = tenth(mean);
+    RpeSpan target = felt.get(felt.size() - 1).asked().rpe20();
+    String asked =
+        target.low() == Limit.EFFORT.lowest()
+            ? "up to " + target.high()
+            : target.low() + "–" + target.high();
+    if (mean.compareTo(high.add(OVER)) >= 0) {
+      because.add(FindingKind.EFFORT_TOO_HIGH.of(said, asked, tenth(high)));
+      return Earned.BACK;
+    }
+    if (mean.compareTo(middle) <= 0) {
+      because.add(FindingKind.EFFORT_AS_ASKED.of(said, asked, tenth(middle)));
+      return Earned.STEP;
+    }
+    because.add(FindingKind.EFFORT_IN_UPPER_HALF.of(said, asked, tenth(middle)));
+    return Earned.HOLD;
+  }
+
+  /** A target that begins where the scale does has no middle of its own: its upper end stands. */
+  private static BigDecimal middle(RpeSpan target) {
+    return target.low() == Limit.EFFORT.lowest()
+        ? BigDecimal.valueOf(target.high())
+        : mean(target.low() + target.high(), BigDecimal.valueOf(2));
+  }
+
+  private static BigDecimal mean(int sum, BigDecimal count) {
+    return BigDecimal.valueOf(sum).divide(count, MathContext.DECIMAL64);
+  }
+
+  private static String tenth(BigDecimal value) {
+    BigDecimal rounded = value.setScale(1, RoundingMode.HALF_UP).stripTrailingZeros();
+    return rounded.toPlainString();
+  }
+}

@@ -1,0 +1,260 @@
+package app.korvel.store;
+
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.screening.StopSign;
+import app.korvel.core.session.Asked;
+import app.korvel.core.session.LoggedRate;
+import app.korvel.core.session.SessionLog;
+import app.korvel.core.zone.Level;
+import app.korvel.core.zone.Level.RpeSpan;
+import app.korvel.core.zone.Reserve;
+import app.korvel.core.zone.Reserve.Percents;
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Sessions as they were done: appended; one put right or taken back is superseded. */
+public final class SessionLogRepository {
+  private static final Appended ROWS = new Appended("session_log");
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  /** No log lies after it. */
+  private static final LocalDate END = LocalDate.of(9999, 12, 31);
+
+  private final Database database;
+
+  public SessionLogRepository(Database database) {
+    this.database = database;
+  }
+
+  /**
+   * A log and whose it is.
+   *
+   * @param clientId whose
+   * @param log as it stands
+   */
+  public record Logged(UUID clientId, SessionLog log) {}
+
+  /**
+   * Adds logs, all of them or none.
+   *
+   * @return those of planned sessions that have a log already; where there is one, none was added
+   */
+  public List<Logged> add(List<Logged> logs) {
+    return database.write(
+        connection -> {
+          List<Logged> already = new ArrayList<>();
+          for (Logged each : logs) {
+            if (each.log.number().isPresent()) {
+              already.addAll(logged(connection, each));
+            }
+          }
+          if (already.isEmpty()) {
+            for (Logged each : logs) {
+              ROWS.add(
+                  connection,
+                  each.log.id(),
+                  each.clientId,
+                  Optional.empty(),
+                  row(each.log),
+                  each.log.recordedAt());
+            }
+          }
+          return already;
+        });
+  }
+
+  private static List<Logged> logged(Connection connection, Logged log) throws SQLException {
+    return Database.list(
+        connection,
+        SessionLogRepository::logged,
+        "select * from current_session_log where client_id = ? and number = ?",
+        log.clientId.toString(),
+        log.log.number());
+  }
+
+  /**
+   * Puts a log right; see {@link Appended#correct}.
+   *
+   * @param by the log that is right
+   */
+  public boolean correct(UUID clientId, UUID id, SessionLog by) {
+    return database.write(connection -> ROWS.correct(connection, clientId, id, by.id(), row(by)));
+  }
+
+  /**
+   * Takes one back; see {@link Appended#withdraw}.
+   *
+   * @param by id of the record of taking it back
+   */
+  public boolean withdraw(UUID clientId, UUID id, UUID by, Instant now) {
+    return database.write(connection -> ROWS.withdraw(connection, clientId, id, by, now));
+  }
+
+  /**
+   * Undoes a correction or a taking back; see {@link Appended#undo}.
+   *
+   * @param by id of the one that stands again
+   */
+  public boolean undo(UUID clientId, UUID id, UUID by) {
+    return database.write(
+        connection -> {
+          boolean undone = ROWS.undo(connection, clientId, id, by);
+          boolean twice =
+              Database.first(
+                      connection,
+                      row -> row.getInt("number"),
+                      "select number from current_session_log where client_id = ?"
+                          + " and number is not null group by number having count(*) > 1",
+                      clientId.toString())
+                  .isPresent();
+          if (twice) {
+            // The session has been logged anew since.
+            throw new SupersededException();
+          }
+          return undone;
+        });
+  }
+
+  /** A client's, latest first. */
+  public List<SessionLog> of(UUID clientId) {
+    return database
+        .read(
+            connection ->
+                Database.list(
+                    connection,
+                    SessionLogRepository::logged,
+                    "select * from current_session_log where client_id = ?"
+                        + " order by on_day desc, id desc",
+                    clientId.toString()))
+        .stream()
+        .map(Logged::log)
+        .toList();
+  }
+
+  /** Everyone's from a day to another, both included, earliest first. */
+  public List<Logged> between(LocalDate from, LocalDate to) {
+    return database.read(
+        connection ->
+            Database.list(
+                connection,
+                SessionLogRepository::logged,
+                "select * from current_session_log where on_day between ? and ?"
+                    + " order by on_day, id",
+                from.toString(),
+                to.toString()));
+  }
+
+  /** Everyone's since a day, by client. */
+  public Map<UUID, List<SessionLog>> since(LocalDate from) {
+    return between(from, END).stream()
+        .collect(
+            Collectors.groupingBy(
+                Logged::clientId, Collectors.mapping(Logged::log, Collectors.toList())));
+  }
+
+  /** The last day of a session that was logged, by client. */
+  public Map<UUID, LocalDate> lastDays() {
+    return database.read(
+        connection ->
+            Database.byClient(
+                connection,
+                row -> LocalDate.parse(row.getString("last")),
+                "select client_id, max(on_day) as last from current_session_log"
+                    + " group by client_id"));
+  }
+
+  /** When a symptom was last logged, by client. */
+  public Map<UUID, Instant> symptoms() {
+    return database.read(
+        connection ->
+            Database.byClient(
+                connection,
+                row -> Instant.parse(row.getString("last")),
+                "select client_id, max(recorded_at) as last from current_session_log"
+                    + " where symptoms = 1 group by client_id"));
+  }
+
+  /** When a symptom of a client was last logged, if one was. */
+  public Optional<Instant> symptoms(UUID clientId) {
+    return database.read(
+        connection ->
+            Database.first(
+                connection,
+                row -> Instant.parse(row.getString("recorded_at")),
+                "select recorded_at from current_session_log where client_id = ? and symptoms = 1"
+                    + " order by recorded_at desc limit 1",
+                clientId.toString()));
+  }
+
+  private static Map<String, Object> row(SessionLog log) {
+    Map<String, Object> row = new LinkedHashMap<>();
+    row.put("number", log.number());
+    row.put("on_day", log.on().toString());
+    row.put("mode", log.mode());
+    row.put("done", log.done());
+    row.put("minutes", log.minutes());
+    row.put("bpm", log.rate().map(LoggedRate::bpm));
+    row.put("rate_kind", log.rate().map(LoggedRate::kind).map(Enum::name));
+    row.put("rpe", log.rpe20());
+    row.put("voice", log.voice().map(Enum::name));
+    row.put("warnings", JSON.writeValueAsString(log.warnings()));
+    row.put("symptoms", log.symptoms());
+    row.put("note", log.note());
+    row.put("asked_low", log.asked().range().low());
+    row.put("asked_high", log.asked().range().high());
+    row.put("asked_minutes", log.asked().minutes());
+    row.put("asked_rpe_low", log.asked().rpe20().low());
+    row.put("asked_rpe_high", log.asked().rpe20().high());
+    row.put("resting_bpm", log.asked().reserve().map(Reserve::restingBpm));
+    row.put("maximum_bpm", log.asked().reserve().map(Reserve::maximumBpm));
+    return row;
+  }
+
+  private static Logged logged(ResultSet row) throws SQLException {
+    Optional<Integer> resting = Database.wholeNumber(row, "resting_bpm");
+    Optional<Integer> maximum = Database.wholeNumber(row, "maximum_bpm");
+    Optional<LoggedRate.Kind> kind = Database.word(row, "rate_kind", LoggedRate.Kind.class);
+    Asked asked =
+        new Asked(
+            new Percents(row.getInt("asked_low"), row.getInt("asked_high")),
+            row.getInt("asked_minutes"),
+            new RpeSpan(row.getInt("asked_rpe_low"), row.getInt("asked_rpe_high")),
+            resting.map(bpm -> Reserve.of(bpm, maximum.orElseThrow())));
+    return new Logged(
+        UUID.fromString(row.getString("client_id")),
+        new SessionLog(
+            UUID.fromString(row.getString("id")),
+            Database.wholeNumber(row, "number"),
+            LocalDate.parse(row.getString("on_day")),
+            Mode.valueOf(row.getString("mode")),
+            row.getBoolean("done"),
+            row.getInt("minutes"),
+            Database.wholeNumber(row, "bpm").map(bpm -> new LoggedRate(bpm, kind.orElseThrow())),
+            Database.wholeNumber(row, "rpe"),
+            Database.word(row, "voice", Level.class),
+            warnings(row.getString("warnings")),
+            row.getString("note"),
+            asked,
+            Instant.parse(row.getString("recorded_at"))));
+  }
+
+  private static Set<StopSign> warnings(String json) {
+    // Hardly any session has one.
+    return json.equals("[]")
+        ? Set.of()
+        : Arrays.stream(JSON.readValue(json, StopSign[].class)).collect(Collectors.toSet());
+  }
+}

@@ -1,0 +1,214 @@
+<script setup lang="ts">
+import { computed, watch } from 'vue'
+import { progress } from '../api/korvel'
+import { useClient } from '../clients/useClient'
+import Findings from '../shared/Findings.vue'
+import CsvLink from '../shared/CsvLink.vue'
+import LevelStrokes from '../shared/LevelStrokes.vue'
+import ProblemNote from '../shared/ProblemNote.vue'
+import { useLoad } from '../shared/load'
+import { theStudio } from '../shared/studio'
+import { undone } from '../shared/undo'
+import { day, effort, figureSpan, MODES, POSTURES, SOURCES, VOICES } from '../shared/words'
+import MinutesPicture from './MinutesPicture.vue'
+import TrendLine from './TrendLine.vue'
+
+/** What has come of it: minutes, adherence, resting rate, effort; changes only beyond noise. */
+const { id } = useClient()
+const { data, problem, load } = useLoad(progress)
+watch([id, undone], () => void load(id.value), { immediate: true })
+
+const names = Object.values(VOICES).map((voice) => voice.slice(2))
+const trained = computed(() => data.value?.weeks.filter(({ allMinutes }) => allMinutes > 0) ?? [])
+const lately = computed(() => data.value?.weeks.slice(-4) ?? [])
+const sum = (of: (week: (typeof lately.value)[number]) => number) =>
+  lately.value.reduce((all, week) => all + of(week), 0)
+</script>
+
+<template>
+  <ProblemNote v-if="problem && !data" :problem="problem" @retry="load(id)" />
+  <div v-else-if="data" class="stack">
+    <section v-if="!data.logs" class="sheet stack">
+      <h2>Nothing logged yet</h2>
+      <p>
+        Minutes, adherence and effort stand here once sessions are logged.
+        <RouterLink :to="`/clients/${id}/sessions`">To the sessions</RouterLink>
+      </p>
+    </section>
+    <section v-else class="sheet stack" aria-labelledby="minutes-title">
+      <div class="heading">
+        <h2 id="minutes-title">Minutes by level, week by week</h2>
+        <CsvLink
+          name="minutes by level"
+          :rows="
+            () => [
+              ['week from', ...names, 'moderate-equivalent', 'planned', 'done'],
+              ...data!.weeks.map((week) => [
+                week.startsOn,
+                ...week.minutes,
+                week.moderateEquivalentMinutes,
+                week.planned,
+                week.done,
+              ]),
+            ]
+          "
+        />
+      </div>
+      <dl class="figures">
+        <div>
+          <dt>Sessions done, 12 weeks</dt>
+          <dd>
+            <b class="num">{{ data.done }}</b> of
+            <span class="num">{{ data.planned }}</span><template
+              v-if="data.adherencePercent !== null"
+              >, <b class="num">{{ data.adherencePercent }}</b> %</template
+            >
+          </dd>
+        </div>
+        <div>
+          <dt>The last 4 weeks</dt>
+          <dd>
+            <b class="num">{{ sum((week) => week.done) }}</b> of
+            <span class="num">{{ sum((week) => week.planned) }}</span>,
+            <span class="num">{{ sum((week) => week.extra) }}</span> besides
+          </dd>
+        </div>
+        <div>
+          <dt>Moderate-equivalent, a week</dt>
+          <dd>
+            <b class="num">{{ Math.round(sum((week) => week.moderateEquivalentMinutes) / 4) }}</b>
+            min of <span class="num">{{ data.markMinutes ?? '–' }}</span>
+          </dd>
+        </div>
+      </dl>
+      <MinutesPicture
+        :weeks="data.weeks"
+        :goal="data.goalMinutes"
+        :today="theStudio?.today ?? ''"
+      />
+      <p class="quiet small">
+        A session’s minutes stand at one level: the middle one of rate, effort and voice, the higher
+        of two. Moderate minutes count once, vigorous ones (Phrases and up) twice, light ones not.
+        <template v-if="trained.length < 3">Too few weeks yet to speak of a trend.</template>
+      </p>
+    </section>
+    <div class="columns">
+      <section class="sheet stack" aria-labelledby="resting-title">
+        <h2 id="resting-title">Resting rate</h2>
+        <template v-if="data.resting">
+          <p class="big">
+            <b class="num">{{ data.resting.thenBpm }}</b>
+            <span aria-hidden="true">→</span>
+            <b class="num">{{ data.resting.nowBpm }}</b>
+            <span class="quiet"
+              >bpm, {{ POSTURES[data.resting.posture].toLowerCase() }},
+              {{ SOURCES[data.resting.source].toLowerCase() }}</span
+            >
+          </p>
+          <Findings :findings="[data.resting.finding]" />
+          <TrendLine
+            :points="data.resting.readings.map(({ on, bpm }) => ({ on, value: bpm }))"
+            unit="bpm"
+            label="Resting rate over the year"
+          />
+        </template>
+        <p v-else class="quiet">
+          Six readings taken alike are needed: three then, three now.
+          <RouterLink :to="`/clients/${id}/pulse`">To the pulse</RouterLink>
+        </p>
+      </section>
+      <section class="sheet stack" aria-labelledby="effort-title">
+        <h2 id="effort-title">Effort at the same target</h2>
+        <template v-if="data.targets.length">
+          <ul class="targets">
+            <li v-for="target in data.targets.slice(0, 4)" :key="target.lowPercent + target.mode">
+              <p>
+                {{ MODES[target.mode] }},
+                <b class="num">{{ figureSpan(target.lowPercent, target.highPercent) }}</b> % of
+                reserve: <b class="num">{{ target.mean }}</b> of 20 on average, target
+                <span class="num">{{ effort(target.rpe, 6) }}</span>
+              </p>
+              <TrendLine
+                :points="target.felt.map(({ on, rpe }) => ({ on, value: rpe }))"
+                unit="of 20"
+                :band="[target.rpe[0]!, target.rpe[1]!]"
+                :label="`Effort at ${target.lowPercent} to ${target.highPercent} percent`"
+                low
+              />
+            </li>
+          </ul>
+          <p class="quiet small">
+            No smallest change of effort is known, so none is called a change; fewer points at the
+            same target over weeks is what to look for.
+          </p>
+        </template>
+        <p v-else class="quiet">The same target, logged with its effort twice, makes a row here.</p>
+      </section>
+    </div>
+    <p class="quiet small levels">
+      <span v-for="(name, at) in names" :key="name"
+        ><LevelStrokes :level="at + 1" /> {{ name }}</span
+      >
+      <span>Since {{ day(data.weeks[0]!.startsOn, theStudio?.today) }}</span>
+    </p>
+  </div>
+  <p v-else class="quiet" role="status">Fetching what was done…</p>
+</template>
+
+<style scoped>
+.heading {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+}
+
+.figures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 40px;
+}
+
+dt {
+  font-size: 0.84rem;
+  color: var(--ink-quiet);
+}
+
+dd {
+  font-size: 1.05rem;
+}
+
+.columns {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 16px;
+  align-items: start;
+}
+
+.big {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 10px;
+  align-items: baseline;
+}
+
+.big b {
+  font-size: 1.6rem;
+}
+
+.targets li + li {
+  margin-top: 10px;
+}
+
+.levels {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 20px;
+  align-items: center;
+}
+
+@media (max-width: 900px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
