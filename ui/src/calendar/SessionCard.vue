@@ -100,7 +100,9 @@ async function move() {
       >
       <RouterLink :to="`/clients/${session.clientId}/sessions`">To the sessions</RouterLink>
     </div>
-    <p v-if="general" class="fault" role="alert">{{ general }}</p>
+    <p v-if="general || messages.session" class="fault" role="alert">
+      {{ general || messages.session }}
+    </p>
   </section>
 </template>
 

@@ -213,8 +213,8 @@ const logOf = (number: number | null) =>
   logs.data.value?.logs.find((log) => log.number === number && number !== null)
 const logged = computed(() => (inHand.value ? logOf(inHand.value.number) : undefined))
 const signs = computed(() => logs.data.value?.warnings ?? [])
-/** A form is open: for the session in hand, for a log to be put right, or for one not planned. */
-const logging = ref<'hand' | 'besides' | SessionLog | null>(null)
+/** A form is open: for the session in hand, to put its log right, or for one not planned. */
+const logging = ref<'hand' | 'right' | 'besides' | null>(null)
 watch([session, week], () => (logging.value = null))
 const handOf = computed(() => ({
   clientId: id.value,
@@ -422,12 +422,12 @@ const outOf = computed(() => Object.keys(messages.value).length > 0)
           <Findings :findings="fault" />
           <p v-if="general" class="fault" role="alert">{{ general }}</p>
           <div v-if="inHand && !inHand.skipped" class="logged">
-            <template v-if="logged && logging !== logged">
+            <template v-if="logged && logging !== 'right'">
               <p>
                 <b>{{ logged.done ? '✓ Done' : '– Not done' }}</b>, {{ weekday(logged.on) }}:
                 {{ logged.words }}<template v-if="logged.note">; {{ logged.note }}</template>
               </p>
-              <Button label="Put right" size="small" outlined @click="logging = logged" />
+              <Button label="Put right" size="small" outlined @click="logging = 'right'" />
               <Button label="Take back" size="small" text @click="withdraw(logged)" />
             </template>
             <Button
@@ -437,7 +437,7 @@ const outOf = computed(() => Object.keys(messages.value).length > 0)
             />
           </div>
           <LogForm
-            v-if="inHand && (logging === 'hand' || (logged && logging === logged))"
+            v-if="inHand && logging === (logged ? 'right' : 'hand')"
             :key="logged?.id ?? inHand.number"
             :of="handOf"
             :instead="logged"

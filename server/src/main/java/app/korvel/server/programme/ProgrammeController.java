@@ -106,6 +106,7 @@ class ProgrammeController {
   @PutMapping("/api/clients/{id}/programme/sessions/{number}/mode")
   ProgrammeView swap(
       @PathVariable UUID id, @PathVariable int number, @RequestBody SessionModeRequest request) {
+    desk.checkOpen(id, number);
     Client client = records.client(id);
     return change(
         id,
@@ -116,6 +117,7 @@ class ProgrammeController {
   @PutMapping("/api/clients/{id}/programme/sessions/{number}/outline")
   ProgrammeView use(
       @PathVariable UUID id, @PathVariable int number, @RequestBody SessionOutlineRequest request) {
+    desk.checkOpen(id, number);
     Optional<Named> named = Optional.ofNullable(request.outline()).map(outlines::of);
     return change(id, request.version(), programme -> programme.use(number, named));
   }
