@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, watch } from 'vue'
+import { watch } from 'vue'
 import { progress } from '../api/korvel'
 import { useClient } from '../clients/useClient'
 import Findings from '../shared/Findings.vue'
@@ -19,10 +19,6 @@ const { data, problem, load } = useLoad(progress)
 watch([id, undone], () => void load(id.value), { immediate: true })
 
 const names = Object.values(VOICES).map((voice) => voice.slice(2))
-const trained = computed(() => data.value?.weeks.filter(({ allMinutes }) => allMinutes > 0) ?? [])
-const lately = computed(() => data.value?.weeks.slice(-4) ?? [])
-const sum = (of: (week: (typeof lately.value)[number]) => number) =>
-  lately.value.reduce((all, week) => all + of(week), 0)
 </script>
 
 <template>
@@ -68,15 +64,15 @@ const sum = (of: (week: (typeof lately.value)[number]) => number) =>
         <div>
           <dt>The last 4 weeks</dt>
           <dd>
-            <b class="num">{{ sum((week) => week.done) }}</b> of
-            <span class="num">{{ sum((week) => week.planned) }}</span>,
-            <span class="num">{{ sum((week) => week.extra) }}</span> besides
+            <b class="num">{{ data.lately.done }}</b> of
+            <span class="num">{{ data.lately.planned }}</span>,
+            <span class="num">{{ data.lately.extra }}</span> besides
           </dd>
         </div>
         <div>
           <dt>Moderate-equivalent, a week</dt>
           <dd>
-            <b class="num">{{ Math.round(sum((week) => week.moderateEquivalentMinutes) / 4) }}</b>
+            <b class="num">{{ data.lately.moderateEquivalentMinutes }}</b>
             min of <span class="num">{{ data.markMinutes ?? '–' }}</span>
           </dd>
         </div>
@@ -89,7 +85,6 @@ const sum = (of: (week: (typeof lately.value)[number]) => number) =>
       <p class="quiet small">
         A session’s minutes stand at one level: the middle one of rate, effort and voice, the higher
         of two. Moderate minutes count once, vigorous ones (Phrases and up) twice, light ones not.
-        <template v-if="trained.length < 3">Too few weeks yet to speak of a trend.</template>
       </p>
     </section>
     <div class="columns">

@@ -1,6 +1,8 @@
 package app.korvel.core.measure;
 
+import app.korvel.core.measure.InvalidValueException.Fault;
 import java.math.BigDecimal;
+import java.util.List;
 
 /** What the product accepts for a number, in one table: both ends are accepted. */
 public enum Limit {
@@ -143,5 +145,12 @@ public enum Limit {
           field, value.toPlainString() + " is outside the accepted range", accepted());
     }
     return value;
+  }
+
+  /** Adds a fault where {@code value} lies outside the range. */
+  public void check(List<Fault> faults, String field, int value) {
+    if (!accepts(value)) {
+      faults.add(new Fault(field, value + " is outside the accepted range", accepted()));
+    }
   }
 }

@@ -152,11 +152,11 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
    */
   public Outline checked() {
     List<Fault> faults = new ArrayList<>();
-    check(faults, "blocks", blocks.size(), Limit.OUTLINE_BLOCKS);
+    Limit.OUTLINE_BLOCKS.check(faults, "blocks", blocks.size());
     for (int at = 0; at < blocks.size(); at++) {
       Block block = blocks.get(at);
       String place = "blocks[" + at + "].";
-      check(faults, place + "times", block.times(), Limit.BLOCK_TIMES);
+      Limit.BLOCK_TIMES.check(faults, place + "times", block.times());
       if (block.steps().isEmpty() || block.steps().size() > STEPS_IN_A_BLOCK) {
         faults.add(
             new Fault(
@@ -169,7 +169,7 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
       }
     }
     bandGoal.ifPresent(
-        goal -> check(faults, "bandGoal.minutes", goal.minutes(), Limit.SESSION_MINUTES));
+        goal -> Limit.SESSION_MINUTES.check(faults, "bandGoal.minutes", goal.minutes()));
     if (!faults.isEmpty()) {
       throw InvalidValueException.of(faults);
     }
@@ -177,7 +177,7 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
   }
 
   private static void check(List<Fault> faults, String place, Step step) {
-    check(faults, place + "seconds", step.seconds(), Limit.STEP_SECONDS);
+    Limit.STEP_SECONDS.check(faults, place + "seconds", step.seconds());
     if (step.kind().ranged() != step.range().isPresent()) {
       String name = step.kind().displayName().toLowerCase(Locale.ROOT);
       faults.add(
@@ -191,8 +191,8 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
     step.range()
         .ifPresent(
             range -> {
-              check(faults, place + "lowPercent", range.low(), Limit.INTENSITY);
-              check(faults, place + "highPercent", range.high(), Limit.INTENSITY);
+              Limit.INTENSITY.check(faults, place + "lowPercent", range.low());
+              Limit.INTENSITY.check(faults, place + "highPercent", range.high());
               if (range.low() > range.high()) {
                 faults.add(
                     new Fault(
@@ -204,12 +204,6 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
     if (step.waits() && step.kind() != StepKind.WORK) {
       faults.add(
           new Fault(place + "waits", "only work waits for its target", "work, or no waiting"));
-    }
-  }
-
-  private static void check(List<Fault> faults, String field, int value, Limit limit) {
-    if (!limit.accepts(value)) {
-      faults.add(new Fault(field, value + " is outside the accepted range", limit.accepted()));
     }
   }
 

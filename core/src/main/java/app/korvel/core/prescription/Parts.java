@@ -82,14 +82,14 @@ public record Parts(
                   .map(Goal::displayName)
                   .collect(Collectors.joining(", "))));
     }
-    checkLimit(faults, "lowPercent", lowPercent, Limit.INTENSITY);
-    checkLimit(faults, "highPercent", highPercent, Limit.INTENSITY);
-    checkLimit(faults, "minutes", minutes, Limit.SESSION_MINUTES);
-    checkLimit(faults, "days", days, Limit.DAYS_A_WEEK);
+    Limit.INTENSITY.check(faults, "lowPercent", lowPercent);
+    Limit.INTENSITY.check(faults, "highPercent", highPercent);
+    Limit.SESSION_MINUTES.check(faults, "minutes", minutes);
+    Limit.DAYS_A_WEEK.check(faults, "days", days);
     modeFault(mode, person).ifPresent(faults::add);
     exercise.ifPresent(each -> checkExercise(faults, each, scope));
     if (faults.isEmpty()) {
-      checkTogether(faults, Ceiling.of(person, scope.permission()));
+      checkTogether(faults, range(), minutes, type, Ceiling.of(person, scope.permission()));
     }
     if (!faults.isEmpty()) {
       throw InvalidValueException.of(faults);
@@ -139,7 +139,11 @@ public record Parts(
                             .collect(Collectors.joining(", ", "any, ", "")))));
   }
 
-  private void checkTogether(List<Fault> faults, Ceiling ceiling) {
+  /** Adds a fault where an intensity or minutes are none for that type of work, or that ceiling. */
+  public static void checkTogether(
+      List<Fault> faults, Percents range, int minutes, WorkType type, Ceiling ceiling) {
+    int lowPercent = range.low();
+    int highPercent = range.high();
     if (lowPercent > highPercent) {
       faults.add(
           new Fault(
@@ -163,12 +167,6 @@ public record Parts(
               "minutes",
               "too short for “" + type.displayName() + "”",
               "at least " + type.fewestMinutes() + " minutes, or another type"));
-    }
-  }
-
-  private static void checkLimit(List<Fault> faults, String field, int value, Limit limit) {
-    if (!limit.accepts(value)) {
-      faults.add(new Fault(field, value + " is outside the accepted range", limit.accepted()));
     }
   }
 }

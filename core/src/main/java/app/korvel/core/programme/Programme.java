@@ -142,26 +142,12 @@ public record Programme(
    */
   public Proposed own(Dose dose, Ceiling ceiling, String reason) {
     List<Fault> faults = new ArrayList<>();
-    check(faults, "lowPercent", dose.range().low(), Limit.INTENSITY);
-    check(faults, "highPercent", dose.range().high(), Limit.INTENSITY);
-    check(faults, "minutes", dose.minutes(), Limit.SESSION_MINUTES);
-    check(faults, "days", dose.days(), Limit.DAYS_A_WEEK);
-    int highest = Math.min(ceiling.percent(), dose.type().highestPercent());
+    Limit.INTENSITY.check(faults, "lowPercent", dose.range().low());
+    Limit.INTENSITY.check(faults, "highPercent", dose.range().high());
+    Limit.SESSION_MINUTES.check(faults, "minutes", dose.minutes());
+    Limit.DAYS_A_WEEK.check(faults, "days", dose.days());
     if (faults.isEmpty()) {
-      if (dose.range().low() > dose.range().high() || dose.range().high() > highest) {
-        faults.add(
-            new Fault(
-                "highPercent",
-                dose.range().high() + " % cannot be asked here",
-                dose.range().low() + " to " + highest + " % of reserve"));
-      }
-      if (dose.minutes() < dose.type().fewestMinutes()) {
-        faults.add(
-            new Fault(
-                "minutes",
-                "too short for “" + dose.type().displayName() + "”",
-                "at least " + dose.type().fewestMinutes() + " minutes"));
-      }
+      Parts.checkTogether(faults, dose.range(), dose.minutes(), dose.type(), ceiling);
       if (dose.days() > plan.weekdays().size()) {
         faults.add(
             new Fault(
@@ -183,12 +169,6 @@ public record Programme(
                 dose.days(),
                 Texts.sentence(reason))),
         dose);
-  }
-
-  private static void check(List<Fault> faults, String field, int value, Limit limit) {
-    if (!limit.accepts(value)) {
-      faults.add(new Fault(field, value + " is outside the accepted range", limit.accepted()));
-    }
   }
 
   /** The doses of every week up to that one that was no lighter one. */

@@ -1,5 +1,6 @@
 package app.korvel.core.progress;
 
+import app.korvel.core.measure.Rounding;
 import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.session.SessionLog;
 import java.time.Instant;
@@ -27,6 +28,8 @@ public record Progress(
 
   /** How many weeks are looked at. */
   public static final int WEEKS = 12;
+
+  private static final int LATELY = 4;
 
   public Progress {
     weeks = List.copyOf(weeks);
@@ -62,5 +65,26 @@ public record Progress(
   /** Sessions done of those that were due, whole percent down; empty where none was. */
   public Optional<Integer> adherencePercent() {
     return planned == 0 ? Optional.empty() : Optional.of(100 * done / planned);
+  }
+
+  /**
+   * The last weeks together.
+   *
+   * @param planned sessions that were due in them
+   * @param done of those
+   * @param extra sessions that were done besides
+   * @param moderateEquivalentMinutes a week on average, half up
+   */
+  public record Lately(int planned, int done, int extra, int moderateEquivalentMinutes) {}
+
+  /** The last {@value #LATELY} weeks, this one included. */
+  public Lately lately() {
+    List<TrainedWeek> last = weeks.subList(weeks.size() - LATELY, weeks.size());
+    return new Lately(
+        last.stream().mapToInt(TrainedWeek::planned).sum(),
+        last.stream().mapToInt(TrainedWeek::done).sum(),
+        last.stream().mapToInt(TrainedWeek::extra).sum(),
+        Rounding.quotient(
+            last.stream().mapToInt(TrainedWeek::moderateEquivalentMinutes).sum(), LATELY));
   }
 }

@@ -78,9 +78,9 @@ public record SessionLog(
           new Fault("on", "lies too far back", "a day of the last " + YEARS_BACK + " years"));
     }
     if (done) {
-      check(faults, "minutes", minutes, Limit.LOGGED_MINUTES);
-      rate.ifPresent(each -> check(faults, "bpm", each.bpm(), Limit.SESSION_RATE));
-      rpe20.ifPresent(each -> check(faults, "rpe", each, Limit.EFFORT));
+      Limit.LOGGED_MINUTES.check(faults, "minutes", minutes);
+      rate.ifPresent(each -> Limit.SESSION_RATE.check(faults, "bpm", each.bpm()));
+      rpe20.ifPresent(each -> Limit.EFFORT.check(faults, "rpe", each));
     } else {
       Stream.of(
               minutes == 0 ? "" : "minutes",
@@ -99,12 +99,6 @@ public record SessionLog(
       throw InvalidValueException.of(faults);
     }
     return this;
-  }
-
-  private static void check(List<Fault> faults, String field, int value, Limit limit) {
-    if (!limit.accepts(value)) {
-      faults.add(new Fault(field, value + " is outside the accepted range", limit.accepted()));
-    }
   }
 
   /** The same, as of what another log of that session was asked for. */

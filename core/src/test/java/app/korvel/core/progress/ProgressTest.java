@@ -50,6 +50,8 @@ class ProgressTest {
     assertThat(now.extra()).isEqualTo(3);
     assertThat(weeks.get(10).minutes()).containsExactly(0, 45, 0, 0, 0);
     assertThat(weeks.get(0).startsOn()).isEqualTo(LocalDate.of(2026, 4, 13));
+    // 50 and 45 over four weeks: 23.75.
+    assertThat(progress(List.of(), logs).lately()).isEqualTo(new Progress.Lately(0, 0, 4, 24));
   }
 
   @Test

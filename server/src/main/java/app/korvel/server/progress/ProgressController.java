@@ -111,6 +111,14 @@ class ProgressController {
     }
   }
 
+  /** The last four weeks together; the minutes are a week's on average. */
+  record LatelyView(int planned, int done, int extra, int moderateEquivalentMinutes) {
+    static LatelyView of(Progress.Lately lately) {
+      return new LatelyView(
+          lately.planned(), lately.done(), lately.extra(), lately.moderateEquivalentMinutes());
+    }
+  }
+
   /**
    * The page.
    *
@@ -124,6 +132,7 @@ class ProgressController {
       @Nullable Integer markMinutes,
       int planned,
       int done,
+      LatelyView lately,
       @Nullable Integer adherencePercent,
       @Nullable RestingChangeView resting,
       List<SameTargetView> targets,
@@ -153,6 +162,7 @@ class ProgressController {
         made.map(Prescription::week).map(Week::markMinutes).orElse(null),
         progress.planned(),
         progress.done(),
+        LatelyView.of(progress.lately()),
         progress.adherencePercent().orElse(null),
         progress.resting().map(this::view).orElse(null),
         progress.targets().stream().map(SameTargetView::of).toList(),
