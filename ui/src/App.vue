@@ -228,6 +228,9 @@ main {
   nav {
     display: flex;
     margin-left: auto;
+    min-width: 0;
+    overflow-x: auto;
+    scrollbar-width: none;
   }
 
   .foot,
@@ -237,6 +240,17 @@ main {
 
   main {
     padding: 14px 14px 40px;
+  }
+}
+
+@media (max-width: 760px) {
+  nav {
+    gap: 0;
+  }
+
+  nav a {
+    padding: 8px 7px;
+    font-size: 0.9rem;
   }
 }
 
@@ -252,13 +266,6 @@ main {
 
   .brand {
     padding: 4px 2px;
-  }
-
-  nav {
-    gap: 0;
-    min-width: 0;
-    overflow-x: auto;
-    scrollbar-width: none;
   }
 
   nav a {

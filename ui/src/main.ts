@@ -6,9 +6,16 @@ import PrimeVue from 'primevue/config'
 import { createApp } from 'vue'
 import App from './App.vue'
 import { router } from './router'
-import { loadStudio } from './shared/studio'
+import { forgetDraftsUnlessReloaded } from './shared/draft'
+import { keepFocus } from './shared/keepFocus'
+import { followToday, loadStudio } from './shared/studio'
+import { keepUndoToPages } from './shared/undo'
 import { preset } from './theme/preset'
 
+forgetDraftsUnlessReloaded()
+keepUndoToPages(router)
+keepFocus(router)
+followToday()
 void loadStudio()
 
 createApp(App)

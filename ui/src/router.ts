@@ -1,6 +1,7 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import ClientListPage from './clients/ClientListPage.vue'
 import ClientPage from './clients/ClientPage.vue'
+import { titleOf } from './shared/title'
 
 /** The pages. What a page is for stands in its title; `keys` names its list of keys. */
 export const router = createRouter({
@@ -201,6 +202,7 @@ export const router = createRouter({
   ],
 })
 
-router.afterEach((to) => {
-  document.title = `${to.meta.title ?? 'Client'} · Korvel`
+router.afterEach((to, from) => {
+  // Where a page goes on within a client, their name stays in the title.
+  if (to.path !== from.path) document.title = titleOf(to.meta.title)
 })

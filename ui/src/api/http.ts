@@ -62,13 +62,34 @@ async function send<T>(method: string, path: string, body?: BodyInit, type?: str
   return (await response.json().catch(() => null)) as T
 }
 
+/** So long after it, the same again is the second half of a double press. */
+const DOUBLE_PRESS_MS = 800
+let last: { what: string; answer: Promise<unknown> } | null = null
+
+/** Sends something that changes records; pressed twice, it is sent once. */
+function change<T>(method: string, path: string, body?: string): Promise<T> {
+  const what = [method, path, body].join(' ')
+  if (last?.what === what) return last.answer as Promise<T>
+  const mine = { what, answer: send<T>(method, path, body) }
+  last = mine
+  const forget = () => {
+    if (last === mine) last = null
+  }
+  // What was refused may be tried again at once.
+  mine.answer.then(() => setTimeout(forget, DOUBLE_PRESS_MS), forget)
+  return mine.answer
+}
+
 export const get = <T>(path: string) => send<T>('GET', path)
-export const post = <T>(path: string, body: unknown) => send<T>('POST', path, JSON.stringify(body))
-export const put = <T>(path: string, body: unknown) => send<T>('PUT', path, JSON.stringify(body))
+/** Asks for something to be worked out; nothing is kept of it. */
+export const ask = <T>(path: string, body: unknown) => send<T>('POST', path, JSON.stringify(body))
+export const post = <T>(path: string, body: unknown) =>
+  change<T>('POST', path, JSON.stringify(body))
+export const put = <T>(path: string, body: unknown) => change<T>('PUT', path, JSON.stringify(body))
 /** A file as it is. */
 export const postFile = <T>(path: string, file: Blob, type?: string) =>
   send<T>('POST', path, file, type)
-export const del = <T>(path: string) => send<T>('DELETE', path)
+export const del = <T>(path: string) => change<T>('DELETE', path)
 
 /** Asks for text, not for data. */
 export const postForText = async (path: string, body: unknown) =>

@@ -1,4 +1,4 @@
-import { del, get, post, postFile, postForFile, postForText, put } from './http'
+import { ask, del, get, post, postFile, postForFile, postForText, put } from './http'
 import type { components } from './schema'
 
 type Schemas = components['schemas']
@@ -98,6 +98,7 @@ export type Medicine = Schemas['MedicineView']
 export type WrittenLimit = Schemas['LimitView']
 export type Decision = Schemas['DecisionView']
 export type Clearance = Schemas['ClearanceView']
+export type Consent = Schemas['ConsentView']
 export type CheckInSheet = Schemas['CheckInSheet']
 export type CheckIn = Schemas['CheckInView']
 export type CheckInFound = Schemas['CheckInRequest']
@@ -127,8 +128,8 @@ export const archiveClient = (id: string, version: number, archived: boolean) =>
   put<ClientView>(`${client(id)}/archived`, { version, archived })
 
 export const readings = (id: string) => get<RestingRecord>(`${client(id)}/readings`)
-export const judgeReading = (id: string, reading: Typed<ReadingRequest>) =>
-  post<Reading>(`${client(id)}/readings/judge`, reading)
+export const judgeReading = (id: string, reading: Typed<ReadingRequest>, instead?: string) =>
+  ask<Reading>(`${client(id)}/readings/judge${instead ? `?instead=${instead}` : ''}`, reading)
 export const keepReading = (id: string, reading: Typed<ReadingRequest>) =>
   post<Reading>(`${client(id)}/readings`, reading)
 export const correctReading = (id: string, reading: string, by: Typed<ReadingRequest>) =>
@@ -144,12 +145,11 @@ export const maximumChoices = (id: string) => get<MaximumChoices>(`${client(id)}
 export const chooseMaximum = (id: string, method: string, reason: string) =>
   put<MaximumSheet>(`${client(id)}/maximum/choice`, { method, reason })
 export const defaultMaximum = (id: string) => del<MaximumSheet>(`${client(id)}/maximum/choice`)
+export const undoMaximum = (id: string, choice: string) =>
+  post<MaximumSheet>(`${client(id)}/maximum/choices/${choice}/undo`, {})
 
 export const previewMeasured = (id: string, value: Typed<MeasuredRequest>, instead?: string) =>
-  post<MeasuredPreview>(
-    `${client(id)}/maxima/preview${instead ? `?instead=${instead}` : ''}`,
-    value,
-  )
+  ask<MeasuredPreview>(`${client(id)}/maxima/preview${instead ? `?instead=${instead}` : ''}`, value)
 export const keepMeasured = (id: string, value: Typed<MeasuredRequest>) =>
   post<Schemas['KeptMaximum']>(`${client(id)}/maxima`, value)
 export const correctMeasured = (id: string, maximum: string, by: Typed<MeasuredRequest>) =>
@@ -173,7 +173,7 @@ export const deviceSheet = (id: string, scheme: string, mode: Mode) =>
 
 export const efforts = (id: string) => get<Schemas['EffortList']>(`${client(id)}/efforts`)
 export const previewEffort = (id: string, effort: Typed<EffortRequest>) =>
-  post<Effort>(`${client(id)}/efforts/preview`, effort)
+  ask<Effort>(`${client(id)}/efforts/preview`, effort)
 export const keepEffort = (id: string, effort: Typed<EffortRequest>) =>
   post<Effort>(`${client(id)}/efforts`, effort)
 export const takeBackEffort = (id: string, effort: string) =>
@@ -187,9 +187,11 @@ export const bands = (id: string, scheme: string, mode: Mode) =>
 export const schools = (id: string, mode: Mode) =>
   get<Schools>(`${client(id)}/schools?mode=${mode}`)
 export const schoolsOf = (span: Typed<Schemas['SchoolsRequest']>) =>
-  post<Schools>('/calculator/schools', span)
+  ask<Schools>('/calculator/schools', span)
 export const chooseScheme = (id: string, scheme: string | null) =>
   put<Schemas['ChosenView']>(`${client(id)}/scheme`, { scheme })
+export const undoScheme = (id: string, choice: string) =>
+  post<Schemas['ChosenView']>(`${client(id)}/scheme/${choice}/undo`, {})
 
 export const thresholds = (id: string, mode: Mode) =>
   get<ThresholdList>(`${client(id)}/thresholds?mode=${mode}`)
@@ -211,7 +213,7 @@ export const archiveScheme = (id: string, version: number, archived: boolean) =>
 export const schemeFile = (id: string) => `/api${scheme(id)}/file`
 export const readScheme = (file: Blob) => postFile<WrittenScheme>('/schemes/read', file)
 export const tryScheme = (written: unknown, clients: string[]) =>
-  post<SchemeTrial>('/schemes/trial', { scheme: written, clients })
+  ask<SchemeTrial>('/schemes/trial', { scheme: written, clients })
 export const chooseWays = (version: number, scheme: string, rpeFamily: RpeFamily) =>
   put<Schemas['WaysView']>('/studio/ways', { version, scheme, rpeFamily })
 
@@ -223,7 +225,7 @@ export const start = (id: string, goal: string | null, approach: string | null, 
       (approach ? `&approach=${approach}` : ''),
   )
 export const previewPrescription = (id: string, parts: Typed<Parts>) =>
-  post<Preview>(`${client(id)}/prescriptions/preview`, parts)
+  ask<Preview>(`${client(id)}/prescriptions/preview`, parts)
 /** On top of that version; one saved by somebody else meanwhile is a conflict. */
 export const savePrescription = (id: string, after: number, parts: Typed<Parts>) =>
   post<SavedPrescription>(`${client(id)}/prescriptions?after=${after}`, parts)
@@ -240,14 +242,14 @@ export const changeOutline = (id: string, version: number, written: unknown) =>
 export const archiveOutline = (id: string, version: number, archived: boolean) =>
   put<NamedOutline>(`${outline(id)}/archived`, { version, archived })
 export const outlineOn = (written: unknown) =>
-  post<Outline>('/calculator/outline', { outline: written, restingBpm: null, maximumBpm: null })
+  ask<Outline>('/calculator/outline', { outline: written, restingBpm: null, maximumBpm: null })
 export const outlineFor = (id: string, mode: Mode, written: unknown) =>
-  post<Schemas['ClientOutlineView']>(`${client(id)}/outline?mode=${mode}`, written)
+  ask<Schemas['ClientOutlineView']>(`${client(id)}/outline?mode=${mode}`, written)
 
 const programme = (id: string) => `${client(id)}/programme`
 export const programmeSheet = (id: string) => get<ProgrammeSheet>(programme(id))
 export const previewProgramme = (id: string, plan: Typed<PlanRequest>) =>
-  post<Programme>(`${programme(id)}/preview`, plan)
+  ask<Programme>(`${programme(id)}/preview`, plan)
 export const saveProgramme = (id: string, version: number, plan: Typed<PlanRequest>) =>
   put<Programme>(programme(id), { version, plan })
 /** What can be changed of one session. */
@@ -310,7 +312,7 @@ export const sheetPage = (kind: SheetKind, sheet: unknown) =>
   postForText(`/sheets/${kind}/page`, sheet)
 export const sheetPdf = (kind: SheetKind, sheet: unknown) =>
   postForFile(`/sheets/${kind}/pdf`, sheet)
-export const cardsOf = (sheet: Typed<CardsSheet>) => post<SheetOfCards>('/sheets/cards', sheet)
+export const cardsOf = (sheet: Typed<CardsSheet>) => ask<SheetOfCards>('/sheets/cards', sheet)
 
 export const classStart = () => get<ClassStart>('/class-counts/start')
 export const beginClass = (room: Typed<Schemas['ClassRequest']>) =>
@@ -327,12 +329,12 @@ export const enterCount = (
   const path = `${room(id)}/people/${person}/${which}`
   return beats === null ? del<ClassPerson>(path) : put<ClassPerson>(path, { beats })
 }
-export const checkInClass = (id: string) =>
-  post<Schemas['MadeCheckIns']>(`${room(id)}/checkins`, {})
+export const checkInClass = (id: string, leaveOut: string[]) =>
+  post<Schemas['MadeCheckIns']>(`${room(id)}/checkins`, { leaveOut })
 
 export const practice = () => get<Practice>('/practice')
 export const givePulse = (level: PracticeLevel['id'], windowSeconds: number) =>
-  post<GivenPulse>('/practice/pulses', { level, windowSeconds })
+  ask<GivenPulse>('/practice/pulses', { level, windowSeconds })
 export const keepTry = (tried: Typed<Schemas['TryRequest']>) =>
   post<PracticeTry>('/practice/tries', tried)
 
@@ -345,11 +347,19 @@ export const answer = (id: string, version: number, answers: unknown) =>
 export const addClearance = (id: string, clearance: Typed<Schemas['ClearanceRequest']>) =>
   post<Clearance>(`${client(id)}/clearances`, clearance)
 export const takeBackClearance = (id: string, clearance: string) =>
-  del<null>(`${client(id)}/clearances/${clearance}`)
+  del<Schemas['TakenBack']>(`${client(id)}/clearances/${clearance}`)
+export const undoClearance = (id: string, clearance: string) =>
+  post<Schemas['TakenBack']>(`${client(id)}/clearances/${clearance}/undo`, {})
+export const addConsent = (id: string, consent: Typed<Schemas['ConsentRequest']>) =>
+  post<Consent>(`${client(id)}/consents`, consent)
+export const takeBackConsent = (id: string, consent: string) =>
+  del<Schemas['TakenBack']>(`${client(id)}/consents/${consent}`)
+export const undoConsent = (id: string, consent: string) =>
+  post<Schemas['TakenBack']>(`${client(id)}/consents/${consent}/undo`, {})
 
 export const checkInSheet = (id: string) => get<CheckInSheet>(`${client(id)}/checkins`)
 export const judgeCheckIn = (id: string, found: Typed<CheckInFound>) =>
-  post<Verdict>(`${client(id)}/checkins/preview`, found)
+  ask<Verdict>(`${client(id)}/checkins/preview`, found)
 export const keepCheckIn = (id: string, found: Typed<CheckInFound>) =>
   post<CheckIn>(`${client(id)}/checkins`, found)
 export const takeBackCheckIn = (id: string, checkIn: string) =>
@@ -357,8 +367,8 @@ export const takeBackCheckIn = (id: string, checkIn: string) =>
 
 /** The calculators: nothing is stored. */
 type Figures = (number | string | null)[] | null
-const calculate = <T>(tool: string, sum: unknown) => post<T>(`/calculator/${tool}`, sum)
-const workOut = (tool: string, body: object) => post<Working>(`/calculator/${tool}/working`, body)
+const calculate = <T>(tool: string, sum: unknown) => ask<T>(`/calculator/${tool}`, sum)
+const workOut = (tool: string, body: object) => ask<Working>(`/calculator/${tool}/working`, body)
 
 export const tapsOf = (tapMillis: number[]) => calculate<Taps>('taps', { tapMillis })
 export const pulseOf = (sum: Typed<PulseSum>) => calculate<Schemas['PulseAnswer']>('pulse', sum)

@@ -34,6 +34,8 @@ const here = <T extends { clientId: string | null }>(all: T[] | undefined) =>
 const subscriptions = computed(() => here(data.value?.subscriptions))
 const busy = computed(() => here(data.value?.busy))
 
+/** Korvel answers this computer alone: nothing else reaches an address of it. */
+const onlyHere = ['localhost', '127.0.0.1', '[::1]'].includes(window.location.hostname)
 const members = ref<string[]>([])
 const classFile = computed(() => calendarFile('', members.value))
 
@@ -63,10 +65,11 @@ async function copy() {
   }
 }
 async function revoke(id: string, of: string) {
-  data.value = await revokeSubscription(id, true)
+  const left = await revokeSubscription(id, true)
   offerUndo(`The address for ${of} holds no more.`, async () => {
     await revokeSubscription(id, false)
   })
+  data.value = left
 }
 
 const file = ref<HTMLInputElement | null>(null)
@@ -92,11 +95,12 @@ async function read() {
   }
 }
 async function remove(id: string, of: string) {
-  data.value = await removeBusy(id, true)
-  emit('read')
+  const left = await removeBusy(id, true)
   offerUndo(`${of} counts no more.`, async () => {
     await removeBusy(id, false)
   })
+  data.value = left
+  emit('read')
 }
 </script>
 
@@ -123,9 +127,11 @@ async function remove(id: string, of: string) {
         <form novalidate aria-label="Make an address" @submit.prevent="make">
           <TextField
             v-model="name"
-            label="An address to subscribe to"
+            :label="
+              onlyHere ? 'An address for a calendar on this computer' : 'An address to subscribe to'
+            "
             name="subscription"
-            hint="for whom, for example “phone of Ines”"
+            hint="for which program, for example “my calendar”"
             :message="messages.name"
           />
           <Button type="submit" label="Make the address" outlined />
@@ -137,6 +143,10 @@ async function remove(id: string, of: string) {
             until it is revoked.
           </p>
           <code>{{ made.address }}</code>
+          <p v-if="onlyHere">
+            Only programs on this computer reach it. For a phone or another computer take the
+            calendar file.
+          </p>
           <Button :label="copied ? 'Copied' : 'Copy'" size="small" outlined @click="copy" />
         </div>
         <ul v-if="subscriptions.length">

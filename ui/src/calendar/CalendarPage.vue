@@ -105,6 +105,23 @@ const key = (session: CalendarSession, at: number) =>
 
 const selected = ref<string | null>(null)
 watch([shown, client], () => (selected.value = null))
+const card = ref<{ $el: HTMLElement } | null>(null)
+/** What is picked is shown below the days: it is brought into view, and goes on there. */
+async function select(session: string | null) {
+  selected.value = session
+  if (!session) return
+  await nextTick()
+  const shown = card.value?.$el
+  shown?.scrollIntoView({ block: 'nearest' })
+  shown?.focus({ preventScroll: true })
+}
+/** Back to the session it was opened from. */
+async function close() {
+  const from = grid.value?.querySelector<HTMLElement>('.session.on')
+  selected.value = null
+  await nextTick()
+  from?.focus()
+}
 const inHand = computed(
   () =>
     [...byDay.value.values()]
@@ -243,7 +260,7 @@ const done = computed(
             :class="[session.state, { on: selected === key(session, at) }]"
             :aria-pressed="selected === key(session, at)"
             :aria-label="`${session.name}, ${MODES[session.mode]}, ${session.minutes} minutes, ${SESSION_STATES[session.state].name}`"
-            @click="selected = selected === key(session, at) ? null : key(session, at)"
+            @click="select(selected === key(session, at) ? null : key(session, at))"
           >
             <span class="level" :style="{ background: `var(--band-${session.level})` }" />
             <span class="mark" aria-hidden="true">{{ SESSION_STATES[session.state].mark }}</span>
@@ -266,11 +283,12 @@ const done = computed(
       </ol>
       <SessionCard
         v-if="inHand"
+        ref="card"
         :key="selected!"
         :session="inHand"
         :today="data.today"
         @changed="fetchShown"
-        @close="selected = null"
+        @close="close"
       />
       <p v-if="!data.sessions.length && view === 'month'" class="quiet">
         Nothing in {{ month(day) }}. Sessions come here when a programme is laid out, under
@@ -403,6 +421,7 @@ header kbd {
   font-size: 0.78rem;
   color: var(--ink-quiet);
   padding: 1px 5px;
+  forced-color-adjust: none;
   background: repeating-linear-gradient(
     135deg,
     var(--ground-2) 0 5px,

@@ -58,7 +58,11 @@ async function move() {
 </script>
 
 <template>
-  <section class="sheet stack" :aria-label="`${session.name}, ${weekday(session.date)}`">
+  <section
+    class="sheet stack"
+    tabindex="-1"
+    :aria-label="`${session.name}, ${weekday(session.date)}`"
+  >
     <div class="heading">
       <h2>
         {{ session.name }}, {{ weekday(session.date) }}

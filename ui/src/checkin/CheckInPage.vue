@@ -20,6 +20,7 @@ import ProblemNote from '../shared/ProblemNote.vue'
 import TextField from '../shared/TextField.vue'
 import TickField from '../shared/TickField.vue'
 import TickList from '../shared/TickList.vue'
+import { useDraft } from '../shared/draft'
 import { typed, useFieldMessages } from '../shared/fields'
 import { useLoad } from '../shared/load'
 import { theStudio } from '../shared/studio'
@@ -45,6 +46,12 @@ const RHYTHMS = [
   { value: 'steady', name: 'Steady' },
   { value: 'uneven', name: 'Uneven' },
 ]
+const KETONES = [
+  { value: null, name: 'Not asked' },
+  { value: 'none', name: 'None' },
+  { value: 'present', name: 'Present' },
+  { value: 'not-measured', name: 'Not measured' },
+]
 const UNITS = [
   { value: 'mmol-l', name: 'mmol/L' },
   { value: 'mg-dl', name: 'mg/dL' },
@@ -56,10 +63,12 @@ const blank = () => ({
   rhythm: 'steady',
   posture: (sheet.data.value?.posture ?? 'seated') as CheckInSheet['posture'],
   source: (sheet.data.value?.source ?? 'count') as CheckInSheet['source'],
+  settled: true,
   systolic: '',
   diastolic: '',
   glucose: '',
   glucoseUnit: sheet.data.value?.glucoseInMmol === false ? 'mg-dl' : 'mmol-l',
+  ketones: null as CheckInFound['ketones'] | null,
   weightKg: '',
   symptoms: [] as SymptomWord[],
   told: [] as ToldWord[],
@@ -71,6 +80,12 @@ const otherwise = ref(false)
 const again = ref(false)
 const own = reactive({ outcome: 'light-only', reason: '', on: false })
 
+const draft = useDraft(
+  () => `check-in ${id.value}`,
+  () => ({ ...entry }),
+  (kept) => Object.assign(entry, kept),
+)
+const keptHeading = ref<HTMLElement | null>(null)
 const pulseField = ref<InstanceType<typeof TextField> | null>(null)
 const recountField = ref<InstanceType<typeof TextField> | null>(null)
 async function toPulse() {
@@ -86,6 +101,7 @@ watch(
     otherwise.value = false
     await sheet.load(id.value)
     Object.assign(entry, blank())
+    draft.begin()
     if (!sheet.data.value?.today) await toPulse()
   },
   { immediate: true },
@@ -97,6 +113,10 @@ const asUsual = computed(
 
 const asks = (measure: string) =>
   sheet.data.value?.ask.some((each) => each === measure) || more.value
+/** Asked where the glucose is high enough for it to matter. */
+const asksKetones = computed(() =>
+  verdict.value?.findings.some((each) => each.code.startsWith('ketones')),
+)
 /** Shows every measure, whatever the context asks. */
 const more = ref(false)
 
@@ -109,13 +129,15 @@ const found = computed(() => {
     windowSeconds: counted ? entry.window : null,
     posture: entry.posture,
     source: entry.source,
-    settled: true,
+    // A second count comes after they have sat for five minutes.
+    settled: entry.settled || again,
     recounted: again,
     rhythm: entry.rhythm,
     systolic: typed(entry.systolic),
     diastolic: typed(entry.diastolic),
     glucose: typed(entry.glucose),
     glucoseUnit: entry.glucose.trim() ? entry.glucoseUnit : null,
+    ketones: entry.glucose.trim() ? entry.ketones : null,
     weightKg: typed(entry.weightKg),
     symptoms: entry.symptoms,
     told: entry.told,
@@ -150,7 +172,20 @@ watch(
   () => entry.pulse,
   () => (entry.recount = ''),
 )
-const recounting = computed(() => verdict.value?.recount || entry.recount.trim() !== '')
+const recounting = computed(
+  () => entry.recount.trim() !== '' || (verdict.value?.recount && !postureFirst.value),
+)
+/** It was taken in another posture than what is usual: counting that again would tell nothing. */
+const postureFirst = computed(() =>
+  verdict.value?.findings.some((each) => each.code === 'usual-posture-first'),
+)
+async function asUsually() {
+  entry.posture = sheet.data.value!.posture
+  entry.source = sheet.data.value!.source
+  entry.pulse = ''
+  otherwise.value = false
+  await toPulse()
+}
 
 const saving = ref(false)
 async function keep() {
@@ -160,6 +195,7 @@ async function keep() {
     return
   }
   if (verdict.value.recount) {
+    if (postureFirst.value) return asUsually()
     await nextTick()
     recountField.value?.focus()
     return
@@ -171,16 +207,19 @@ async function keep() {
     const decided =
       own.on && verdict.value.mayOverride ? { outcome: own.outcome, reason: own.reason } : null
     const kept = await keepCheckIn(client, { ...found.value, decided } as never)
+    offerUndo(`Checked in: ${kept.outcomeWords.toLowerCase()}.`, async () => {
+      await takeBackCheckIn(client, kept.id)
+      await Promise.all([sheet.load(client), refresh()])
+    })
     Object.assign(entry, blank())
+    draft.done()
     again.value = false
     own.on = false
     own.reason = ''
     verdict.value = null
     await Promise.all([sheet.load(client), refresh()])
-    offerUndo(`Checked in: ${kept.outcomeWords.toLowerCase()}.`, async () => {
-      await takeBackCheckIn(client, kept.id)
-      await Promise.all([sheet.load(client), refresh()])
-    })
+    await nextTick()
+    keptHeading.value?.focus()
   } catch (thrown) {
     show(asProblem(thrown))
   } finally {
@@ -228,7 +267,7 @@ function startAgain() {
     <section v-if="today" class="sheet stack" aria-labelledby="kept-title">
       <div class="answer" :class="today.outcome">
         <p class="small">Checked in today</p>
-        <h2 id="kept-title">
+        <h2 id="kept-title" ref="keptHeading" tabindex="-1">
           <span aria-hidden="true">{{ OUTCOMES[today.outcome].mark }}</span>
           {{ today.outcomeWords }}
         </h2>
@@ -247,7 +286,7 @@ function startAgain() {
       <Findings :findings="today.findings" />
       <div class="ways">
         <Button
-          v-if="today.outcome !== 'not-today'"
+          v-if="today.outcome === 'go' || today.outcome === 'light-only'"
           label="To the prescription"
           @click="router.push(`/clients/${id}/prescription`)"
         />
@@ -278,6 +317,7 @@ function startAgain() {
         <div v-if="otherwise" class="otherwise">
           <ChoiceField v-model="entry.posture" label="Posture" :options="options(POSTURES)" />
           <ChoiceField v-model="entry.source" label="Source" :options="options(SOURCES)" />
+          <TickField v-model="entry.settled" label="Still for 5 minutes before" name="settled" />
         </div>
         <p v-else class="quiet small">
           {{ POSTURES[sheet.data.value.posture] }}, settled,
@@ -295,7 +335,7 @@ function startAgain() {
           label="Counted again, for 60 s"
           name="recount"
           number
-          hint="A first odd value decides nothing."
+          hint="After 5 minutes of sitting. A first odd value decides nothing."
         />
       </div>
 
@@ -327,6 +367,13 @@ function startAgain() {
             :message="messages.glucose"
           />
           <ChoiceField v-model="entry.glucoseUnit" label="in" :options="UNITS" />
+          <ChoiceField
+            v-if="entry.ketones || asksKetones"
+            v-model="entry.ketones"
+            label="Ketones"
+            class="ketones"
+            :options="KETONES"
+          />
         </template>
         <TextField
           v-if="asks('weight')"
@@ -381,11 +428,14 @@ function startAgain() {
           :today="theStudio.today"
         />
         <p v-else-if="!asUsual && verdict?.usualBpm" class="quiet small">
-          Held against <span class="num">{{ verdict.usualBpm }}</span>, the usual value of that
-          posture and source.
+          Compared with <span class="num">{{ verdict.usualBpm }}</span>, which is usual for them.
+        </p>
+        <p v-else-if="sheet.data.value.usualBpm === null" class="quiet small">
+          No usual value yet: the absolute lines alone decide.
         </p>
         <p v-else class="quiet small">
-          No usual value yet in this posture and by this source: the absolute lines alone decide.
+          Usual is <span class="num">{{ sheet.data.value.usualBpm }}</span>,
+          {{ POSTURES[sheet.data.value.posture].toLowerCase() }}.
         </p>
         <Findings v-if="verdict" :findings="verdict.findings" />
         <div v-if="verdict?.mayOverride" class="own">
@@ -405,7 +455,13 @@ function startAgain() {
           <Button
             type="submit"
             form="check-in"
-            :label="verdict?.recount ? 'Count again first' : 'Keep'"
+            :label="
+              !verdict?.recount
+                ? 'Keep'
+                : postureFirst
+                  ? `Count it ${POSTURES[sheet.data.value.posture].toLowerCase()}`
+                  : 'Count again first'
+            "
             :loading="saving"
             :disabled="closed"
           />
@@ -422,7 +478,7 @@ function startAgain() {
         <h2 id="recent-title">Check-ins before</h2>
         <ul class="recent">
           <li v-for="each in sheet.data.value.recent" :key="each.id">
-            <span>{{ day(each.on, theStudio?.today) }}</span>
+            <span>{{ day(each.on) }}</span>
             <span class="num">{{ each.pulseBpm }}</span>
             <span :class="each.outcome">
               <span aria-hidden="true">{{ OUTCOMES[each.outcome].mark }}</span>
@@ -472,6 +528,10 @@ function startAgain() {
 .recount {
   border-left: 4px solid var(--ochre);
   padding-left: 14px;
+}
+
+.ketones {
+  grid-column: 1 / -1;
 }
 
 .measures {
@@ -531,6 +591,11 @@ button.link {
   line-height: 1.2;
 }
 
+.answer h2:focus {
+  outline: none;
+}
+
+.answer.count-again,
 .answer.light-only {
   border-color: var(--ochre);
   background: var(--ochre-wash);
@@ -565,6 +630,7 @@ button.link {
   font-weight: 650;
 }
 
+.recent .count-again,
 .recent .light-only {
   color: var(--ochre-deep);
   font-weight: 650;

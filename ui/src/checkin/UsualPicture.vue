@@ -83,7 +83,7 @@ const spoken = computed(
       <text :x="nowX + 13" :y="y(now) + 5">{{ now }}</text>
     </g>
     <text v-if="dots.length" :x="LEFT" :y="HEIGHT - 4" class="day">
-      {{ day(dots[0]!.on, today) }}
+      {{ day(dots[0]!.on) }}
     </text>
     <text :x="nowX" :y="HEIGHT - 4" text-anchor="middle" class="day">now</text>
   </svg>

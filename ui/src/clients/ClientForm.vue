@@ -5,6 +5,7 @@ import { asProblem } from '../api/http'
 import type { ClientDetails, ClientView, Typed } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
 import TextField from '../shared/TextField.vue'
+import { useDraft } from '../shared/draft'
 import { useFieldMessages } from '../shared/fields'
 import { options, SEXES } from '../shared/words'
 import { editable, type EditableDetails } from './details'
@@ -19,6 +20,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ reread: [] }>()
 
+const before = editable(props.client)
 const details = reactive(editable(props.client))
 
 const { messages, general, clear, show } = useFieldMessages()
@@ -32,6 +34,13 @@ watch(
   },
 )
 const saving = ref(false)
+const draft = useDraft(
+  () => `details ${props.client?.id ?? 'new'} ${props.client?.version ?? 0}`,
+  () => ({ ...details }),
+  (kept) => Object.assign(details, kept),
+  () => saving.value,
+)
+draft.begin()
 const theirs = ref<ClientView | null>(null)
 
 async function submit(version = props.client?.version ?? 0) {
@@ -41,6 +50,7 @@ async function submit(version = props.client?.version ?? 0) {
   try {
     await props.save({ ...details, birthDate: details.birthDate || null }, version)
     theirs.value = null
+    draft.done()
   } catch (thrown) {
     const problem = asProblem(thrown)
     theirs.value = problem.current as ClientView | null
@@ -89,6 +99,7 @@ function resolve(picked: EditableDetails, version: number) {
       v-if="theirs"
       :mine="details"
       :theirs="theirs"
+      :before="before"
       @resolved="resolve"
       @theirs="emit('reread')"
     />

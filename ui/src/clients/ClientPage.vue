@@ -6,6 +6,8 @@ import { asProblem } from '../api/http'
 import { archiveClient, overview } from '../api/korvel'
 import ProblemNote from '../shared/ProblemNote.vue'
 import { useLoad } from '../shared/load'
+import { useTitle } from '../shared/title'
+import { undone } from '../shared/undo'
 import { OUTCOMES, STEPS } from '../shared/words'
 import { CLIENT } from './useClient'
 
@@ -14,17 +16,24 @@ const props = defineProps<{ id: string }>()
 const route = useRoute()
 const { data, problem, load } = useLoad(overview)
 
-watch(() => props.id, load, { immediate: true })
+watch([() => props.id, undone], ([id]) => load(id), { immediate: true })
 provide(CLIENT, {
   id: computed(() => props.id),
   overview: data,
   refresh: () => load(props.id),
 })
 
+useTitle(() => data.value?.client.name)
+
+const pathBar = ref<HTMLElement | null>(null)
 // On a phone the path is wider than the screen: the present step is brought into view.
 watch([data, () => route.path], async () => {
   await nextTick()
-  document.querySelector('.path .here')?.scrollIntoView({ inline: 'center', block: 'nearest' })
+  const here = pathBar.value?.querySelector<HTMLElement>('.here')
+  // Along the path only: what was just saved stays where it is.
+  if (here)
+    pathBar.value!.scrollLeft =
+      here.offsetLeft - (pathBar.value!.clientWidth - here.offsetWidth) / 2
 })
 
 const fault = ref('')
@@ -82,7 +91,7 @@ const MEANS = { done: 'done', due: 'due', blocked: 'blocked' }
       <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     </section>
 
-    <nav class="path" aria-label="The path of the job" data-steps>
+    <nav ref="pathBar" class="path" aria-label="The path of the job" data-steps>
       <RouterLink
         v-for="step in data.steps"
         :key="step.step"
@@ -144,6 +153,7 @@ header {
   background: var(--teal-wash);
 }
 
+.check-in.count-again,
 .check-in.light-only {
   border-color: var(--ochre);
   color: var(--ochre-deep);

@@ -30,6 +30,7 @@ const bar = computed(() =>
 .span {
   position: relative;
   height: 26px;
+  forced-color-adjust: none;
   background: linear-gradient(var(--line), var(--line)) center / 100% 1px no-repeat;
 }
 
@@ -38,6 +39,7 @@ const bar = computed(() =>
   top: 6px;
   height: 14px;
   border-radius: 3px;
+  forced-color-adjust: none;
   background: linear-gradient(
     90deg,
     var(--band-1) 30%,
@@ -55,6 +57,7 @@ const bar = computed(() =>
   height: 10px;
   margin-left: -5px;
   border-radius: 50%;
+  forced-color-adjust: none;
   background: var(--band-2);
   border: 1.5px solid var(--ink-quiet);
 }

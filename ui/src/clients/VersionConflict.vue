@@ -5,8 +5,16 @@ import type { ClientView } from '../api/korvel'
 import { SEXES } from '../shared/words'
 import type { EditableDetails } from './details'
 
-/** Two people changed one client: both versions side by side, and the second picks, part by part. */
-const props = defineProps<{ mine: EditableDetails; theirs: ClientView }>()
+/**
+ * Two people changed one client: what differs side by side, and the second picks, part by part. A
+ * part that the second did not touch is theirs.
+ */
+const props = defineProps<{
+  mine: EditableDetails
+  theirs: ClientView
+  /** As it was read, before either changed it. */
+  before: EditableDetails
+}>()
 const emit = defineEmits<{ resolved: [details: EditableDetails, version: number]; theirs: [] }>()
 
 const NAMES: Record<keyof EditableDetails, string> = {
@@ -26,7 +34,12 @@ const differing = computed(() =>
   (Object.keys(NAMES) as Key[]).filter((key) => props.mine[key] !== props.theirs[key]),
 )
 const pick = reactive<Partial<Record<Key, 'mine' | 'theirs'>>>({})
-watch(differing, (keys) => keys.forEach((key) => (pick[key] ??= 'mine')), { immediate: true })
+const touched = (key: Key) => props.mine[key] !== props.before[key]
+watch(
+  differing,
+  (keys) => keys.forEach((key) => (pick[key] ??= touched(key) ? 'mine' : 'theirs')),
+  { immediate: true },
+)
 
 const section = ref<HTMLElement | null>(null)
 onMounted(() => {

@@ -150,11 +150,11 @@ async function keep() {
   const { client } = doer.value
   try {
     const kept = await keepEffort(client, request.value as never)
-    Object.assign(entry, { name: '', averageBpm: '', minutes: '' })
-    await fetchEfforts()
     offerUndo(`${kept.name} is kept.`, async () => {
       await takeBackEffort(client, kept.id)
     })
+    Object.assign(entry, { name: '', averageBpm: '', minutes: '' })
+    await fetchEfforts()
   } catch (thrown) {
     show(asProblem(thrown))
   }

@@ -2,7 +2,6 @@
 import { computed } from 'vue'
 import type { Effort } from '../api/korvel'
 import LevelStrokes from '../shared/LevelStrokes.vue'
-import { theStudio } from '../shared/studio'
 import { day, MODES } from '../shared/words'
 
 /** An effort, and whose it was. */
@@ -46,7 +45,7 @@ const MARKS = [0, 20, 40, 60, 80, 100]
           <span class="quiet small"
             >{{ each.effort.name }} · {{ MODES[each.effort.mode].toLowerCase() }} ·
             <template v-if="each.effort.minutes !== null">{{ each.effort.minutes }} min · </template
-            >{{ day(each.effort.doneOn, theStudio?.today) }}</span
+            >{{ day(each.effort.doneOn) }}</span
           >
         </span>
         <span class="plot" aria-hidden="true">

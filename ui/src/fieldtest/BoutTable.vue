@@ -121,6 +121,7 @@ const since = (from: string, at: string) =>
 }
 
 .asked button[aria-pressed='true'] {
+  forced-color-adjust: none;
   background: var(--teal);
   border-color: var(--teal);
   color: white;

@@ -18,6 +18,7 @@ import TextField from '../shared/TextField.vue'
 import WhatMoves from '../shared/WhatMoves.vue'
 import { typed, useFieldMessages } from '../shared/fields'
 import { meantForField, singleKeys } from '../shared/keys'
+import { useTitle } from '../shared/title'
 import { offerUndo } from '../shared/undo'
 import { countWindows, GRADES, MODES, options, SOURCES } from '../shared/words'
 import BoutTable from './BoutTable.vue'
@@ -27,6 +28,8 @@ import { onClock, useRun } from './useRun'
 /** A field test as it is run: one clock, what to do now, the readings, and the stop signs. */
 const props = defineProps<{ test: string }>()
 const { test, problem, refused, waiting, now, load, happened, take } = useRun(toRef(props, 'test'))
+
+useTitle(() => test.value?.clientName)
 
 const stand = computed(() => test.value!.stand)
 const over = computed(() => ['done', 'stopped'].includes(stand.value.phase))
@@ -170,12 +173,12 @@ const keeping = ref('')
 async function keep() {
   keeping.value = ''
   try {
-    take(await keepFieldTest(props.test))
-    const { clientId, keptAs } = test.value!
-    offerUndo(`${test.value!.result.peakBpm} is kept.`, async () => {
-      await takeBackMeasured(clientId, keptAs!)
+    const kept = await keepFieldTest(props.test)
+    offerUndo(`${kept.result.peakBpm} is kept.`, async () => {
+      await takeBackMeasured(kept.clientId, kept.keptAs!)
       await load()
     })
+    take(kept)
   } catch (thrown) {
     keeping.value = asProblem(thrown).message
   }

@@ -12,7 +12,6 @@ import TextField from '../shared/TextField.vue'
 import TickList from '../shared/TickList.vue'
 import { typed, useFieldMessages } from '../shared/fields'
 import { useLoad } from '../shared/load'
-import { theStudio } from '../shared/studio'
 import { day, GRADES, MODES, options } from '../shared/words'
 
 /** Which field test, whether this client may do it today and why, and what is made sure of first. */
@@ -142,7 +141,7 @@ async function begin() {
       <h2 id="past-title">Tests before</h2>
       <ul class="past">
         <li v-for="each in data.tests" :key="each.id">
-          <span>{{ day(each.startedAt, theStudio?.today) }}</span>
+          <span>{{ day(each.startedAt) }}</span>
           <RouterLink :to="`/field-tests/${each.id}`"
             >{{ each.name }}, {{ MODES[each.mode].toLowerCase() }}</RouterLink
           >

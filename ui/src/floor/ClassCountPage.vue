@@ -183,16 +183,17 @@ async function reread() {
   await room.load(props.id)
   people.value = room.data.value?.people ?? people.value
 }
-const checkIn = () =>
+const checkIn = (leaveOut: string[]) =>
   act(async () => {
-    const { made } = await checkInClass(props.id)
-    await reread()
-    checkedIn.value = `${made.length} checked in.`
-    offerUndo(checkedIn.value, async () => {
+    const { made } = await checkInClass(props.id, leaveOut)
+    const said = `${made.length} checked in.`
+    offerUndo(said, async () => {
       for (const each of made) await takeBackCheckIn(each.clientId, each.checkInId)
       checkedIn.value = ''
       await reread()
     })
+    await reread()
+    checkedIn.value = said
   })
 const again = (who: string[]) =>
   act(async () => {

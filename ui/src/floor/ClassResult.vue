@@ -19,14 +19,35 @@ const props = defineProps<{
   /** What the room's check-in came to. */
   checkedIn: string
 }>()
-const emit = defineEmits<{ numbers: []; checkIn: []; again: [people: string[]] }>()
+const emit = defineEmits<{
+  numbers: []
+  checkIn: [leaveOut: string[]]
+  again: [people: string[]]
+}>()
 
-const byRank = (all: ClassPerson[]) =>
-  [...all].sort((a, b) => (a.call?.rank ?? 0) - (b.call?.rank ?? 0))
-const talk = computed(() => byRank(props.people.filter((each) => each.call?.talk)))
-const fine = computed(() => props.people.filter((each) => each.call && !each.call.talk))
+const latest = (person: ClassPerson) => (person.again ?? person.first)?.bpm ?? 0
+/** The weightiest first, and of equals the highest. */
+const inOrder = (all: ClassPerson[]) =>
+  [...all].sort((a, b) => (a.call?.rank ?? 0) - (b.call?.rank ?? 0) || latest(b) - latest(a))
+const talk = computed(() => inOrder(props.people.filter((each) => each.call?.talk)))
+const fine = computed(() =>
+  props.people.filter((each) => each.call && !each.call.talk).sort((a, b) => latest(b) - latest(a)),
+)
 const uncounted = computed(() => props.people.filter((each) => !each.call))
 const ready = computed(() => props.people.filter((each) => each.readyToCheckIn))
+/** Who is not checked in with the room, though nothing speaks against it. */
+const leftOut = ref<string[]>([])
+const toCheckIn = computed(() => ready.value.filter((each) => !leftOut.value.includes(each.id)))
+const page = (person: ClassPerson) => `/clients/${person.id}/${props.before ? 'check-in' : 'pulse'}`
+/** Counted again in a posture other than the usual one, it would tell no more. */
+const canRecount = (person: ClassPerson) =>
+  person.again !== null ||
+  (person.call?.id === 'count-again' &&
+    !person.call.findings.some((finding) => finding.code === 'usual-posture-first'))
+function leaveOut(person: ClassPerson, out: boolean) {
+  leftOut.value = leftOut.value.filter((each) => each !== person.id)
+  if (out) leftOut.value.push(person.id)
+}
 const notBack = computed(() =>
   props.before
     ? []
@@ -98,13 +119,11 @@ const table = () => [
         <div class="who">
           <span class="mark" aria-hidden="true">{{ CALL_MARKS[person.call!.id] }}</span>
           <div>
-            <RouterLink :to="`/clients/${person.id}/${before ? 'check-in' : 'pulse'}`">{{
-              person.name
-            }}</RouterLink>
+            <RouterLink :to="page(person)">{{ person.name }}</RouterLink>
             <span class="visually-hidden">{{ person.call!.words }}</span>
           </div>
           <p class="num bpm">
-            {{ (person.again ?? person.first)!.bpm }}
+            {{ latest(person) }}
             <span class="quiet small">{{
               person.usualBpm === null
                 ? 'no usual'
@@ -112,7 +131,7 @@ const table = () => [
             }}</span>
           </p>
         </div>
-        <div v-if="person.call!.id === 'count-again' || person.again" class="recount">
+        <div v-if="canRecount(person)" class="recount">
           <label :for="`again-${person.id}`">Counted for {{ recountSeconds }} s</label>
           <input
             :id="`again-${person.id}`"
@@ -151,14 +170,18 @@ const table = () => [
       <h3>{{ before ? 'Nothing against it' : 'Back to rest' }} · {{ fine.length }}</h3>
       <ul class="fine">
         <li v-for="person in fine" :key="person.id">
-          <span class="mark" aria-hidden="true">{{ CALL_MARKS[person.call!.id] }}</span>
-          <span class="name">{{ person.name }}</span>
-          <span class="num">{{ (person.again ?? person.first)!.bpm }}</span>
+          <input
+            v-if="person.readyToCheckIn"
+            type="checkbox"
+            :checked="!leftOut.includes(person.id)"
+            :aria-label="`Check in ${person.name} with the room`"
+            @change="leaveOut(person, !($event.target as HTMLInputElement).checked)"
+          />
+          <span v-else class="mark" aria-hidden="true">{{ CALL_MARKS[person.call!.id] }}</span>
+          <RouterLink :to="page(person)" class="name">{{ person.name }}</RouterLink>
+          <span class="num">{{ latest(person) }}</span>
           <span v-if="before && person.checkedIn" class="in small">checked in</span>
-          <RouterLink
-            v-else-if="person.alsoAsked.length"
-            :to="`/clients/${person.id}/check-in`"
-            class="asks"
+          <RouterLink v-else-if="person.alsoAsked.length" :to="page(person)" class="asks"
             >{{ person.alsoAsked.join(', ') }}?</RouterLink
           >
           <span v-else class="quiet small">{{
@@ -173,12 +196,13 @@ const table = () => [
     <div v-if="before && ready.length" class="next">
       <p>
         Ask the room: anyone ill or without sleep, anything new, worse than usual, or a change of
-        medicine? Whoever says yes gets a check-in of their own.
+        medicine? Whoever says yes is left out, and gets a check-in of their own.
       </p>
       <Button
-        :label="`All well: check in ${ready.length === 1 ? 'one' : `these ${ready.length}`}`"
+        :label="`All well: check in ${toCheckIn.length === 1 ? 'one' : `these ${toCheckIn.length}`}`"
         :loading="busy"
-        @click="emit('checkIn')"
+        :disabled="!toCheckIn.length"
+        @click="emit('checkIn', leftOut)"
       />
     </div>
     <p v-if="uncounted.length" class="quiet">
@@ -291,15 +315,28 @@ kbd {
 
 .fine li {
   display: grid;
-  grid-template-columns: 1.2rem minmax(0, 1fr) 2.6rem 8.6rem;
+  grid-template-columns: 1.5rem minmax(0, 1fr) 2.2rem 7.6rem;
   gap: 8px;
   align-items: center;
-  min-height: 38px;
+  min-height: var(--touch);
   border-top: 1px solid var(--line);
 }
 
 .fine .mark {
   color: var(--teal);
+}
+
+.fine input {
+  width: 22px;
+  height: 22px;
+  accent-color: var(--teal);
+}
+
+.fine .name {
+  font-weight: 600;
+  min-height: var(--touch);
+  display: flex;
+  align-items: center;
 }
 
 .asks {

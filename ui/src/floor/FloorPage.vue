@@ -10,7 +10,6 @@ import ProblemNote from '../shared/ProblemNote.vue'
 import TextField from '../shared/TextField.vue'
 import { typed, useFieldMessages } from '../shared/fields'
 import { useLoad } from '../shared/load'
-import { theStudio } from '../shared/studio'
 import { countWindows, day, options, POSTURES } from '../shared/words'
 import { ROOM_WINDOWS } from './roomClock'
 
@@ -87,7 +86,7 @@ const many = (count: number) => (count === 1 ? '1 person' : `${count} people`)
           <h2 id="here-title">Who is here</h2>
           <p class="quiet small">
             <template v-if="last"
-              >Ticked: the class of {{ day(last.startedAt, theStudio?.today) }}.
+              >Ticked: the class of {{ day(last.startedAt) }}.
               <RouterLink :to="`/floor/classes/${last.id}`">Open its count</RouterLink></template
             >
             <template v-else>Tick them; the class is remembered for the next time.</template>

@@ -110,6 +110,7 @@ footer {
 
 .windows button[aria-pressed='true'],
 .go {
+  forced-color-adjust: none;
   background: var(--teal);
   border-color: var(--teal);
   color: var(--paper);

@@ -164,6 +164,7 @@ const table = () => [
   top: 9px;
   height: 12px;
   border-radius: 6px;
+  forced-color-adjust: none;
   background: var(--band-2);
 }
 
@@ -174,6 +175,7 @@ const table = () => [
   height: 18px;
   margin-left: -2px;
   border-radius: 2px;
+  forced-color-adjust: none;
   background: var(--ink);
 }
 
@@ -191,6 +193,7 @@ small {
   margin-left: 8px;
   font-size: 0.76rem;
   font-weight: 700;
+  forced-color-adjust: none;
   background: var(--teal);
   color: white;
   border-radius: 4px;
@@ -231,6 +234,7 @@ small.off-word {
 }
 
 .off .dot {
+  forced-color-adjust: none;
   background: var(--ink-quiet);
 }
 

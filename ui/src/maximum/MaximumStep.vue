@@ -9,6 +9,7 @@ import {
   defaultMaximum,
   maximum,
   maximumChoices,
+  undoMaximum,
   takeBackMeasured,
   undoMeasured,
   type Estimate,
@@ -62,14 +63,14 @@ function enter(value: MeasuredMaximum | null) {
 }
 async function kept(kept: string, bpm: string) {
   const was = correcting.value
-  entering.value = false
-  correcting.value = null
-  await again()
   const client = id.value
   offerUndo(was ? `${was.bpm} is put right: ${bpm}.` : `${bpm} is kept.`, async () => {
     await (was ? undoMeasured(client, kept) : takeBackMeasured(client, kept))
     await again()
   })
+  entering.value = false
+  correcting.value = null
+  await again()
 }
 const refused = ref('')
 async function takeBack(value: MeasuredMaximum) {
@@ -77,11 +78,11 @@ async function takeBack(value: MeasuredMaximum) {
   const client = id.value
   try {
     const withdrawal = await takeBackMeasured(client, value.id)
-    await again()
     offerUndo(`The ${value.bpm} is taken back.`, async () => {
       await undoMeasured(client, withdrawal.id)
       await again()
     })
+    await again()
   } catch (thrown) {
     refused.value = asProblem(thrown).message
   }
@@ -114,17 +115,17 @@ const saving = ref(false)
 async function use() {
   if (saving.value || !picked.value) return
   saving.value = true
-  const earlier = history.data.value?.choices[0] ?? null
   try {
-    await chooseMaximum(id.value, picked.value.method, reason.value)
+    const client = id.value
+    const { latestChoice } = await chooseMaximum(client, picked.value.method, reason.value)
     const name = picked.value.name
+    offerUndo(
+      waits.value ? `${name} is picked; the measured value stands first.` : `${name} is in use.`,
+      () => undoChoice(client, latestChoice),
+    )
     picked.value = null
     clear()
     await again()
-    offerUndo(
-      waits.value ? `${name} is picked; the measured value stands first.` : `${name} is in use.`,
-      () => restore(earlier),
-    )
   } catch (thrown) {
     show(asProblem(thrown))
     field.value?.focus()
@@ -133,23 +134,19 @@ async function use() {
   }
 }
 
-type Kept = { method: string | null; reason: string | null }
-async function restore(earlier: Kept | null) {
-  if (earlier?.method && earlier.reason) {
-    await chooseMaximum(id.value, earlier.method, earlier.reason)
-  } else {
-    await defaultMaximum(id.value)
-  }
+/** The choice that holds is undone: the one before stands again, as of when it was made. */
+async function undoChoice(client: string, choice: string | null) {
+  if (choice) await undoMaximum(client, choice)
   await again()
 }
 
 async function backToDefault() {
   refused.value = ''
-  const earlier = history.data.value?.choices[0] ?? null
   try {
-    await defaultMaximum(id.value)
+    const client = id.value
+    const { latestChoice } = await defaultMaximum(client)
+    offerUndo('The default is in use again.', () => undoChoice(client, latestChoice))
     await again()
-    offerUndo('The default is in use again.', () => restore(earlier))
   } catch (thrown) {
     refused.value = asProblem(thrown).message
   }
@@ -220,7 +217,7 @@ const measuredTable = () => [
           <summary>What was picked before</summary>
           <ul>
             <li v-for="(each, n) in history.data.value.choices" :key="n">
-              <span>{{ day(each.on, theStudio?.today) }}</span>
+              <span>{{ day(each.on) }}</span>
               <span v-if="each.method">{{ nameOf(each.method) }}: “{{ each.reason }}”</span>
               <span v-else>back to the default</span>
             </li>

@@ -2,7 +2,6 @@
 import Button from 'primevue/button'
 import type { MeasuredMaximum } from '../api/korvel'
 import MethodLink from '../shared/MethodLink.vue'
-import { theStudio } from '../shared/studio'
 import { day, GRADES, MAXIMUM_STATES } from '../shared/words'
 
 /** The measured values of a mode, each with what it is good for and why. */
@@ -25,7 +24,7 @@ defineEmits<{ correct: [value: MeasuredMaximum]; takeBack: [value: MeasuredMaxim
           ><template v-if="value.protocol && value.standsAs !== value.protocol">
             · {{ value.standsAs.toLowerCase() }}</template
           ><template v-if="value.grade"> · graded {{ GRADES[value.grade].toLowerCase() }}</template>
-          · {{ day(value.measuredOn, theStudio?.today) }}</span
+          · {{ day(value.measuredOn) }}</span
         >
         <span v-if="value.note" class="quiet small">{{ value.note }}</span>
       </span>

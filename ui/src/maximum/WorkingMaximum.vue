@@ -4,7 +4,6 @@ import type { MaximumSheet, Mode } from '../api/korvel'
 import Findings from '../shared/Findings.vue'
 import MethodLink from '../shared/MethodLink.vue'
 import SumLines from '../shared/SumLines.vue'
-import { theStudio } from '../shared/studio'
 import { day, MODES, options } from '../shared/words'
 
 /** The maximum everything starts from, what it stands on, and what to know about it. */
@@ -45,7 +44,7 @@ const ORIGINS = {
           {{ ORIGINS[sheet.working.origin] }}<span class="quiet">: {{ sheet.working.words }}</span>
         </p>
         <p v-if="sheet.birthday" class="quiet small">
-          Worked out anew at every birthday: on {{ day(sheet.birthday.on, theStudio?.today) }} it is
+          Worked out anew at every birthday: on {{ day(sheet.birthday.on) }} it is
           <span class="num">{{ sheet.birthday.bpm }}</span>.
         </p>
         <SumLines v-if="sheet.longHand.length" :lines="sheet.longHand" />

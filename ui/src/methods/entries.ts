@@ -191,7 +191,9 @@ export function groups(methods: Methods): Group[] {
       name: 'Medicines by what they do to the work',
       entries: methods.medicines.map((row) =>
         entry(row.id, row.name, row.source, {
-          serves: `${row.meaning} Common generic names: ${row.genericNames.join(', ')}.`,
+          serves:
+            (row.tells ? `${row.meaning} Counts as known: ${row.tells}.` : row.meaning) +
+            ` Common generic names: ${row.genericNames.join(', ')}.`,
         }),
       ),
     },

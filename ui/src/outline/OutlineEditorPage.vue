@@ -21,6 +21,7 @@ import ProblemNote from '../shared/ProblemNote.vue'
 import SelectField from '../shared/SelectField.vue'
 import TextField from '../shared/TextField.vue'
 import TickField from '../shared/TickField.vue'
+import { useDraft } from '../shared/draft'
 import { useFieldMessages } from '../shared/fields'
 import { meantForField } from '../shared/keys'
 import { useLoad } from '../shared/load'
@@ -67,6 +68,17 @@ const shows = (named: NamedOutline) => {
   version.value = named.version ?? 0
   Object.assign(draft, draftOf(named.outline))
 }
+const saving = ref(false)
+const kept = useDraft(
+  () => `outline ${props.outline} ${version.value}`,
+  () => ({ name: name.value, note: note.value, draft }),
+  (typed) => {
+    name.value = typed.name
+    note.value = typed.note
+    Object.assign(draft, typed.draft)
+  },
+  () => saving.value,
+)
 onMounted(async () => {
   void loadMethods()
   try {
@@ -76,6 +88,7 @@ onMounted(async () => {
     } else if (!isNew.value) {
       shows(await oneOutline(props.outline))
     }
+    kept.begin()
     const firstWork = draft.blocks.findIndex((block) => block.steps[0]?.kind === 'work')
     selected.value = { block: Math.max(0, firstWork), step: 0 }
     ready.value = true
@@ -236,7 +249,6 @@ function fit() {
   })
 }
 
-const saving = ref(false)
 const savedNow = ref(false)
 const theirs = ref<NamedOutline | null>(null)
 watch([name, note, () => JSON.stringify(draft)], () => (savedNow.value = false))
@@ -245,13 +257,14 @@ async function save(over = version.value) {
   saving.value = true
   const written = { name: name.value, note: note.value, outline: requestOf(draft) }
   try {
-    const kept = isNew.value
+    const saved = isNew.value
       ? await addOutline(written)
       : await changeOutline(props.outline, over, written)
     theirs.value = null
-    version.value = kept.version!
+    version.value = saved.version!
     clear()
-    if (isNew.value) await router.replace(`/studio/outlines/${kept.id}`)
+    if (isNew.value) await router.replace(`/studio/outlines/${saved.id}`)
+    kept.done()
     await nextTick()
     savedNow.value = true
   } catch (thrown) {
@@ -262,6 +275,11 @@ async function save(over = version.value) {
     saving.value = false
   }
 }
+const stepsDiffer = computed(
+  () =>
+    theirs.value !== null &&
+    JSON.stringify(requestOf(draftOf(theirs.value.outline))) !== JSON.stringify(requestOf(draft)),
+)
 function takeTheirs() {
   remember()
   shows(theirs.value!)
@@ -277,12 +295,17 @@ function takeTheirs() {
 
     <section v-if="theirs" class="sheet stack conflict" role="alert">
       <h2>Somebody else changed this outline meanwhile</h2>
-      <p>Nothing is lost: theirs is below this line, yours stands in the editor.</p>
-      <p>
-        <b>{{ theirs.name }}</b>,
-        <span class="num">{{ minutes(theirs.outline.workSeconds) }}</span> min of work
+      <p>Nothing is lost: yours stands in the editor. Theirs differs in this:</p>
+      <p v-if="theirs.name !== name">
+        Name: <b>{{ theirs.name }}</b>
       </p>
-      <OutlineStrip :blocks="theirs.outline.blocks" />
+      <p v-if="theirs.note !== note">When it serves: {{ theirs.note || 'nothing' }}</p>
+      <template v-if="stepsDiffer">
+        <p>
+          Steps: <span class="num">{{ minutes(theirs.outline.workSeconds) }}</span> min of work
+        </p>
+        <OutlineStrip :blocks="theirs.outline.blocks" />
+      </template>
       <div class="ways">
         <Button label="Save mine over it" @click="save(theirs.version!)" />
         <Button label="Take theirs" outlined @click="takeTheirs" />

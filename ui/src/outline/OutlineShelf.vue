@@ -20,12 +20,12 @@ const fault = ref('')
 async function putAway(named: NamedOutline) {
   try {
     const away = await archiveOutline(named.id, named.version!, true)
-    fault.value = ''
-    await load()
     offerUndo(
       `${named.name} is put away.`,
       async () => void (await archiveOutline(named.id, away.version!, false)),
     )
+    fault.value = ''
+    await load()
   } catch (thrown) {
     fault.value = asProblem(thrown).message
   }

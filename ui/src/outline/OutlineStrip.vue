@@ -318,6 +318,7 @@ li {
 }
 
 .edge:hover {
+  forced-color-adjust: none;
   background: color-mix(in oklab, var(--teal) 45%, transparent);
   border-radius: 6px;
 }

@@ -149,12 +149,14 @@ figcaption span {
 .win {
   width: 6px;
   height: 13px;
+  forced-color-adjust: none;
   background: var(--band-2);
 }
 
 .you {
   width: 2px;
   height: 13px;
+  forced-color-adjust: none;
   background: var(--ink-quiet);
 }
 
@@ -162,6 +164,7 @@ figcaption span {
   width: 9px;
   height: 9px;
   border-radius: 50%;
+  forced-color-adjust: none;
   background: var(--teal);
 }
 </style>

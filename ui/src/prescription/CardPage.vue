@@ -8,12 +8,13 @@ import { useSheet } from '../sheet/useSheet'
 import Findings from '../shared/Findings.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import { useLoad } from '../shared/load'
-import { theStudio } from '../shared/studio'
+import { useTitle } from '../shared/title'
 import { day } from '../shared/words'
 
 /** What the client carries: what to aim at, how it feels and sounds, when to stop. */
 const props = defineProps<{ id: string; version: string }>()
 const { data, problem, load } = useLoad(card)
+useTitle(() => data.value?.clientName)
 onMounted(() => load(props.id, props.version))
 
 const look = useLook('own')
@@ -50,6 +51,11 @@ const LEADS = {
       <h2>Rates are suspended: the card shows effort and talk</h2>
       <Findings :findings="data.ratesSuspended" />
     </section>
+    <section v-if="data.review" class="sheet stack suspended">
+      <h2>This card is to be made anew</h2>
+      <Findings :findings="[data.review]" />
+      <p><RouterLink :to="back">Make the next version</RouterLink></p>
+    </section>
     <div class="form-and-sheet">
       <form class="sheet stack" novalidate aria-label="How the card looks" @submit.prevent>
         <CardLook v-model="look" :messages="messages" :counts="!!data.prescription.target" />
@@ -61,7 +67,7 @@ const LEADS = {
         <p>{{ LEADS[data.leads] }}</p>
         <p :class="{ fault: data.renewal.due }">
           {{ data.renewal.due ? 'Was to be renewed by' : 'To be renewed by' }}
-          <b>{{ day(data.renewal.on, theStudio?.today) }}</b>: {{ data.renewal.because }}.
+          <b>{{ day(data.renewal.on) }}</b>: {{ data.renewal.because }}.
           <RouterLink v-if="data.renewal.due" :to="back">Make the next version</RouterLink>
         </p>
       </form>

@@ -25,12 +25,13 @@ import SelectField from '../shared/SelectField.vue'
 import TextField from '../shared/TextField.vue'
 import PrincipleNote from '../shared/PrincipleNote.vue'
 import WhatMoves from '../shared/WhatMoves.vue'
+import { useDraft } from '../shared/draft'
 import { typed, useFieldMessages } from '../shared/fields'
 import { useLoad } from '../shared/load'
 import { theStudio } from '../shared/studio'
 import OutlineStrip from '../outline/OutlineStrip.vue'
 import OutlineTable from '../outline/OutlineTable.vue'
-import { APPROACHES, effort, MODES, span } from '../shared/words'
+import { APPROACHES, effort, figureSpan, MODES, span } from '../shared/words'
 import ExerciseField from './ExerciseField.vue'
 import SavedVersions from './SavedVersions.vue'
 import VersionCompare from './VersionCompare.vue'
@@ -96,12 +97,18 @@ async function propose(approach: string | null, goal: string | null = parts.goal
 }
 
 /** A band of a school that was picked elsewhere: its percents of reserve come in the address. */
-function takeFromAddress() {
+function takeFromAddress(): boolean {
   const { low, high } = route.query
-  if (!start.value || typeof low !== 'string' || typeof high !== 'string') return
+  if (!start.value || typeof low !== 'string' || typeof high !== 'string') return false
   Object.assign(parts, { lowPercent: low, highPercent: high })
   void router.replace({ query: {} })
+  return true
 }
+const draft = useDraft(
+  () => `prescription ${id.value}`,
+  () => ({ ...parts }),
+  (kept) => Object.assign(parts, kept),
+)
 
 const justSaved = ref<number | null>(null)
 const stepInHand = ref<{ block: number; step: number } | null>(null)
@@ -129,7 +136,8 @@ watch(
     void saved.load(id.value)
     if (String(route.query.mode ?? '') in MODES) parts.mode = route.query.mode as Mode
     await propose(null, null)
-    takeFromAddress()
+    if (takeFromAddress()) draft.done()
+    else draft.begin()
   },
   { immediate: true },
 )
@@ -154,6 +162,7 @@ async function save() {
   try {
     const answer = await savePrescription(id.value, latestVersion.value, request.value)
     justSaved.value = answer.version
+    draft.done()
     theirs.value = null
     clear()
     await Promise.all([saved.load(id.value), refresh()])
@@ -290,6 +299,7 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
 
     <div class="columns">
       <form
+        id="parts"
         class="sheet stack"
         novalidate
         aria-label="Parts of the prescription"
@@ -429,6 +439,22 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
             <OutlineTable :outline="worked!.outline" name="a session" />
           </details>
           <PrincipleNote of="warm-up" />
+          <p v-if="preview.otherDays" class="others">
+            <b
+              >On <span class="num">{{ preview.otherDays.days }}</span> of the
+              {{ preview.parts.days }} days easier:</b
+            >
+            <span class="num"
+              >{{ preview.otherDays.lowPercent }}–{{ preview.otherDays.highPercent }}</span
+            >
+            % of reserve<template v-if="preview.otherDays.target"
+              >,
+              <span class="num">{{
+                figureSpan(preview.otherDays.target.lowBpm, preview.otherDays.target.highBpm)
+              }}</span>
+              bpm</template
+            >, effort <span class="num">{{ effort(preview.otherDays.rpe20, 6) }}</span> of 20.
+          </p>
           <WeekBar :week="preview.week" />
           <PrincipleNote of="overload" />
           <ul v-if="onThem.length" class="on-them">
@@ -456,9 +482,10 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
         <div v-else class="save">
           <Button
             :label="start.mayIssue ? `Save as version ${latestVersion + 1}` : 'Save as a draft'"
+            type="submit"
+            form="parts"
             :disabled="faulty || !preview"
             :loading="saving"
-            @click="save"
           />
           <p v-if="faulty" class="fault" role="status">Mend the marked part first.</p>
           <p v-else-if="justSaved" role="status">
@@ -561,7 +588,7 @@ legend {
   flex: none;
 }
 
-.cards span {
+.cards label > span {
   display: block;
   line-height: 1.25;
 }
@@ -569,10 +596,6 @@ legend {
 .cards label > span > small {
   display: block;
   font-size: 0.8rem;
-}
-
-.cards small .num {
-  display: inline;
 }
 
 .pair {

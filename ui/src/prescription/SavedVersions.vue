@@ -2,7 +2,6 @@
 import { computed, ref } from 'vue'
 import type { SavedPrescriptions } from '../api/korvel'
 import Findings from '../shared/Findings.vue'
-import { theStudio } from '../shared/studio'
 import { day } from '../shared/words'
 import VersionCompare from './VersionCompare.vue'
 
@@ -18,7 +17,10 @@ const STANDINGS = {
 }
 const versions = computed(() => props.saved.versions)
 /** Why the present version does not hold, or not whole. */
-const standing = computed(() => versions.value[0]?.standing.findings ?? [])
+const standing = computed(() => [
+  ...(props.saved.review ? [props.saved.review] : []),
+  ...(versions.value[0]?.standing.findings ?? []),
+])
 
 /** Two are compared; a third one ticked takes the place of the first. */
 const picked = ref<number[]>([])
@@ -38,7 +40,7 @@ const pair = computed(() => {
     <Findings :findings="standing" />
     <p v-if="saved.renewal" :class="{ due: saved.renewal.due }">
       <b>{{ saved.renewal.due ? 'Look at it again now' : 'Look at it again' }}</b>,
-      {{ saved.renewal.due ? 'since' : 'by' }} {{ day(saved.renewal.on, theStudio?.today) }}:
+      {{ saved.renewal.due ? 'since' : 'by' }} {{ day(saved.renewal.on) }}:
       {{ saved.renewal.because }}.
     </p>
     <ul v-if="versions.length" class="versions">
@@ -52,8 +54,7 @@ const pair = computed(() => {
         />
         <b class="num">{{ version.version }}</b>
         <span>
-          {{ day(version.prescription.date, theStudio?.today) }} ·
-          {{ version.prescription.parts.goalName }} ·
+          {{ day(version.prescription.date) }} · {{ version.prescription.parts.goalName }} ·
           <span class="num"
             >{{ version.prescription.parts.lowPercent }}–{{
               version.prescription.parts.highPercent

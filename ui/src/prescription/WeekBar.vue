@@ -85,12 +85,14 @@ const parts = computed(() =>
 }
 
 .range {
+  forced-color-adjust: none;
   background: var(--teal-wash);
   box-shadow: inset 0 0 0 1px color-mix(in oklab, var(--teal) 45%, transparent);
 }
 
 .filled {
   left: 0;
+  forced-color-adjust: none;
   background: var(--teal);
 }
 

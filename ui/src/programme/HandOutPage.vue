@@ -1,13 +1,19 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { overview } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
 import Findings from '../shared/Findings.vue'
+import { useLoad } from '../shared/load'
+import { useTitle } from '../shared/title'
 import { options, PAPERS } from '../shared/words'
 import SheetFrame from '../sheet/SheetFrame.vue'
 import { useSheet } from '../sheet/useSheet'
 
 /** What the client takes home for the next four weeks. */
 const props = defineProps<{ id: string }>()
+const whose = useLoad(overview)
+void whose.load(props.id)
+useTitle(() => whose.data.value?.client.name)
 const paper = ref<'a4' | 'letter'>('a4')
 const request = computed(() => ({ clientId: props.id, paper: paper.value }))
 const { page, behind, making, refused, general, messages, pdf } = useSheet(
@@ -19,7 +25,9 @@ const { page, behind, making, refused, general, messages, pdf } = useSheet(
 <template>
   <div class="stack">
     <header>
-      <h1>Hand-out</h1>
+      <h1>
+        Hand-out<template v-if="whose.data.value"> of {{ whose.data.value.client.name }}</template>
+      </h1>
       <p><RouterLink :to="`/clients/${id}/sessions`">Back to the sessions</RouterLink></p>
     </header>
     <section v-if="refused.length" class="sheet stack refused">

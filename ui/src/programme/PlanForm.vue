@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed, reactive, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import type { Plan } from '../api/korvel'
 import { DAYS } from '../screening/intake'
 import ChoiceField from '../shared/ChoiceField.vue'
 import PrincipleNote from '../shared/PrincipleNote.vue'
 import TextField from '../shared/TextField.vue'
+import { useDraft } from '../shared/draft'
 import { typed } from '../shared/fields'
 import { clock, daysLater, figureSpan, options } from '../shared/words'
 
@@ -12,6 +14,7 @@ import { clock, daysLater, figureSpan, options } from '../shared/words'
 const props = defineProps<{ proposal: Plan; messages: Record<string, string> }>()
 const emit = defineEmits<{ changed: [request: ReturnType<typeof request>] }>()
 
+const route = useRoute()
 const form = reactive({
   startsOn: '',
   weeks: '',
@@ -37,6 +40,12 @@ watch(
     }),
   { immediate: true },
 )
+const draft = useDraft(
+  () => `plan ${String(route.params.id)}`,
+  () => ({ ...form }),
+  (kept) => Object.assign(form, kept),
+)
+draft.begin()
 /** Weeks set the end, and the end stands on its own. */
 function setWeeks(to: string) {
   form.weeks = to

@@ -79,6 +79,8 @@ const chosenOutline = computed(
       <b class="num">{{ minutes(outline.seconds) }}</b><template v-if="outline.bandGoal"
         >; aim: <b class="num">{{ outline.bandGoal.minutes }}</b> min at
         {{ outline.bandGoal.name }}</template
+      ><template v-if="session.easier && !session.ownOutline"
+        >; one of the easier days of a vigorous week</template
       >
     </p>
     <OutlineStrip v-model:selected="step" :blocks="outline.blocks" :broken="brokenAt" />

@@ -136,16 +136,16 @@ async function change(number: number, to: SessionChange, onBoard = false) {
   const known = new Set(brokenRules.value.map(key))
   try {
     const after = await changeSession(id.value, before.version!, number, to)
+    const whose = id.value
+    const undo = async () => void (await takeBackProgramme(whose, after.version!, before.version!))
+    offerUndo(said, undo)
     fault.value = []
     clear()
     data.value = { ...data.value!, programme: after }
     week.value = weekOf(after, number)
     session.value = number
     const answered = brokenRules.value.filter((rule) => !known.has(key(rule)))
-    offerUndo(
-      [said, answered[0]?.finding.message].filter(Boolean).join(' '),
-      async () => void (await takeBackProgramme(id.value, saved.value!.version!, before.version!)),
-    )
+    if (answered[0]) offerUndo(`${said} ${answered[0].finding.message}`, undo)
     if (onBoard) await board.value?.focusSelected()
     await refresh()
   } catch (thrown) {
@@ -176,18 +176,18 @@ async function keep() {
   const before = saved.value
   try {
     const after = await saveProgramme(id.value, before?.version ?? 0, request.value)
+    const whose = id.value
+    if (before) {
+      offerUndo(
+        'The programme is laid out anew.',
+        async () => void (await takeBackProgramme(whose, after.version!, before.version!)),
+      )
+    }
     clear()
     data.value = { ...data.value!, programme: after }
     planning.value = false
     missed.value = null
     week.value = 1
-    if (before) {
-      offerUndo(
-        'The programme is laid out anew.',
-        async () =>
-          void (await takeBackProgramme(id.value, saved.value!.version!, before.version!)),
-      )
-    }
     await refresh()
   } catch (thrown) {
     const failure = asProblem(thrown)
@@ -233,19 +233,21 @@ const unplanned = computed(
   () => logs.data.value?.logs.filter(({ number }) => number === null) ?? [],
 )
 async function afterLog(log: SessionLog, before?: SessionLog) {
-  logging.value = null
+  const whose = id.value
   offerUndo(
     `${weekday(log.on)}: ${log.words}.`,
-    async () => void (await (before ? undoLog(id.value, log.id) : takeBackLog(id.value, log.id))),
+    async () => void (await (before ? undoLog(whose, log.id) : takeBackLog(whose, log.id))),
   )
+  logging.value = null
   await Promise.all([load(id.value), logs.load(id.value), refresh()])
 }
 async function withdraw(log: SessionLog) {
   try {
-    const { id: by } = await takeBackLog(id.value, log.id)
+    const whose = id.value
+    const { id: by } = await takeBackLog(whose, log.id)
     offerUndo(
       `The log of ${weekday(log.on)} is taken back.`,
-      async () => void (await undoLog(id.value, by)),
+      async () => void (await undoLog(whose, by)),
     )
     await Promise.all([load(id.value), logs.load(id.value), refresh()])
   } catch (thrown) {
@@ -254,12 +256,10 @@ async function withdraw(log: SessionLog) {
 }
 async function decided(after: Programme, words: string) {
   const before = saved.value!.version!
+  const whose = id.value
+  offerUndo(words, async () => void (await takeBackProgramme(whose, after.version!, before)))
   data.value = { ...data.value!, programme: after, review: null }
   week.value = Math.min(after.weeks.length, (after.decisions.at(-1)?.week ?? 1) || 1)
-  offerUndo(
-    words,
-    async () => void (await takeBackProgramme(id.value, saved.value!.version!, before)),
-  )
   await refresh()
 }
 const decidedNow = computed(() =>
@@ -338,9 +338,8 @@ const outOf = computed(() => Object.keys(messages.value).length > 0)
         <div class="heading">
           <h2 id="weeks-title">
             {{ laying ? 'What it would be' : 'Programme' }}:
-            <span class="num">{{ shown.plan.weeks }}</span> weeks,
-            {{ day(shown.plan.startsOn, theStudio?.today) }} to
-            {{ day(shown.plan.endsOn, theStudio?.today) }}
+            <span class="num">{{ shown.plan.weeks }}</span> weeks, {{ day(shown.plan.startsOn) }} to
+            {{ day(shown.plan.endsOn) }}
           </h2>
           <p v-if="!laying" class="ways">
             <RouterLink :to="`/clients/${id}/hand-out`">Hand-out</RouterLink>
@@ -380,8 +379,7 @@ const outOf = computed(() => Object.keys(messages.value).length > 0)
 
       <section v-if="weekNow" class="sheet stack" aria-labelledby="week-title">
         <h2 id="week-title">
-          Week <span class="num">{{ weekNow.number }}</span>, from
-          {{ day(weekNow.startsOn, theStudio?.today) }}:
+          Week <span class="num">{{ weekNow.number }}</span>, from {{ day(weekNow.startsOn) }}:
           <span class="num">{{ figureSpan(weekNow.lowPercent, weekNow.highPercent) }}</span> % of
           reserve, <span class="num">{{ weekNow.minutesASession }}</span> min ×
           <span class="num">{{ weekNow.days }}</span>
@@ -392,10 +390,12 @@ const outOf = computed(() => Object.keys(messages.value).length > 0)
             ...weekNow.findings.filter((finding) => finding.severity === 'info'),
           ]"
         />
+        <Findings v-if="decidedNow?.changed && !laying" :findings="[decidedNow.changed]" />
         <details v-if="decidedNow && !laying" class="decision">
           <summary>
-            {{ TAKEN[decidedNow.taken] }} on {{ day(decidedNow.decidedAt, theStudio?.today) }}:
-            proposed was “{{ decidedNow.proposal }}”
+            {{ TAKEN[decidedNow.taken] }} on {{ day(decidedNow.decidedAt) }}: proposed was “{{
+              decidedNow.proposal
+            }}”
           </summary>
           <p v-if="decidedNow.reason">Reason: {{ decidedNow.reason }}</p>
           <Findings :findings="decidedNow.because" />

@@ -123,6 +123,7 @@ function drop() {
         <b class="num">{{ minutes(outlineOf(session).workSeconds) }}</b> min
         <span class="what">{{ MODES[session.mode] }}</span>
         <span v-if="session.ownOutline" class="what">{{ session.ownOutline }}</span>
+        <span v-else-if="session.easier" class="what">an easier day</span>
         <span v-if="session.time" class="what num">{{ clock(session.time) }}</span>
         <span v-if="logOf(session)" class="what">{{
           logOf(session)!.done ? '✓ done' : '– not done'

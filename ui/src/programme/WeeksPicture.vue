@@ -25,6 +25,7 @@ const KINDS: Record<ProgrammeWeek['kind'], { mark: string; word: string }> = {
   held: { mark: '=', word: 'held' },
   back: { mark: 'back', word: 'a step back' },
   own: { mark: 'own', word: 'your own' },
+  resumed: { mark: 'on again', word: 'begun again after a break' },
 }
 const broken = (each: ProgrammeWeek) => each.findings.some((finding) => finding.severity !== 'info')
 const spoken = (each: ProgrammeWeek) =>
@@ -158,14 +159,17 @@ button.on {
 }
 
 .light {
+  forced-color-adjust: none;
   background: var(--band-1);
 }
 
 .moderate {
+  forced-color-adjust: none;
   background: var(--band-2);
 }
 
 .vigorous {
+  forced-color-adjust: none;
   background: var(--band-4);
 }
 
@@ -191,6 +195,7 @@ button.on {
   width: 4px;
   min-height: 3px;
   border-radius: 2px;
+  forced-color-adjust: none;
   background: var(--ink);
 }
 
@@ -231,6 +236,7 @@ figcaption {
 
 .key .bar {
   width: 4px;
+  forced-color-adjust: none;
   background: var(--ink);
 }
 

@@ -38,7 +38,7 @@ const lines = computed(() => {
 })
 const names = Object.values(VOICES).map((voice) => voice.slice(2))
 const spoken = (week: Progress['weeks'][number]) =>
-  `Week from ${day(week.startsOn, props.today)}: ${week.allMinutes} minutes` +
+  `Week from ${day(week.startsOn)}: ${week.allMinutes} minutes` +
   week.minutes.map((each, at) => (each ? `, ${each} at ${names[at]}` : '')).join('') +
   `, ${week.done} of ${week.planned} sessions`
 </script>
@@ -69,7 +69,7 @@ const spoken = (week: Progress['weeks'][number]) =>
         :y="HEIGHT - 22"
         text-anchor="middle"
       >
-        {{ day(week.startsOn, today) }}
+        {{ day(week.startsOn) }}
       </text>
       <text
         v-if="week.planned && !narrow"

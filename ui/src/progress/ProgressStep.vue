@@ -144,7 +144,7 @@ const names = Object.values(VOICES).map((voice) => voice.slice(2))
       <span v-for="(name, at) in names" :key="name"
         ><LevelStrokes :level="at + 1" /> {{ name }}</span
       >
-      <span>Since {{ day(data.weeks[0]!.startsOn, theStudio?.today) }}</span>
+      <span>Since {{ day(data.weeks[0]!.startsOn) }}</span>
     </p>
   </div>
   <p v-else class="quiet" role="status">Fetching what was done…</p>

@@ -131,16 +131,19 @@ i {
   width: 7px;
   height: 13px;
   border-radius: 2px;
+  forced-color-adjust: none;
   background: var(--teal);
 }
 
 i.uneven {
+  forced-color-adjust: none;
   background: var(--ochre-wash);
   box-shadow: inset 0 0 0 1.5px var(--ochre-deep);
 }
 
 i.bounce {
   height: 5px;
+  forced-color-adjust: none;
   background: var(--wine);
 }
 

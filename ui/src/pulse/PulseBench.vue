@@ -16,8 +16,8 @@ import Choices from '../shared/Choices.vue'
 import Findings from '../shared/Findings.vue'
 import MethodLink from '../shared/MethodLink.vue'
 import TextField from '../shared/TextField.vue'
+import TickField from '../shared/TickField.vue'
 import { typed, useFieldMessages } from '../shared/fields'
-import { theStudio } from '../shared/studio'
 import { offerUndo } from '../shared/undo'
 import {
   countWindows,
@@ -52,6 +52,7 @@ const entry = reactive({
   site: 'radial',
   rhythm: '',
   strength: '',
+  asUsual: false,
 })
 const taps = ref<number[]>([])
 const counting = computed(() => entry.source === 'count')
@@ -83,6 +84,7 @@ const request = computed(() => ({
   site: felt.value ? entry.site || null : null,
   rhythm: entry.rhythm || null,
   strength: felt.value ? entry.strength || null : null,
+  asUsual: entry.asUsual,
 }))
 type Asked = Parameters<typeof judgeReading>[1]
 const asked = () => request.value as unknown as Asked
@@ -108,7 +110,7 @@ async function judge() {
     return
   }
   try {
-    const answer = await judgeReading(props.client, asked())
+    const answer = await judgeReading(props.client, asked(), correcting.value?.id)
     if (mine !== latest) return
     judged.value = answer
     clear()
@@ -159,7 +161,7 @@ function putAway() {
   correcting.value = null
   if (circumstances) Object.assign(entry, circumstances)
   circumstances = null
-  Object.assign(entry, { number: '', disturbances: [], rhythm: '', strength: '' })
+  Object.assign(entry, { number: '', disturbances: [], rhythm: '', strength: '', asUsual: false })
   taps.value = []
   clockFace.value?.reset()
   clear()
@@ -188,6 +190,7 @@ function correct(reading: Reading) {
     site: reading.site ?? '',
     rhythm: reading.rhythm ?? '',
     strength: reading.strength ?? '',
+    asUsual: reading.asUsual,
   })
   void toNumber()
 }
@@ -201,13 +204,15 @@ async function change(work: (client: string) => Promise<Change>) {
   const client = props.client
   try {
     const { said, undo } = await work(client)
-    putAway()
-    kept.value = said
     offerUndo(said, async () => {
       await undo()
       kept.value = ''
       emit('changed')
     })
+    putAway()
+    kept.value = said
+    await nextTick()
+    beatsField.value?.focus()
   } catch (thrown) {
     show(asProblem(thrown))
     beatsField.value?.focus()
@@ -246,6 +251,10 @@ const takeBack = () =>
     }
   })
 
+/** Far from what was taken earlier that day: it counts only where somebody says so. */
+const departs = computed(() =>
+  judged.value?.findings.some((finding) => finding.code === 'reading-departs'),
+)
 const worth = computed(() => {
   if (!judged.value) return ''
   const why = judged.value.departures.join('; ')
@@ -263,7 +272,7 @@ const sites = computed(() =>
 )
 const title = computed(() =>
   correcting.value
-    ? `Put right the reading of ${day(correcting.value.takenAt, theStudio.value?.today)}: ${correcting.value.bpm} bpm`
+    ? `Put right the reading of ${day(correcting.value.takenAt)}: ${correcting.value.bpm} bpm`
     : resting.value
       ? 'Resting protocol'
       : 'Take a resting pulse',
@@ -380,6 +389,12 @@ const title = computed(() =>
                 >
               </p>
               <Findings :findings="judged.findings" />
+              <TickField
+                v-if="departs || entry.asUsual"
+                v-model="entry.asUsual"
+                label="It is usual for them: let it count"
+                name="asUsual"
+              />
               <p class="quiet small">
                 {{ worth }}
               </p>

@@ -70,6 +70,8 @@ function noticed(reading: Reading) {
 }
 const disturbed = (reading: Reading) =>
   reading.disturbances.map((each) => DISTURBANCES[each].toLowerCase()).join(', ')
+const departs = (reading: Reading) =>
+  reading.findings.some((finding) => finding.code === 'reading-departs')
 </script>
 
 <template>
@@ -114,7 +116,7 @@ const disturbed = (reading: Reading) =>
           </thead>
           <tbody>
             <tr v-for="reading in shownReadings.slice(0, shown)" :key="reading.id">
-              <td class="day">{{ day(reading.takenAt, theStudio?.today) }}</td>
+              <td class="day">{{ day(reading.takenAt) }}</td>
               <td class="num rate">
                 <span :class="{ stands: basis.includes(reading.id) }">{{
                   reading.bpm
@@ -128,6 +130,10 @@ const disturbed = (reading: Reading) =>
               <td>
                 {{ noticed(reading) }}
                 <span v-if="disturbed(reading)" class="disturbed">{{ disturbed(reading) }}</span>
+                <span v-if="departs(reading)" class="disturbed"
+                  >does not count: far off that day’s</span
+                >
+                <span v-else-if="reading.asUsual" class="quiet">taken as usual</span>
               </td>
               <td>
                 <span :class="reading.grade" :title="reading.departures.join('; ')">{{
@@ -138,7 +144,7 @@ const disturbed = (reading: Reading) =>
                 <button
                   type="button"
                   class="link"
-                  :aria-label="`Put right the ${reading.bpm} of ${day(reading.takenAt, theStudio?.today)}`"
+                  :aria-label="`Put right the ${reading.bpm} of ${day(reading.takenAt)}`"
                   @click="emit('correct', reading)"
                 >
                   Put right

@@ -23,7 +23,7 @@ const YEAR = 365 * 864e5
 const narrow = useNarrow()
 const width = computed(() => (narrow.value ? 340 : 520))
 
-const now = computed(() => new Date(props.today + 'T23:59:59').getTime())
+const now = computed(() => new Date(props.today + 'T23:59:59Z').getTime())
 const span = computed(() => {
   const all = props.readings.map((reading) => reading.bpm)
   return [Math.min(...all) - 6, Math.max(...all) + 6] as const

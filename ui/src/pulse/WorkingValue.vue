@@ -3,7 +3,6 @@ import type { RestingRecord } from '../api/korvel'
 import Findings from '../shared/Findings.vue'
 import MethodLink from '../shared/MethodLink.vue'
 import SumLines from '../shared/SumLines.vue'
-import { theStudio } from '../shared/studio'
 import { day } from '../shared/words'
 
 /** The resting value everything starts from, what it stands on, and what rates at rest mean. */
@@ -22,8 +21,7 @@ defineProps<{ record: RestingRecord; age: number }>()
       </p>
       <Findings :findings="record.working.findings" />
       <p v-if="!record.working.due && !record.working.stale" class="quiet small">
-        <MethodLink to="resting-due">Due again</MethodLink> on
-        {{ day(record.working.dueOn, theStudio?.today) }}.
+        <MethodLink to="resting-due">Due again</MethodLink> on {{ day(record.working.dueOn) }}.
       </p>
       <SumLines :lines="record.working.longHand" />
     </template>

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { reactive, ref } from 'vue'
+import { nextTick, reactive, ref } from 'vue'
 import { asProblem } from '../api/http'
-import { addClearance, takeBackClearance, type Clearance } from '../api/korvel'
+import { addClearance, takeBackClearance, undoClearance, type Clearance } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
 import TextField from '../shared/TextField.vue'
 import { useFieldMessages } from '../shared/fields'
+import { onHash } from '../shared/hash'
+import { useRecords } from '../shared/records'
 import { theStudio } from '../shared/studio'
-import { offerUndo } from '../shared/undo'
 import { ALLOWS, day, options } from '../shared/words'
 
 /** A clinician's word, on record until its day; another one is added here. */
@@ -29,9 +30,12 @@ const entry = reactive({
   note: '',
 })
 const { messages, general, clear, show } = useFieldMessages()
+const records = useRecords(props.changed, show)
 const saving = ref(false)
+const firstField = ref<InstanceType<typeof TextField> | null>(null)
+const heading = ref<HTMLElement | null>(null)
 
-function start() {
+async function start() {
   Object.assign(entry, {
     issuer: props.clearances[0]?.issuer ?? '',
     issuedOn: theStudio.value?.today ?? '',
@@ -41,7 +45,17 @@ function start() {
   })
   clear()
   adding.value = true
+  await nextTick()
+  firstField.value?.focus()
 }
+async function leave() {
+  adding.value = false
+  await nextTick()
+  heading.value?.focus()
+}
+
+// Whoever comes from a place that misses one wants to put it on record.
+onHash((part) => part === 'clearances' && !props.closed && start())
 
 async function save() {
   if (saving.value) return
@@ -53,46 +67,36 @@ async function save() {
       issuedOn: entry.issuedOn || null,
       until: entry.until || null,
     })
-    adding.value = false
-    await props.changed()
-    offerUndo(`The clearance by ${kept.issuer} is on record.`, async () => {
-      await takeBackClearance(props.id, kept.id)
-      await props.changed()
-    })
+    await records.kept(`The clearance by ${kept.issuer} is on record.`, () =>
+      takeBackClearance(props.id, kept.id),
+    )
+    await leave()
   } catch (thrown) {
     show(asProblem(thrown))
   } finally {
     saving.value = false
   }
 }
-
-async function takeBack(clearance: Clearance) {
-  try {
-    await takeBackClearance(props.id, clearance.id)
-    await props.changed()
-    offerUndo(`The clearance by ${clearance.issuer} is taken back.`, async () => {
-      const { issuer, issuedOn, allows, until, note } = clearance
-      await addClearance(props.id, { issuer, issuedOn, allows, until, note })
-      await props.changed()
-    })
-  } catch (thrown) {
-    show(asProblem(thrown))
-  }
-}
+const takeBack = (clearance: Clearance) =>
+  records.takeBack(
+    `The clearance by ${clearance.issuer} is taken back.`,
+    () => takeBackClearance(props.id, clearance.id),
+    (taken) => undoClearance(props.id, taken),
+  )
 </script>
 
 <template>
   <section class="stack" aria-labelledby="clearances-title">
-    <h2 id="clearances-title">Clearances</h2>
+    <h2 id="clearances-title" ref="heading" tabindex="-1">Clearances</h2>
     <ul v-if="clearances.length">
       <li v-for="each in clearances" :key="each.id" :class="{ over: !each.inForce }">
         <p>
           <b>{{ each.allowsWords }}</b>
-          <template v-if="each.inForce"> until {{ day(each.until, theStudio?.today) }}</template>
-          <template v-else>, lapsed {{ day(each.until, theStudio?.today) }}</template>
+          <template v-if="each.inForce"> until {{ day(each.until) }}</template>
+          <template v-else>, lapsed {{ day(each.until) }}</template>
         </p>
         <p class="quiet small">
-          {{ each.issuer }}, {{ day(each.issuedOn, theStudio?.today)
+          {{ each.issuer }}, {{ day(each.issuedOn)
           }}<template v-if="each.note"> · {{ each.note }}</template>
         </p>
         <button
@@ -109,7 +113,13 @@ async function takeBack(clearance: Clearance) {
     <p v-else class="quiet">None on record.</p>
 
     <form v-if="adding" novalidate aria-label="Add a clearance" @submit.prevent="save">
-      <TextField v-model="entry.issuer" label="Given by" name="issuer" :message="messages.issuer" />
+      <TextField
+        ref="firstField"
+        v-model="entry.issuer"
+        label="Given by"
+        name="issuer"
+        :message="messages.issuer"
+      />
       <ChoiceField
         v-model="entry.allows"
         label="It allows"
@@ -142,7 +152,7 @@ async function takeBack(clearance: Clearance) {
       />
       <div class="ways">
         <Button type="submit" label="Put on record" :loading="saving" />
-        <button type="button" class="link" @click="adding = false">Leave it</button>
+        <button type="button" class="link" @click="leave">Leave it</button>
       </div>
     </form>
     <div v-else-if="!closed">
@@ -152,53 +162,14 @@ async function takeBack(clearance: Clearance) {
   </section>
 </template>
 
+<style scoped src="./records.css"></style>
+
 <style scoped>
-li {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 0 12px;
-  padding: 6px 0;
-  border-top: 1px solid var(--line);
-}
-
-li:first-child {
-  border-top: 0;
-}
-
-li button {
-  grid-column: 2;
-  grid-row: 1 / span 2;
-  align-self: center;
-  min-height: 36px;
-}
-
 li p:first-child::first-letter {
   text-transform: uppercase;
 }
 
 li.over b {
   color: var(--wine);
-}
-
-form {
-  display: grid;
-  gap: 12px;
-}
-
-.two {
-  display: grid;
-  grid-template-columns: repeat(2, minmax(0, 1fr));
-  gap: 12px;
-}
-
-.ways {
-  display: flex;
-  gap: 16px;
-  align-items: center;
-}
-
-.fault {
-  color: var(--wine);
-  font-weight: 600;
 }
 </style>

@@ -2,7 +2,6 @@
 import { computed } from 'vue'
 import type { Decision } from '../api/korvel'
 import Findings from '../shared/Findings.vue'
-import { theStudio } from '../shared/studio'
 import { day, MEASURES } from '../shared/words'
 
 /** May they exercise, how hard, and what must be watched: the answer, the reasons, what is next. */
@@ -64,8 +63,8 @@ const lines = computed(() => {
     </dl>
     <Findings :findings="decision.cautions" />
     <p v-if="decision.rescreenOn" class="quiet small">
-      All is asked again on {{ day(decision.rescreenOn, theStudio?.today) }}, or at once when a
-      condition, symptom or medicine changes.
+      All is asked again on {{ day(decision.rescreenOn) }}, or at once when a condition, symptom or
+      medicine changes.
     </p>
   </section>
 </template>

@@ -7,7 +7,9 @@ import ChoiceField from '../shared/ChoiceField.vue'
 import TextField from '../shared/TextField.vue'
 import TickField from '../shared/TickField.vue'
 import TickList from '../shared/TickList.vue'
+import { useDraft } from '../shared/draft'
 import { typed, useFieldMessages } from '../shared/fields'
+import { onHash } from '../shared/hash'
 import { ACTIVITIES, options } from '../shared/words'
 import { ASKS, DAYS, draftOf, PARTS, summary, type Draft, type Topic } from './intake'
 import LimitRows from './LimitRows.vue'
@@ -16,7 +18,6 @@ import MedicineRows from './MedicineRows.vue'
 /** The intake, one question at a time: each is kept as it is answered, and can be gone back to. */
 const props = defineProps<{
   id: string
-  age: number
   record: ScreeningRecord
   questions: Questions
   closed: boolean
@@ -37,6 +38,20 @@ const again = ref(false)
 const { messages, general, clear, show } = useFieldMessages()
 const saving = ref(false)
 const theirs = ref(false)
+
+const kept = useDraft(
+  () => `intake ${props.id} ${version.value}`,
+  () => ({ ...draft }),
+  (typed) => {
+    Object.assign(draft, typed)
+    const before = draftOf(props.record.answers)
+    open.value =
+      topics.value.find(({ id }) =>
+        PARTS[id].some((part) => JSON.stringify(draft[part]) !== JSON.stringify(before[part])),
+      )?.id ?? open.value
+  },
+)
+if (!props.closed) kept.begin()
 
 function request() {
   return {
@@ -80,18 +95,34 @@ async function focusOpen(preventScroll = false) {
     ?.focus({ preventScroll })
 }
 onMounted(() => open.value && focusOpen(true))
+onHash((part) => {
+  const topic = topics.value.find((each) => each.id === part)
+  if (topic && !props.closed && open.value !== topic.id) put(topic.id)
+})
+
+/** A row that was added and nothing entered in is none. */
+function dropBlankRows() {
+  draft.medicines = draft.medicines.filter(
+    (each) => each.medicineClass || each.name || each.dose || each.since,
+  )
+  draft.limits = draft.limits.filter(
+    (each) => each.kind !== 'cap' || each.value || each.issuer || each.until,
+  )
+}
 
 async function save(topic: Topic) {
   if (saving.value) return
   saving.value = true
+  dropBlankRows()
   clear()
   try {
     if (!draft.asked.includes(topic)) draft.asked = [...draft.asked, topic]
-    const kept = await answer(props.id, version.value, request())
-    version.value = kept.version
+    const saved = await answer(props.id, version.value, request())
+    version.value = saved.version
     theirs.value = false
-    Object.assign(draft, draftOf(kept.answers))
-    emit('saved', kept)
+    Object.assign(draft, draftOf(saved.answers))
+    kept.done()
+    emit('saved', saved)
     await nextTick()
     open.value = following(topic)
     if (open.value) await focusOpen()
@@ -120,6 +151,11 @@ function put(topic: Topic) {
   open.value = topic
   void focusOpen()
 }
+function leave() {
+  clear()
+  Object.assign(draft, draftOf(props.record.answers))
+  open.value = null
+}
 function goThrough() {
   again.value = true
   put(topics.value[0]!.id)
@@ -132,6 +168,7 @@ watch(
     if (now === version.value) return
     version.value = now
     Object.assign(draft, draftOf(props.record.answers))
+    kept.done()
   },
 )
 
@@ -163,7 +200,7 @@ const nothing = computed(() => {
     case 'medicines':
       return !draft.medicines.length
     case 'body':
-      return !draft.conditions.some(ofBody) && !draft.guardianConsent
+      return !draft.conditions.some(ofBody)
     case 'limits':
       return !draft.limits.length
     default:
@@ -230,18 +267,13 @@ const label = computed(() => (nothing.value ? 'None of these: next' : 'Save and 
             v-else-if="topic.id === 'medicines'"
             v-model="draft.medicines"
             :options="questions.medicines"
+            :conditions="questions.conditions"
             :messages="messages"
           />
 
           <template v-else-if="topic.id === 'body'">
             <div class="ticks">
               <TickList v-model="draft.conditions" :options="body" />
-              <TickField
-                v-if="age < 18 || draft.guardianConsent"
-                v-model="draft.guardianConsent"
-                label="Under 18: a parent or guardian has agreed"
-                name="guardianConsent"
-              />
             </div>
           </template>
 
@@ -249,6 +281,7 @@ const label = computed(() => (nothing.value ? 'None of these: next' : 'Save and 
             v-else-if="topic.id === 'limits'"
             v-model="draft.limits"
             :options="questions.limits"
+            :conditions="questions.conditions"
             :messages="messages"
           />
 
@@ -305,7 +338,7 @@ const label = computed(() => (nothing.value ? 'None of these: next' : 'Save and 
           <p v-else-if="general" class="fault" role="alert">{{ general }}</p>
           <div class="buttons">
             <Button type="submit" :label="label" :loading="saving" />
-            <button v-if="asked.has(topic.id)" type="button" class="link" @click="open = null">
+            <button v-if="asked.has(topic.id)" type="button" class="link" @click="leave">
               Leave it as it was
             </button>
           </div>

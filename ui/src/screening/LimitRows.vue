@@ -10,6 +10,7 @@ import type { LimitEntry } from './intake'
 /** A clinician's written limits, a row each; they stand above every rule. */
 const props = defineProps<{
   options: Questions['limits']
+  conditions: Questions['conditions']
   messages: Record<string, string>
 }>()
 const rows = defineModel<LimitEntry[]>({ required: true })
@@ -20,6 +21,14 @@ function hint(row: LimitEntry) {
   const found = option(row.kind)
   return found?.lessBpm ? `the cap lies ${found.lessBpm} bpm below` : (found?.accepted ?? '')
 }
+
+/** The disease that counts as known where there is such a limit. */
+function told(row: LimitEntry) {
+  const tells = option(row.kind)?.tells
+  return tells ? (props.conditions.find((each) => each.id === tells)?.name ?? '') : ''
+}
+const lapsed = (row: LimitEntry) =>
+  row.until !== '' && theStudio.value !== null && row.until < theStudio.value.today
 
 const root = ref<HTMLElement | null>(null)
 async function add() {
@@ -71,6 +80,12 @@ async function add() {
           hint="empty: until replaced"
           :message="messages[`limits[${at}].until`]"
         />
+        <p v-if="lapsed(row)" class="told small">
+          Lapsed, and still holds: until it is renewed, or whoever wrote it lifts it.
+        </p>
+        <p v-if="told(row)" class="told small">
+          Counts as known: {{ told(row).toLowerCase() }}. Name the condition among the known ones.
+        </p>
         <Button
           label="Take off"
           outlined
@@ -99,6 +114,12 @@ li {
 .off {
   margin-top: 27px;
   justify-self: start;
+}
+
+.told {
+  grid-column: 1 / -1;
+  color: var(--ochre-deep);
+  font-weight: 650;
 }
 
 .fault {

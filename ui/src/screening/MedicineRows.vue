@@ -6,27 +6,50 @@ import SelectField from '../shared/SelectField.vue'
 import TextField from '../shared/TextField.vue'
 import type { MedicineEntry } from './intake'
 
-/** The medicines, a row each; a common generic name finds its class. */
+/**
+ * The medicines, a row each. A common generic name finds its class; any other name asks for it, and
+ * no class is kept from the name before.
+ */
 const props = defineProps<{
   options: Questions['medicines']
+  conditions: Questions['conditions']
   messages: Record<string, string>
 }>()
 const rows = defineModel<MedicineEntry[]>({ required: true })
 
 const classes = props.options.map(({ id, name }) => ({ value: id, name }))
 const names = props.options.flatMap((each) => each.genericNames).sort()
-const meaning = (id: string) => props.options.find((each) => each.id === id)?.meaning ?? ''
+const option = (id: string | null) => props.options.find((each) => each.id === id)
 
-function typedName(row: MedicineEntry, name: string) {
-  row.name = name
+/** The option whose generic names a name is one of, with or without its salt. */
+function named(name: string) {
   const typed = name.trim().toLowerCase()
-  const found = props.options.find((each) => each.genericNames.includes(typed))
-  if (found) row.medicineClass = found.id
+  return props.options.find((each) =>
+    each.genericNames.some((known) => typed === known || typed.startsWith(`${known} `)),
+  )
+}
+function typedName(row: MedicineEntry, name: string) {
+  if (name.trim() !== row.name.trim()) row.medicineClass = named(name)?.id ?? null
+  row.name = name
+}
+function hint(row: MedicineEntry) {
+  if (row.medicineClass) return option(row.medicineClass)?.meaning ?? ''
+  return row.name.trim() ? 'Name not known: choose the class' : 'Choose the class, or type the name'
+}
+/** Where none was chosen, what to do is said in place of that it is missing. */
+function classMessage(row: MedicineEntry, at: number) {
+  const message = props.messages[`medicines[${at}].medicineClass`]
+  return message && !row.medicineClass ? `${hint(row)}.` : message
+}
+/** The disease that counts as known where it is taken. */
+function told(row: MedicineEntry) {
+  const tells = option(row.medicineClass)?.tells
+  return tells ? (props.conditions.find((each) => each.id === tells)?.name ?? '') : ''
 }
 
 const root = ref<HTMLElement | null>(null)
 async function add() {
-  rows.value.push({ medicineClass: 'other', name: '', dose: '', since: '' })
+  rows.value.push({ medicineClass: null, name: '', dose: '', since: '' })
   await nextTick()
   root.value?.querySelector<HTMLInputElement>('li:last-child input')?.focus()
 }
@@ -41,7 +64,7 @@ async function add() {
       <li v-for="(row, at) in rows" :key="at">
         <TextField
           :model-value="row.name"
-          label="Name on the packet"
+          label="Generic name"
           :name="`medicine-${at}`"
           list="generic-names"
           :message="messages[`medicines[${at}].name`]"
@@ -51,7 +74,8 @@ async function add() {
           v-model="row.medicineClass"
           label="Class"
           :options="classes"
-          :hint="meaning(row.medicineClass)"
+          :hint="hint(row)"
+          :message="classMessage(row, at)"
         />
         <TextField
           v-model="row.dose"
@@ -67,6 +91,9 @@ async function add() {
           hint="if they know"
           :message="messages[`medicines[${at}].since`]"
         />
+        <p v-if="told(row)" class="told small">
+          Counts as known: {{ told(row).toLowerCase() }}. Name the condition among the known ones.
+        </p>
         <Button
           label="Take off"
           outlined
@@ -94,6 +121,12 @@ li {
 
 .off {
   justify-self: start;
+}
+
+.told {
+  grid-column: 1 / -1;
+  color: var(--ochre-deep);
+  font-weight: 650;
 }
 
 .fault {

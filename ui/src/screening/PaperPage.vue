@@ -11,9 +11,10 @@ import {
 } from '../api/korvel'
 import ProblemNote from '../shared/ProblemNote.vue'
 import { useLoad } from '../shared/load'
+import { useTitle } from '../shared/title'
 import { theStudio } from '../shared/studio'
 import { summary } from './intake'
-import { standsOnMeasured } from '../shared/words'
+import { longDay, standsOnMeasured } from '../shared/words'
 
 /** One page to take to a doctor: what is known, or a letter that asks for clearance. */
 const props = defineProps<{ id: string; paper: string }>()
@@ -30,13 +31,10 @@ const loaded = useLoad(async (id: string) => {
   return { client, asked, record, resting, issued, span }
 })
 onMounted(() => loaded.load(props.id))
+useTitle(() => loaded.data.value?.client.client.name)
 
 const letter = computed(() => props.paper === 'letter')
 const print = () => window.print()
-const longDay = (iso: string) =>
-  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' }).format(
-    new Date(iso),
-  )
 
 const wish = reactive({ vigorous: false })
 /** What is asked for, as the guideline classes it, with this client's rates where any are used. */

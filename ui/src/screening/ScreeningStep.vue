@@ -4,9 +4,9 @@ import { questions as whatIsAsked, screening, type ScreeningRecord } from '../ap
 import { useClient } from '../clients/useClient'
 import ProblemNote from '../shared/ProblemNote.vue'
 import { useLoad } from '../shared/load'
-import { theStudio } from '../shared/studio'
-import { day } from '../shared/words'
+import { day, studioDay } from '../shared/words'
 import ClearanceList from './ClearanceList.vue'
+import ConsentList from './ConsentList.vue'
 import DecisionSheet from './DecisionSheet.vue'
 import { summary } from './intake'
 import IntakeQuestions from './IntakeQuestions.vue'
@@ -32,7 +32,7 @@ const byDay = computed(() => {
   const versions = record.data.value?.versions ?? []
   return versions.filter(
     (each, at) =>
-      at === 0 || each.recordedAt.slice(0, 10) !== versions[at - 1]!.recordedAt.slice(0, 10),
+      at === 0 || studioDay(each.recordedAt) !== studioDay(versions[at - 1]!.recordedAt),
   )
 })
 const problem = computed(() => record.problem.value ?? asked.problem.value)
@@ -52,7 +52,6 @@ const clearanceNeeded = computed(
         <IntakeQuestions
           :id="id"
           :key="id"
-          :age="overview.client.age"
           :record="record.data.value"
           :questions="asked.data.value"
           :closed="archived"
@@ -65,7 +64,7 @@ const clearanceNeeded = computed(
           <li v-for="each in byDay" :key="each.version">
             <details>
               <summary>
-                <b>{{ day(each.recordedAt, theStudio?.today) }}</b>
+                <b>{{ day(each.recordedAt) }}</b>
                 <span class="quiet"> · version {{ each.version }}</span>
               </summary>
               <dl>
@@ -83,6 +82,15 @@ const clearanceNeeded = computed(
     </div>
     <div class="sheet stack">
       <DecisionSheet :decision="record.data.value.decision" />
+      <template v-if="record.data.value.consentAsked || record.data.value.consents.length">
+        <hr />
+        <ConsentList
+          :id="id"
+          :consents="record.data.value.consents"
+          :closed="archived"
+          :changed="changed"
+        />
+      </template>
       <hr />
       <ClearanceList
         :id="id"

@@ -5,21 +5,14 @@ export type Topic = Questions['topics'][number]['id']
 
 /** What is typed of a medicine or a limit: text until the server has read it. */
 export type MedicineEntry = {
-  [K in keyof Medicine]: K extends 'medicineClass' ? Medicine[K] : string
+  [K in keyof Medicine]: K extends 'medicineClass' ? Medicine[K] | null : string
 }
 export type LimitEntry = { [K in keyof WrittenLimit]: K extends 'kind' ? WrittenLimit[K] : string }
 
 /** The answers as the form holds them. */
 export interface Draft extends Pick<
   Answers,
-  | 'asked'
-  | 'slowMile'
-  | 'symptoms'
-  | 'conditions'
-  | 'guardianConsent'
-  | 'goal'
-  | 'days'
-  | 'equipment'
+  'asked' | 'slowMile' | 'symptoms' | 'conditions' | 'goal' | 'days' | 'equipment'
 > {
   activity: Answers['activity'] | null
   medicines: MedicineEntry[]
@@ -67,7 +60,7 @@ export const PARTS: Record<Topic, (keyof Draft)[]> = {
   symptoms: ['symptoms'],
   conditions: ['conditions'],
   medicines: ['medicines'],
-  body: ['conditions', 'guardianConsent'],
+  body: ['conditions'],
   limits: ['limits'],
   plan: ['goal', 'days', 'equipment', 'heightCm', 'weightKg', 'usualRestingBpm'],
 }
@@ -124,7 +117,7 @@ export function summary(topic: Topic, answers: Answers, questions: Questions): s
         ) || 'None'
       )
     case 'body':
-      return list([known(true), answers.guardianConsent ? 'guardian has agreed' : '']) || 'None'
+      return known(true) || 'None'
     case 'limits':
       return (
         list(

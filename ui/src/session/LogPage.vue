@@ -7,6 +7,7 @@ import { keepLogs, takeBackLog, toLog, type OpenSession, type SessionLog } from 
 import LevelStrokes from '../shared/LevelStrokes.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import TickList from '../shared/TickList.vue'
+import { useDraft } from '../shared/draft'
 import { useLoad } from '../shared/load'
 import { offerUndo, undone } from '../shared/undo'
 import { clock, effort, figureSpan, MODES, options, VOICES, weekday } from '../shared/words'
@@ -31,6 +32,18 @@ watch(data, (list) => {
   for (const gone of Object.keys(drafts).filter((each) => !left.has(each))) delete drafts[gone]
   ticked.value = ticked.value.filter((each) => left.has(each))
 })
+const kept = useDraft(
+  () => 'log',
+  () =>
+    Object.fromEntries(
+      (data.value?.sessions ?? [])
+        .map((session) => [key(session), drafts[key(session)], freshLog(of(session))] as const)
+        .filter(([, typed, fresh]) => typed && JSON.stringify(typed) !== JSON.stringify(fresh))
+        .map(([name, typed]) => [name, typed]),
+    ),
+  (typed) => Object.assign(drafts, typed),
+)
+watch(data, (now, before) => now && !before && kept.begin(), { flush: 'post' })
 const draft = (session: OpenSession) => drafts[key(session)]!
 
 const days = computed(() => {

@@ -1,8 +1,21 @@
 <script setup lang="ts">
+import { useRoute } from 'vue-router'
 import type { Finding } from '../api/http'
+import { FINDING_PLACES } from './findingPlaces'
 
-/** Judgements, each with its reason and source on demand. */
+/** Judgements, each with its reason and source on demand, and where what it misses is put right. */
 defineProps<{ findings: Finding[] }>()
+const route = useRoute()
+/** On a client's pages only: anywhere else nobody knows whose. */
+function place(finding: Finding) {
+  const found = FINDING_PLACES[finding.code]
+  if (!found || !route.path.startsWith('/clients/') || !route.params.id) return null
+  const [path, hash] = found.to.split('#')
+  return {
+    words: found.words,
+    to: { path: `/clients/${String(route.params.id)}/${path}`, hash: hash ? `#${hash}` : '' },
+  }
+}
 const WORDS = { info: 'Note', caution: 'Watch', block: 'First' }
 </script>
 
@@ -12,6 +25,9 @@ const WORDS = { info: 'Note', caution: 'Watch', block: 'First' }
       <span class="mark">{{ WORDS[finding.severity] }}</span>
       <div>
         <span class="said">{{ finding.message }}</span>
+        <RouterLink v-if="place(finding)" :to="place(finding)!.to" class="place">{{
+          place(finding)!.words
+        }}</RouterLink>
         <details>
           <summary>Why?</summary>
           <p>
@@ -57,12 +73,18 @@ li {
 
 .block .mark {
   color: white;
+  forced-color-adjust: none;
   background: var(--wine);
 }
 
 .caution .said,
 .block .said {
   font-weight: 650;
+}
+
+.place {
+  margin-left: 8px;
+  font-size: 0.9rem;
 }
 
 details {

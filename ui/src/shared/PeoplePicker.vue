@@ -16,6 +16,13 @@ const isChosen = (id: string) => chosen.value.includes(id)
 function toggle(id: string) {
   chosen.value = isChosen(id) ? chosen.value.filter((each) => each !== id) : [...chosen.value, id]
 }
+/** All that are shown; those whom the search leaves out stay as they are. */
+function tickShown(on: boolean) {
+  const shown = found.value.map((each) => each.id)
+  const others = chosen.value.filter((each) => !shown.includes(each))
+  chosen.value = on ? [...others, ...shown] : others
+}
+const what = computed(() => (search.value.trim() ? `these ${found.value.length}` : 'all'))
 function toggleFound() {
   const first = found.value[0]
   if (!search.value.trim() || !first) return
@@ -33,10 +40,8 @@ function toggleFound() {
         name="search"
         @keydown.enter.prevent="toggleFound"
       />
-      <button type="button" class="link" @click="chosen = people.map((each) => each.id)">
-        Tick all
-      </button>
-      <button type="button" class="link" @click="chosen = []">Untick all</button>
+      <button type="button" class="link" @click="tickShown(true)">Tick {{ what }}</button>
+      <button type="button" class="link" @click="tickShown(false)">Untick {{ what }}</button>
     </div>
     <ul>
       <li v-for="(each, at) in found" :key="each.id">

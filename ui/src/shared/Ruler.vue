@@ -863,6 +863,7 @@ const spoken = computed(() =>
 
 .handle:hover::after,
 .handle:focus-visible::after {
+  forced-color-adjust: none;
   background: var(--teal);
   border-color: var(--ink);
 }

@@ -1,19 +1,21 @@
 <script setup lang="ts">
-import { undoLast, undoOffer } from './undo'
+import { closeUndo, undoLast, undoOffer } from './undo'
 </script>
 
 <template>
   <div class="bar no-print" role="status">
     <p v-if="undoOffer">
       <span>{{ undoOffer.text }}</span>
-      <button type="button" @click="undoLast">Undo</button>
-      <button type="button" class="close" aria-label="Close" @click="undoOffer = null">✕</button>
+      <button v-if="undoOffer.undo" type="button" @click="undoLast">Undo</button>
+      <button type="button" class="close" aria-label="Close" @click="closeUndo">✕</button>
     </p>
   </div>
 </template>
 
 <style scoped>
+/* What lies under the words can be pressed through them. */
 .bar {
+  pointer-events: none;
   position: fixed;
   left: 50%;
   bottom: 18px;
@@ -34,6 +36,7 @@ p {
 }
 
 button {
+  pointer-events: auto;
   font: inherit;
   font-weight: 700;
   min-height: var(--touch);

@@ -1,4 +1,5 @@
 import type { Mode } from '../api/korvel'
+import { theStudio } from './studio'
 
 /** Words of the interface for words of the server. */
 export const MODES: Record<Mode, string> = {
@@ -122,6 +123,7 @@ export const MEASURES = {
 export const OUTCOMES = {
   go: { name: 'Go', mark: '●' },
   'light-only': { name: 'Light only', mark: '▼' },
+  'count-again': { name: 'Count again', mark: '↻' },
   'not-today': { name: 'Not today', mark: '■' },
 } as const
 
@@ -212,22 +214,36 @@ export const minutes = (seconds: number) =>
     ? String(seconds / 60)
     : `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
 
-const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
-const DAY_AND_YEAR = new Intl.DateTimeFormat('en-GB', {
-  day: 'numeric',
-  month: 'short',
-  year: 'numeric',
-})
+/** Days are the studio's, wherever the browser is: a day without a time is written out as it is. */
+const dayFormat = (parts: Intl.DateTimeFormatOptions) => {
+  const format = new Intl.DateTimeFormat('en-GB', { ...parts, timeZone: 'UTC' })
+  return (iso: string) => format.format(new Date(`${studioDay(iso)}T00:00:00Z`))
+}
 
-const WEEKDAY = new Intl.DateTimeFormat('en-GB', {
-  weekday: 'short',
-  day: 'numeric',
-  month: 'short',
-  timeZone: 'UTC',
-})
+/** The studio's day, as “2026-05-14”, of a moment or of a day. */
+export function studioDay(iso: string): string {
+  if (iso.length <= 10) return iso
+  const parts = new Intl.DateTimeFormat('en-GB', {
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+    timeZone: theStudio.value?.timeZone ?? 'UTC',
+  }).formatToParts(new Date(iso))
+  const part = (type: string) => parts.find((each) => each.type === type)?.value ?? ''
+  return `${part('year').padStart(4, '0')}-${part('month')}-${part('day')}`
+}
 
-/** “Mon 14 May”, for a day without a time. */
-export const weekday = (iso: string) => WEEKDAY.format(new Date(`${iso}T00:00:00Z`))
+const DAY = dayFormat({ day: 'numeric', month: 'short' })
+const DAY_AND_YEAR = dayFormat({ day: 'numeric', month: 'short', year: 'numeric' })
+
+/** “Mon 14 May”. */
+export const weekday = dayFormat({ weekday: 'short', day: 'numeric', month: 'short' })
+
+/** “Monday 14 May”. */
+export const longWeekday = dayFormat({ weekday: 'long', day: 'numeric', month: 'long' })
+
+/** “14 May 2026”, with the month in full. */
+export const longDay = dayFormat({ day: 'numeric', month: 'long', year: 'numeric' })
 
 /** A day without a time, so many days later. */
 export function daysLater(iso: string, days: number): string {
@@ -236,14 +252,8 @@ export function daysLater(iso: string, days: number): string {
   return date.toISOString().slice(0, 10)
 }
 
-const MONTH = new Intl.DateTimeFormat('en-GB', {
-  month: 'long',
-  year: 'numeric',
-  timeZone: 'UTC',
-})
-
 /** “May 2026”, for a day of it. */
-export const month = (iso: string) => MONTH.format(new Date(`${iso}T00:00:00Z`))
+export const month = dayFormat({ month: 'long', year: 'numeric' })
 
 /** The Monday of the week a day lies in. */
 export function monday(iso: string): string {
@@ -255,8 +265,7 @@ export function monday(iso: string): string {
 export const clock = (time: string | null) => (time ? time.slice(0, 5) : '')
 
 /** “14 May”, with the year where it is not this one. */
-export function day(iso: string, today?: string): string {
-  const date = new Date(iso)
-  const thisYear = (today ?? new Date().toISOString()).slice(0, 4)
-  return (String(date.getFullYear()) === thisYear ? DAY : DAY_AND_YEAR).format(date)
+export function day(iso: string): string {
+  const thisYear = (theStudio.value?.today ?? studioDay(new Date().toISOString())).slice(0, 4)
+  return (studioDay(iso).slice(0, 4) === thisYear ? DAY : DAY_AND_YEAR)(iso)
 }

@@ -9,7 +9,6 @@ import PeoplePicker from '../shared/PeoplePicker.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import { useFieldMessages } from '../shared/fields'
 import { useLoad } from '../shared/load'
-import { theStudio } from '../shared/studio'
 import { day } from '../shared/words'
 import CardLook from './CardLook.vue'
 import SheetFrame from './SheetFrame.vue'
@@ -112,7 +111,7 @@ const many = (count: number, one: string, more: string) => `${count} ${count ===
             <li v-for="each in late" :key="each.clientId">
               <RouterLink :to="`/clients/${each.clientId}/prescription`">{{
                 each.name
-              }}</RouterLink>: was to be renewed by {{ day(each.renewOn, theStudio?.today) }};
+              }}</RouterLink>: was to be renewed by {{ day(each.renewOn) }};
               {{ each.renewBecause }}.
             </li>
           </ul>

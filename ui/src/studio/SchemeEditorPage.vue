@@ -13,11 +13,13 @@ import {
   tryScheme,
   type Scheme,
   type SchemeTrial,
+  type WrittenScheme,
 } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import Ruler, { type RulerRow } from '../shared/Ruler.vue'
 import TextField from '../shared/TextField.vue'
+import { useDraft } from '../shared/draft'
 import { useFieldMessages } from '../shared/fields'
 import { useLoad } from '../shared/load'
 import { BASES, KINDS, options, schemeFigures } from '../shared/words'
@@ -34,9 +36,17 @@ const draft = reactive<SchemeDraft>(emptyDraft())
 const version = ref(0)
 const ready = ref(false)
 const problem = ref<Problem | null>(null)
+const saving = ref(false)
+const kept = useDraft(
+  () => `scheme ${props.scheme} ${version.value}`,
+  () => ({ ...draft }),
+  (typed) => Object.assign(draft, typed),
+  () => saving.value,
+)
 function layOut(scheme: SchemeDraft) {
   Object.assign(draft, scheme)
   ready.value = true
+  kept.begin()
 }
 async function begin() {
   problem.value = null
@@ -125,7 +135,6 @@ const rows = computed<RulerRow[]>(() =>
 )
 const without = computed(() => (trial.value?.rows ?? []).filter((row) => !row.zones))
 
-const saving = ref(false)
 const theirs = ref<Scheme | null>(null)
 async function save(over = version.value) {
   if (saving.value) return
@@ -145,6 +154,23 @@ async function save(over = version.value) {
     saving.value = false
   }
 }
+/** What is theirs and not mine, part by part. */
+const differing = computed(() => {
+  if (!theirs.value) return []
+  const parts = (scheme: WrittenScheme): [string, string][] => [
+    ['Name', scheme.name],
+    ['When it serves', scheme.serves || 'nothing'],
+    ['Its bands are', KINDS[scheme.kind].name],
+    ['Counted in', BASES[scheme.basis].name],
+    ['Bands', schemeFigures(scheme)],
+  ]
+  const written = requestOf(draft)
+  const mine = parts({
+    ...written,
+    bands: written.bands.map((each) => ({ ...each, rpe20: null })),
+  } as unknown as WrittenScheme)
+  return parts(theirs.value).filter(([, text], at) => text !== mine[at]![1])
+})
 function takeTheirs() {
   version.value = theirs.value!.version ?? 0
   layOut(draftOf(theirs.value!))
@@ -164,10 +190,13 @@ const at = (n: number, field: string) => messages.value[`bands[${n}].${field}`]
     <template v-else-if="ready">
       <section v-if="theirs" class="sheet stack conflict" role="alert">
         <h2>Somebody else changed this meanwhile</h2>
-        <p>
-          Theirs is “{{ theirs.name }}”: {{ schemeFigures(theirs) }}. Yours stands below, and
-          nothing is lost.
-        </p>
+        <p>Yours stands below, and nothing is lost. Theirs differs in this:</p>
+        <dl class="differs">
+          <template v-for="[part, text] in differing" :key="part">
+            <dt>{{ part }}</dt>
+            <dd>{{ text }}</dd>
+          </template>
+        </dl>
         <div class="ways">
           <Button label="Save mine over it" @click="save(theirs!.version!)" />
           <Button label="Take theirs" outlined @click="takeTheirs" />
@@ -319,6 +348,16 @@ const at = (n: number, field: string) => messages.value[`bands[${n}].${field}`]
 
 .people {
   min-width: 15rem;
+}
+
+.differs {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  gap: 4px 16px;
+}
+
+.differs dt {
+  font-weight: 650;
 }
 
 .behind {

@@ -48,13 +48,13 @@ const fault = ref('')
 async function choose(scheme: string, rpeFamily: RpeFamily) {
   const before = data.value!
   try {
-    await chooseWays(before.version, scheme, rpeFamily)
-    fault.value = ''
-    await Promise.all([load(), loadStudio()])
+    const { version } = await chooseWays(before.version, scheme, rpeFamily)
     offerUndo('The studio’s choice is changed.', async () => {
-      await chooseWays(data.value!.version, before.studio, before.rpeFamily)
+      await chooseWays(version, before.studio, before.rpeFamily)
       await loadStudio()
     })
+    fault.value = ''
+    await Promise.all([load(), loadStudio()])
   } catch (thrown) {
     fault.value = asProblem(thrown).message
     await load()
@@ -84,12 +84,12 @@ watch(
 async function putAway(scheme: Scheme) {
   try {
     const away = await archiveScheme(scheme.id, scheme.version!, true)
-    fault.value = ''
-    await load()
     offerUndo(
       `${scheme.name} is put away.`,
       async () => void (await archiveScheme(scheme.id, away.version!, false)),
     )
+    fault.value = ''
+    await load()
   } catch (thrown) {
     fault.value = asProblem(thrown).message
   }

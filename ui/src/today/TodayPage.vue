@@ -6,7 +6,7 @@ import ProblemNote from '../shared/ProblemNote.vue'
 import { meantForField, singleKeys } from '../shared/keys'
 import { useLoad } from '../shared/load'
 import { undone } from '../shared/undo'
-import { OUTCOMES } from '../shared/words'
+import { longWeekday, OUTCOMES } from '../shared/words'
 
 /** Who is to be checked in, who must not train, who is due for what: a letter leads to each. */
 const router = useRouter()
@@ -66,13 +66,7 @@ function onKey(event: KeyboardEvent) {
 onMounted(() => window.addEventListener('keydown', onKey))
 onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 
-const title = computed(() =>
-  data.value
-    ? new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }).format(
-        new Date(`${data.value.date}T12:00:00`),
-      )
-    : '',
-)
+const title = computed(() => (data.value ? longWeekday(data.value.date) : ''))
 </script>
 
 <template>
@@ -253,6 +247,7 @@ kbd {
   color: var(--wine);
 }
 
+.words.count-again,
 .words.light-only {
   color: var(--ochre-deep);
 }

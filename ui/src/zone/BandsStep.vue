@@ -4,7 +4,7 @@ import Select from 'primevue/select'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { asProblem } from '../api/http'
-import { bands, chooseScheme, schemes, type Mode } from '../api/korvel'
+import { bands, chooseScheme, schemes, undoScheme, type Mode } from '../api/korvel'
 import { useClient } from '../clients/useClient'
 import Findings from '../shared/Findings.vue'
 import MethodLink from '../shared/MethodLink.vue'
@@ -46,19 +46,20 @@ const first = computed(() => overview.value?.client.name.split(' ')[0] ?? 'this 
 
 const fault = ref('')
 async function use(scheme: string | null) {
-  const before = data.value!.choice.chosen ?? null
   const whose = id.value
   try {
-    await chooseScheme(whose, scheme)
-    fault.value = ''
-    asked.value = ''
-    await fetchBands()
+    const { choiceId } = await chooseScheme(whose, scheme)
     offerUndo(
       scheme === null
         ? `${first.value} is shown the studio's bands again.`
         : `${first.value}'s bands are shown as ${nameOf(scheme)}.`,
-      async () => void (await chooseScheme(whose, before)),
+      async () => {
+        if (choiceId) await undoScheme(whose, choiceId)
+      },
     )
+    fault.value = ''
+    asked.value = ''
+    await fetchBands()
   } catch (thrown) {
     fault.value = asProblem(thrown).message
   }

@@ -9,6 +9,7 @@ import LevelStrokes from '../shared/LevelStrokes.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import SelectField from '../shared/SelectField.vue'
 import { useLoad } from '../shared/load'
+import { useTitle } from '../shared/title'
 import { day, MODES, options } from '../shared/words'
 
 /** What a client types into a watch or bike computer of their own: to read off or to print. */
@@ -23,6 +24,7 @@ const shown = computed({
   set: (chosen) => (scheme.value = chosen),
 })
 const { data, problem, load } = useLoad(deviceSheet)
+useTitle(() => data.value?.clientName)
 const known = useLoad(methods)
 void known.load()
 watch([() => props.id, mode, scheme], () => load(props.id, scheme.value, mode.value), {
@@ -60,8 +62,8 @@ const print = () => window.print()
       <header>
         <h1>{{ data.clientName }}</h1>
         <p>
-          {{ MODES[data.mode] }} · made {{ day(data.date, data.date) }} · measured again by
-          {{ day(data.again, data.date) }}
+          {{ MODES[data.mode] }} · made {{ day(data.date) }} · measured again by
+          {{ day(data.again) }}
         </p>
       </header>
       <p class="how">

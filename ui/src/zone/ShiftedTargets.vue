@@ -168,6 +168,7 @@ tbody th {
 .was {
   top: 0;
   bottom: 0;
+  forced-color-adjust: none;
   background: var(--teal-wash);
 }
 
@@ -175,6 +176,7 @@ tbody th {
   top: 5px;
   bottom: 5px;
   min-width: 3px;
+  forced-color-adjust: none;
   background: var(--teal);
 }
 </style>

@@ -59,12 +59,12 @@ async function takeBack(value: Thresholds) {
   const whose = id.value
   try {
     const { id: kept } = await takeBackThresholds(whose, value.id)
-    await fetchThem()
-    emit('changed')
     offerUndo(
       `Thresholds ${value.lowerBpm} and ${value.upperBpm} are taken back.`,
       async () => void (await undoThresholds(whose, kept)),
     )
+    await fetchThem()
+    emit('changed')
   } catch (thrown) {
     show(asProblem(thrown))
   }
@@ -97,7 +97,7 @@ const used = computed(() => data.value?.thresholds.find((each) => each.id === da
             >
             <span
               >{{ MODES[value.mode] }} · {{ value.kindName.toLowerCase() }} ·
-              {{ day(value.measuredOn, theStudio?.today)
+              {{ day(value.measuredOn)
               }}<template v-if="value.note"> · {{ value.note }}</template></span
             >
             <Button

@@ -91,6 +91,11 @@ final class ClockedDemo implements AutoCloseable {
     desk.letPass(time);
   }
 
+  /** Opens a page. */
+  void open(String path) {
+    desk.driver().get("http://127.0.0.1:" + port + path);
+  }
+
   /** Opens a page of a client. */
   void openClient(String name, String page) {
     desk.driver().get("http://127.0.0.1:" + port + "/clients?q=" + name);

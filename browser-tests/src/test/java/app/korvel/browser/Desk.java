@@ -209,6 +209,26 @@ final class Desk {
     pressable(text).click();
   }
 
+  /** Picks one of the words of a list that is folded away; where the page moves, it folds again. */
+  void choose(String label, String option) {
+    String list = "[aria-label='" + label + "']";
+    await(
+        "“" + option + "” in " + label,
+        () -> {
+          if (one(list).getText().equals(option)) {
+            return true;
+          }
+          if (!"true".equals(one(list).getDomAttribute("aria-expanded"))) {
+            one(list).click();
+          }
+          all("[role=option]").stream()
+              .filter(each -> each.getText().trim().equals(option))
+              .findFirst()
+              .ifPresent(WebElement::click);
+          return null;
+        });
+  }
+
   /** Types into the field of that name, over what is there. */
   void type(String field, String text) {
     WebElement input = one("input[name=" + field + "]");

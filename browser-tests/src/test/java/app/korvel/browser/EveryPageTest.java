@@ -109,7 +109,7 @@ class EveryPageTest {
     "-, /floor, Who is here, .how [type=submit], Beats in 15 s",
     "-, /desk/target, long hand, .long button, You are shown the first one",
     "-, /clients, Agnethe Moravik, button.keys, Keys on this screen",
-    "Ragnar, screening, in force, [aria-label='Change: Medicines'], Name on the packet",
+    "Ragnar, screening, in force, [aria-label='Change: Medicines'], Generic name",
     "Ragnar, screening, in force, [aria-label='Change: Written limits'], Written by",
     "Ragnar, screening, in force, [aria-label^='Change: Goal'], Days they can train",
     "Ines, check-in, May they train today?, form summary, Swollen ankles",
@@ -138,7 +138,7 @@ class EveryPageTest {
                 .toList()
                 .toString())
         .isEmpty();
-    for (int width : new int[] {390, 768, 1280, 1920}) {
+    for (int width : new int[] {390, 640, 768, 1280, 1920}) {
       desk.size(width, 844);
       desk.await(
           () ->

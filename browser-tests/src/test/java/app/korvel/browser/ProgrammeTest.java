@@ -31,11 +31,6 @@ class ProgrammeTest {
     return desk.one("input[name=" + name + "]").getDomProperty("value");
   }
 
-  private void choose(String label, String option) {
-    desk.one("[aria-label='" + label + "']").click();
-    desk.press(option);
-  }
-
   @Test
   void theBracketIsDraggedStrungAlongByKeysAndTyped() {
     desk.openClient("Ines", "prescription");
@@ -74,11 +69,11 @@ class ProgrammeTest {
   void anExerciseThatIsNotForThemSaysSoWhereItIsChosen() {
     desk.openClient("Jonas", "prescription");
     desk.sees("moderate-equivalent min");
-    choose("What they do", "Other");
-    choose("Exercise", "Holds against a wall or floor ■ not for them");
+    desk.choose("What they do", "Other");
+    desk.choose("Exercise", "Holds against a wall or floor ■ not for them");
     desk.sees("“Holds against a wall or floor” is left out for this client: long isometric holds");
     desk.sees("Mend the marked part first.");
-    choose("Exercise", "Lifting weights");
+    desk.choose("Exercise", "Lifting weights");
     desk.sees("Isotonic: moving against a load that stays the same.");
     desk.sees("Mind high blood pressure.");
     assertThat(desk.one(".about").getText()).contains("3.5–6 MET", "Ainsworth et al.");
@@ -188,10 +183,10 @@ class ProgrammeTest {
     desk.press("Undo");
     desk.sees("Every week keeps the rules.");
 
-    choose("What they do", "Cycle");
+    desk.choose("What they do", "Cycle");
     desk.sees("Cycle instead of Walk or run.");
     desk.await(() -> desk.one(".session.on").getText().contains("Cycle"));
-    choose("Outline", "Two and two");
+    desk.choose("Outline", "Two and two");
     desk.await(() -> desk.one(".session.on").getText().contains("Two and two"));
     desk.sees("“Two and two”, made to fit");
   }

@@ -26,11 +26,6 @@ class SchemeTest {
     desk.await(() -> said(which).contains(text));
   }
 
-  private void choose(String label, String option) {
-    desk.one("[aria-label='" + label + "']").click();
-    desk.press(option);
-  }
-
   @Test
   void everySchoolSaysWhatItCallsTheRateAndTheGoal() {
     desk.openClient("Ines", "bands");
@@ -66,7 +61,7 @@ class SchemeTest {
   void aSchoolIsChosenForAClientAndTakenBack() {
     desk.openClient("Ines", "bands");
     desk.sees("could sing a verse");
-    choose("School of bands", "Fifths of maximum");
+    desk.choose("School of bands", "Fifths of maximum");
     desk.await(() -> desk.texts("tbody").toString().contains("Third fifth 123–140"));
     desk.press("Use it for Ines");
     desk.sees("Back to the studio's, Voice ladder");

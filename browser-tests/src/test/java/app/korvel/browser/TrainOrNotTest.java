@@ -55,7 +55,7 @@ class TrainOrNotTest {
     question("Which medicines do they take?");
     desk.await(() -> desk.focused().equals("Add a medicine"));
     desk.keys(Keys.ENTER);
-    desk.await(() -> desk.focused().equals("Name on the packet"));
+    desk.await(() -> desk.focused().equals("Generic name"));
     desk.keys("Bisoprolol");
     desk.sees("Holds resting and maximum rate down.");
     desk.keys(Keys.ENTER);
@@ -144,6 +144,10 @@ class TrainOrNotTest {
     assertThat(desk.texts(".must-not li")).anyMatch(row -> row.contains("Ines Okafor-Lund"));
     desk.one("h1").click();
     desk.keys("u");
+    // Undone where it was done.
+    desk.sees("Undone: Checked in: not today.");
+    assertThat(desk.driver().getCurrentUrl()).endsWith("/check-in");
+    desk.open("/today");
     desk.await(() -> desk.texts(".pending li").stream().anyMatch(row -> row.contains("Ines")));
   }
 
@@ -178,7 +182,7 @@ class TrainOrNotTest {
     desk.sees("Light only: " + (usual + 6) + " is 6 bpm over the usual " + usual + ".");
     desk.press("I decide otherwise");
     desk.press("Keep");
-    desk.sees("Says nothing. Accepted: 3 to 200 characters.");
+    desk.sees("Is empty. Accepted: 3 to 200 characters.");
     desk.type("reason", "ran for the boat just now");
     desk.press("Keep");
     desk.sees("Your decision: “ran for the boat just now”. By rule: light only.");
@@ -214,16 +218,21 @@ class TrainOrNotTest {
   }
 
   @Test
-  void aPulseTakenOtherwiseIsNotHeldAgainstTheUsualValue() {
+  void aPulseTakenOtherwiseIsComparedWithACautionAndInAnotherPostureNotAtAll() {
     desk.openClient("Hyun-woo", "check-in");
     desk.press("Check in again");
     desk.await(() -> desk.focused().equals("Pulse now"));
-    desk.keys("70");
-    desk.sees("Count again for 60 s before this decides anything.");
+    desk.keys("57");
+    desk.await(() -> desk.texts("#verdict-title").equals(List.of("● Go")));
     desk.press("Taken otherwise?");
     desk.press("Wrist");
-    desk.sees("There is no usual value to hold 70 against.");
+    desk.sees("The usual 56 is by count, this one by wrist.");
     assertThat(desk.texts("#verdict-title")).containsExactly("● Go");
+    desk.press("Lying");
+    desk.await(() -> desk.texts("#verdict-title").equals(List.of("↻ Count again")));
+    desk.press("Count it seated");
+    desk.await(() -> desk.focused().equals("Pulse now"));
+    assertThat(desk.one("input[name=pulse]").getDomProperty("value")).isEmpty();
     desk.press("Leave what is kept");
     desk.sees("Checked in today");
   }

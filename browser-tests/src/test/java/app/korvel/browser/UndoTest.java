@@ -32,7 +32,7 @@ class UndoTest {
     desk.await(() -> desk.all("[aria-label='What it moves'] li").size() == 6);
     desk.await(() -> desk.focused().equals("Your reason"));
     desk.keys(Keys.ENTER);
-    desk.sees("Is missing. Accepted: 3 to 200 characters, on one line.");
+    desk.sees("Is empty. Accepted: 3 to 200 characters.");
     desk.keys("the coach asks for it", Keys.ENTER);
     desk.sees("220 − age is in use.");
     desk.await(() -> desk.one("li.chosen").getText().contains("your choice"));
@@ -142,7 +142,7 @@ class UndoTest {
     desk.sees("In use now");
     desk.await(() -> desk.focused().equals("Your reason"));
     desk.keys("ab", Keys.ENTER);
-    desk.sees("Has 2 characters. Accepted: 3 to 200 characters, on one line.");
+    desk.sees("Is too short. Accepted: 3 to 200 characters.");
     desk.keys(" peak of 187 in the autumn run", Keys.ENTER);
     desk.sees("202.5 − 0.53 × age is in use.");
     desk.press("Back to the default");
@@ -207,13 +207,16 @@ class UndoTest {
     desk.sees("Somebody else changed this meanwhile");
     assertThat(desk.texts(".conflict tbody tr"))
         .containsExactly("Note mine changed elsewhere", "Sex Male Not given");
+    // What the second one did not touch is theirs, unless it is picked.
+    assertThat(desk.one("input[name=pick-note][value=mine]").isSelected()).isTrue();
+    assertThat(desk.one("input[name=pick-sex][value=theirs]").isSelected()).isTrue();
     assertThat(desk.one("input[name=note]").getDomProperty("value")).isEqualTo("mine");
 
     // A third save comes in between: told again, with what stands now.
     savedElsewhere("{\"note\":\"changed twice\",\"sex\":\"not-given\"}");
     desk.press("Save what is picked");
     desk.sees("changed twice");
-    desk.one("input[name=pick-sex][value=theirs]").click();
+    assertThat(desk.texts(".conflict tbody tr")).containsExactly("Note mine changed twice");
     desk.press("Save what is picked");
     desk.await(() -> desk.all(".conflict").isEmpty());
     desk.sees("49 · mine");

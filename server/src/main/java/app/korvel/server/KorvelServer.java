@@ -23,12 +23,23 @@ public class KorvelServer {
     SimpleCommandLinePropertySource options = new SimpleCommandLinePropertySource(args);
     try {
       StartChecks.port(options.getProperty("server.port"));
-      StartChecks.dataFolder(options.getProperty("korvel.data"));
-    } catch (StartChecks.RefusedStart refused) {
-      System.err.println(refused.getMessage());
+      StartChecks.dataFolder(options.getProperty("korvel.data")).ifPresent(KorvelServer::hold);
+      System.out.println(readyLine(start(args)));
+    } catch (RuntimeException failed) {
+      String line = StartChecks.line(failed);
+      if (line.isEmpty()) {
+        throw failed;
+      }
+      System.err.println(line);
       System.exit(REFUSED);
     }
-    System.out.println(readyLine(start(args)));
+  }
+
+  /** The lock of the data folder, held as long as this process runs. */
+  private static FolderLock lock;
+
+  private static void hold(FolderLock taken) {
+    lock = taken;
   }
 
   /** Starts the server in this process; closing the context stops it. */

@@ -3,11 +3,13 @@ package app.korvel.server;
 import app.korvel.server.calendar.Tokens;
 import app.korvel.server.demo.DemoData;
 import app.korvel.server.practice.Seeds;
+import app.korvel.server.studio.StudioClock;
 import app.korvel.store.BusyRepository;
 import app.korvel.store.CheckInRepository;
 import app.korvel.store.ClassCountRepository;
 import app.korvel.store.ClearanceRepository;
 import app.korvel.store.ClientRepository;
+import app.korvel.store.ConsentRepository;
 import app.korvel.store.Database;
 import app.korvel.store.EffortRepository;
 import app.korvel.store.FieldTestRepository;
@@ -47,8 +49,8 @@ class Wiring {
   }
 
   @Bean
-  Ids ids() {
-    return Ids.timeOrdered();
+  Ids ids(StudioClock clock) {
+    return Ids.timeOrdered(clock::now);
   }
 
   @Bean
@@ -83,6 +85,11 @@ class Wiring {
   @Bean
   ClearanceRepository clearanceRepository(Database database) {
     return new ClearanceRepository(database);
+  }
+
+  @Bean
+  ConsentRepository consentRepository(Database database) {
+    return new ConsentRepository(database);
   }
 
   @Bean

@@ -60,6 +60,76 @@ class CalculatorTest {
     }
   }
 
+  /** A racing pulse is never a go, whatever else is left out. */
+  @ParameterizedTest
+  @CsvSource({
+    "45, 180, false, false, count-again",
+    "45, 180, true, false, not-today",
+    "45, 180, false, true, count-again",
+    "45, 180, true, true, not-today",
+    "45, 101, true, true, not-today",
+    "45, 101, false, false, count-again",
+    "45, 100, true, true, go",
+    "10, 49, true, true, not-today",
+    "10, 50, true, true, go",
+  })
+  void aPulseOverTheLineIsNoGo(
+      int age, int bpm, boolean recounted, boolean settled, String outcome) {
+    assertThat(
+            server
+                .post(
+                    "/api/calculator/checkin",
+                    "{\"age\":%d,\"pulseBpm\":%d,\"recounted\":%s,\"settled\":%s}"
+                        .formatted(age, bpm, recounted, settled))
+                .at("/outcome"))
+        .isEqualTo(outcome);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "13.9, none, false, go",
+    "14, none, false, go",
+    "14.1, , false, not-today",
+    "14.1, present, false, not-today",
+    "14.1, not-measured, false, not-today",
+    "14.1, none, true, not-today",
+  })
+  void ketonesDecideWhereGlucoseIsHigh(
+      String glucose, String ketones, boolean unwell, String outcome) {
+    Answer answer =
+        server.post(
+            "/api/calculator/checkin",
+            "{\"age\":45,\"pulseBpm\":64,\"usualBpm\":64,\"glucose\":%s,\"glucoseUnit\":\"mmol-l\",\"ketones\":%s,\"unwell\":%s}"
+                .formatted(glucose, ketones == null ? "null" : "\"" + ketones + "\"", unwell));
+    assertThat(answer.at("/outcome")).as(answer.json().toString()).isEqualTo(outcome);
+  }
+
+  /** 36 in 15 s would be 144: over the cap, though that does not cut the range. */
+  @Test
+  void noCountAllowsARateOverTheCap() {
+    Answer target =
+        server.post(
+            "/api/calculator/target",
+            "{\"restingBpm\":64,\"maximumBpm\":176,\"basis\":\"reserve\",\"low\":50,\"high\":70,\"capBpm\":142}");
+    assertThat(target.json().get("highBpm").asInt()).isEqualTo(142);
+    assertThat(target.json().get("capped").asBoolean()).isFalse();
+    assertThat(target.json().at("/counts/15/1").asInt()).isEqualTo(35);
+    Answer counts =
+        server.post("/api/calculator/counts", "{\"lowBpm\":120,\"highBpm\":142,\"capBpm\":142}");
+    assertThat(counts.json().at("/counts/15/1").asInt()).isEqualTo(35);
+    assertThat(
+            server
+                .post("/api/calculator/counts", "{\"lowBpm\":120,\"highBpm\":142}")
+                .json()
+                .at("/counts/15/1")
+                .asInt())
+        .isEqualTo(36);
+    Answer under =
+        server.post("/api/calculator/counts", "{\"lowBpm\":120,\"highBpm\":142,\"capBpm\":110}");
+    assertThat(under.status()).isEqualTo(400);
+    assertThat(under.at("/errors/0/field")).isEqualTo("capBpm");
+  }
+
   @Test
   void pulse() {
     Answer answer = server.post("/api/calculator/pulse", "{\"beats\":17,\"windowSeconds\":15}");

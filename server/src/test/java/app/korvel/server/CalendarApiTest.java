@@ -337,6 +337,22 @@ class CalendarApiTest {
     Answer often =
         read("kept.ics", client, roster(event + "\r\nRRULE:FREQ=SECONDLY;COUNT=1000000"));
     assertThat(often.status()).isEqualTo(400);
+    Answer zone =
+        read(
+            "kept.ics",
+            client,
+            roster("DTSTART;TZID=Z:20300101T080000\r\nDURATION:PT1H")
+                .replace(
+                    "BEGIN:VEVENT",
+                    "BEGIN:VTIMEZONE\r\nTZID:Z\r\nBEGIN:STANDARD\r\nDTSTART:19700101T000000\r\n"
+                        + "RRULE:FREQ=SECONDLY\r\nTZOFFSETFROM:+0100\r\nTZOFFSETTO:+0200\r\n"
+                        + "END:STANDARD\r\nEND:VTIMEZONE\r\nBEGIN:VEVENT"));
+    assertThat(zone.status()).isEqualTo(400);
+    assertThat(zone.at("/errors/0/message")).contains("time zone");
+    String whole = roster(everyWeek(monday));
+    Answer cut = read("kept.ics", client, whole.substring(0, whole.length() / 2));
+    assertThat(cut.status()).isEqualTo(400);
+    assertThat(cut.at("/errors/0/message")).contains("cut off");
     assertThat(server.get("/api/calendar/links").json().get("busy").toString())
         .contains("kept.ics");
   }

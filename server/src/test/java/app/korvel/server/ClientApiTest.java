@@ -34,6 +34,26 @@ class ClientApiTest {
     return TestClients.added(server, name, age, activity, ticks);
   }
 
+  /** What was made for another birth date says so, on the card as well. */
+  @Test
+  void aCorrectedBirthDateIsSaidOfWhatWasMadeBefore() {
+    String client = added("Born Otherwise", 46, "some", "");
+    server.post(client + "/readings", COUNT.formatted(32, 30));
+    server.post(client + "/prescriptions", PARTS.formatted(40, 60));
+    assertThat(server.get(client + "/prescriptions/1/card").json().get("review").isNull()).isTrue();
+    server.put(client, "{\"version\":1,\"details\":%s}".formatted(details("Born Otherwise", 46)));
+    assertThat(server.get(client + "/prescriptions").json().get("review").isNull()).isTrue();
+    server.put(client, "{\"version\":2,\"details\":%s}".formatted(details("Born Otherwise", 45)));
+    assertThat(server.get(client + "/prescriptions/1/card").at("/review/code"))
+        .isEqualTo("birth-date-corrected");
+    assertThat(server.get(client + "/prescriptions").at("/review/code"))
+        .isEqualTo("birth-date-corrected");
+    assertThat(server.get("/api/today").json().get("due").toString())
+        .contains("The birth date was corrected");
+    server.post(client + "/prescriptions", PARTS.formatted(40, 60));
+    assertThat(server.get(client + "/prescriptions/2/card").json().get("review").isNull()).isTrue();
+  }
+
   @Test
   void fromACountToTheCard() {
     String client = added("Åsa Prow", 46, "some", "");

@@ -143,7 +143,7 @@ class EveryDemoClientTest {
             "screening blocked clearance first",
             "screening blocked clearance lapsed",
             "screening blocked consent missing",
-            "screening due not finished",
+            "screening due not asked yet",
             "screening due due again",
             "screening due clearance lapsing",
             "screening done vigorous too",

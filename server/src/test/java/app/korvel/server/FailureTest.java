@@ -1,9 +1,12 @@
 package app.korvel.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
+import app.korvel.store.ClientRepository;
+import app.korvel.store.StoreException;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
@@ -24,9 +27,33 @@ class FailureTest {
       Clock clock = mock(Clock.class);
       when(clock.getZone()).thenReturn(ZoneId.of("UTC"));
       when(clock.instant())
-          .thenReturn(Instant.EPOCH)
+          // While it starts, it is asked for the studio's first moment and for the first id.
+          .thenReturn(Instant.EPOCH, Instant.EPOCH)
           .thenThrow(new IllegalStateException("secret"));
       return clock;
+    }
+  }
+
+  static class FullDisk {
+    @Bean
+    @Primary
+    ClientRepository full() {
+      StoreException full = mock(StoreException.class);
+      when(full.reason()).thenReturn(StoreException.Reason.DISK_FULL);
+      ClientRepository clients = mock(ClientRepository.class);
+      when(clients.add(any(), any(), any())).thenThrow(full);
+      return clients;
+    }
+  }
+
+  @Test
+  void aFullDiskIsNamedAndSaysWhatToDo() {
+    try (TestServer server = new TestServer(folder, FullDisk.class)) {
+      TestServer.Answer answer =
+          server.post("/api/clients", TestClients.details("Nobody There", 40));
+      assertThat(answer.status()).isEqualTo(507);
+      assertThat(answer.at("/type")).isEqualTo("urn:korvel:problem:storage-full");
+      assertThat(answer.at("/detail")).contains("Nothing was saved", "disk", "Free some");
     }
   }
 

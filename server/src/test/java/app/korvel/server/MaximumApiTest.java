@@ -194,6 +194,24 @@ class MaximumApiTest {
     assertThat(server.get(client).at("/steps/4/detail")).isEqualTo("version 2");
   }
 
+  /** Undone, the choice before holds as of the day on which it was made. */
+  @Test
+  void aChoiceOfAnEquationIsUndoneOnceAndOnlyTheLatest() {
+    String client = added();
+    String chosen = "{\"method\":\"%s\",\"reason\":\"rowed at 178 twice\"}";
+    Answer first = server.put(client + "/maximum/choice", chosen.formatted("nes-211"));
+    Answer back = server.delete(client + "/maximum/choice");
+    assertThat(back.json().get("chosen").asBoolean()).isFalse();
+    String undo = client + "/maximum/choices/%s/undo";
+    assertThat(server.post(undo.formatted(first.at("/latestChoice")), "").status()).isEqualTo(409);
+    Answer again = server.post(undo.formatted(back.at("/latestChoice")), "");
+    assertThat(again.at("/inUse")).isEqualTo("nes-211");
+    assertThat(server.get(client + "/maximum/choices").json().get("choices")).hasSize(3);
+    assertThat(server.get(client + "/maximum/choices").at("/choices/0/reason"))
+        .isEqualTo("rowed at 178 twice");
+    assertThat(server.post(undo.formatted(client.substring(13)), "").status()).isEqualTo(404);
+  }
+
   @Test
   void aChangeOfMedicineMakesAMeasuredOneStaleAtOnce() {
     String client = added();

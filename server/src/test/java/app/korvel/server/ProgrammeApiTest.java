@@ -9,6 +9,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.korvel.server.TestServer.Answer;
 import java.nio.file.Path;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
 import java.util.List;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.AfterAll;
@@ -92,6 +95,51 @@ class ProgrammeApiTest {
     assertThat(found.at("/blocks/1/steps/0/aim/name")).isEqualTo("Talk to Phrases");
     assertThat(found.at("/workSeconds")).isEqualTo("1440");
     assertThat(found.json().get("broken")).isEmpty();
+  }
+
+  /** A start that is over already is judged by what was done, as it is once it is saved. */
+  @Test
+  void aStartInThePastIsJudgedAsItIsSaved() {
+    String client = prescribed();
+    LocalDate monday =
+        LocalDate.now().minusWeeks(3).with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    String plan =
+        EIGHT_WEEKS
+            .replace("2027-01-04", monday.toString())
+            .replace("2027-02-28", monday.plusWeeks(8).minusDays(1).toString());
+    server.post(
+        "/api/session-logs",
+        "{\"logs\":[{\"clientId\":\"%s\",\"number\":null,\"on\":\"%s\",\"mode\":\"run\",\"minutes\":20,\"done\":true,\"rpe\":12}]}"
+            .formatted(client.substring(client.lastIndexOf('/') + 1), monday.plusDays(8)));
+    JsonNode shown = server.post(client + "/programme/preview", plan).json();
+    JsonNode saved =
+        server.put(client + "/programme", "{\"version\":0,\"plan\":%s}".formatted(plan)).json();
+    assertThat(saved.get("weeks")).isEqualTo(shown.get("weeks"));
+    // 20 minutes are all that was done in the weeks that are over.
+    assertThat(codes(saved.at("/weeks/3/findings"))).contains("week-grows-too-fast");
+  }
+
+  /** Four days of vigorous work are three, and one easier. */
+  @Test
+  void ofFourVigorousDaysOneIsEasier() {
+    String client = client("high");
+    server.post(
+        client + "/prescriptions", PARTS.formatted(65, 80).replace("\"days\":3", "\"days\":4"));
+    Answer preview =
+        server.post(
+            client + "/prescriptions/preview",
+            PARTS.formatted(65, 80).replace("\"days\":3", "\"days\":4"));
+    assertThat(preview.json().at("/prescription/otherDays/days").asInt()).isEqualTo(1);
+    assertThat(preview.json().at("/prescription/otherDays/lowPercent").asInt()).isEqualTo(40);
+    // 40 and 60 % of the reserve of 112 over 64.
+    assertThat(preview.json().at("/prescription/otherDays/target/lowBpm").asInt()).isEqualTo(109);
+    assertThat(preview.json().at("/prescription/otherDays/target/highBpm").asInt()).isEqualTo(131);
+    Answer programme = laidOut(client, 0);
+    long easier =
+        StreamSupport.stream(programme.json().get("sessions").spliterator(), false)
+            .filter(each -> each.get("week").asInt() == 1 && each.get("easier").asBoolean())
+            .count();
+    assertThat(easier).isEqualTo(1);
   }
 
   @Test

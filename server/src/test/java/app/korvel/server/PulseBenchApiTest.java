@@ -190,7 +190,7 @@ class PulseBenchApiTest {
 
     assertThat(enter(room, usual, "count", 16).at("/call/id")).isEqualTo("as-usual");
     assertThat(enter(room, asked, "count", 16).at("/alsoAsked/0")).isEqualTo("glucose");
-    assertThat(enter(room, unknown, "count", 17).at("/call/id")).isEqualTo("in-range");
+    assertThat(enter(room, unknown, "count", 17).at("/call/id")).isEqualTo("no-usual-value");
     // Mistyped, mended, and an odd first value that a minute decides.
     assertThat(enter(room, odd, "count", 31).json().at("/first/bpm").asInt()).isEqualTo(124);
     assertThat(enter(room, odd, "count", 19).at("/call/id")).isEqualTo("count-again");
@@ -354,6 +354,79 @@ class PulseBenchApiTest {
     assertThat(server.post(room + "/checkins", "").json().get("made")).isEmpty();
     server.post(client + "/checkins", "{\"pulseBpm\":64,\"told\":[]}");
     assertThat(server.get(room).at("/people/0/call/id")).isEqualTo("as-usual");
+  }
+
+  /** 86 after 68 on the same day is a miscount, or somebody who has not settled. */
+  @Test
+  void aReadingFarOffThatDaysCountsOnlyWhereSomebodySaysSo() {
+    String client = added("Departs");
+    counted(server, client, 68);
+    String count = TestClients.COUNT.formatted(86, 60);
+    Answer judged = server.post(client + "/readings/judge", count);
+    assertThat(judged.at("/findings/0/code")).isEqualTo("reading-departs");
+    Answer kept = server.post(client + "/readings", count);
+    assertThat(kept.at("/findings/0/code")).isEqualTo("reading-departs");
+    assertThat(server.get(client + "/readings").json().at("/working/bpm").asInt()).isEqualTo(68);
+    assertThat(server.get(client + "/checkins").json().get("usualBpm").asInt()).isEqualTo(68);
+
+    Answer usual =
+        server.put(
+            client + "/readings/" + kept.at("/id"), count.replace("}", ",\"asUsual\":true}"));
+    assertThat(usual.json().get("asUsual").asBoolean()).isTrue();
+    assertThat(usual.json().toString()).doesNotContain("reading-departs");
+    assertThat(server.get(client + "/readings").json().at("/working/bpm").asInt()).isEqualTo(86);
+    // Put right once more: it is not judged against itself.
+    assertThat(
+            server
+                .post(
+                    client + "/readings/judge?instead=" + usual.at("/id"),
+                    TestClients.COUNT.formatted(70, 60))
+                .json()
+                .toString())
+        .doesNotContain("reading-departs");
+  }
+
+  @Test
+  void whoIsLeftOutIsNotCheckedInWithTheRoom() {
+    String one = added("Left Out");
+    String other = added("Not Left Out");
+    Answer begun =
+        server.post(
+            "/api/class-counts",
+            "{\"moment\":\"before\",\"windowSeconds\":15,%s}".formatted(people(one, other)));
+    String room = "/api/class-counts/" + begun.at("/id");
+    for (String each : new String[] {one, other}) {
+      counted(server, each, 64);
+      enter(room, each, "count", 16);
+    }
+    assertThat(
+            server
+                .post(room + "/checkins", "{\"leaveOut\":[\"%s\"]}".formatted(id(added("Nobody"))))
+                .at("/errors/0/field"))
+        .isEqualTo("leaveOut");
+    Answer made = server.post(room + "/checkins", "{\"leaveOut\":[\"%s\"]}".formatted(id(one)));
+    assertThat(made.json().get("made")).hasSize(1);
+    assertThat(made.at("/made/0/clientId")).isEqualTo(id(other));
+  }
+
+  /** What is usual is one value: on Today, in a class and at a check-in. */
+  @Test
+  void theUsualValueIsTheSameEverywhereAndAnotherPostureIsNoGo() {
+    String client = added("Lies Down");
+    server.post(
+        client + "/readings",
+        reading("\"source\":\"strap\",\"bpm\":52").replace("seated", "lying"));
+    server.post(client + "/prescriptions", TestClients.PARTS.formatted(40, 60));
+    assertThat(server.get(client + "/checkins").json().get("usualBpm").asInt()).isEqualTo(52);
+    Answer verdict =
+        server.post(client + "/checkins/preview", "{\"pulseBpm\":54,\"recounted\":true}");
+    assertThat(verdict.at("/outcome")).isEqualTo("count-again");
+    assertThat(verdict.at("/findings/0/code")).isEqualTo("usual-posture-first");
+    Answer room =
+        server.post(
+            "/api/class-counts",
+            "{\"moment\":\"before\",\"windowSeconds\":15,%s}".formatted(people(client)));
+    assertThat(room.json().at("/people/0/usualBpm").asInt()).isEqualTo(52);
   }
 
   /** A stale resting value is nothing to come back to, nor to be held against. */

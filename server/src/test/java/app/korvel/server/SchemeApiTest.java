@@ -243,6 +243,35 @@ class SchemeApiTest {
   }
 
   @Test
+  void aChoiceOfASchemeIsUndoneToTheOneBefore() {
+    String client = client("some");
+    String choose = client + "/scheme";
+    server.put(choose, "{\"scheme\":\"max-fifths\"}");
+    Answer second = server.put(choose, "{\"scheme\":\"rest-plus\"}");
+    Answer undone = server.post(choose + "/" + second.at("/choiceId") + "/undo", "");
+    assertThat(undone.at("/chosen")).isEqualTo("max-fifths");
+    assertThat(server.post(choose + "/" + second.at("/choiceId") + "/undo", "").status())
+        .isEqualTo(409);
+    assertThat(server.get(client + "/bands").at("/zones/scheme")).isEqualTo("max-fifths");
+  }
+
+  /** What is prescribed for rowing is not shown as prescribed on foot. */
+  @Test
+  void whatIsPrescribedIsThatOfTheModePrescribed() {
+    String client = client("regular");
+    server.post(
+        client + "/prescriptions", TestClients.PARTS.formatted(62, 74).replace("run", "row"));
+    assertThat(server.get(client + "/schools?mode=row").json().toString())
+        .contains("What is prescribed");
+    assertThat(server.get(client + "/schools?mode=run").json().toString())
+        .doesNotContain("What is prescribed")
+        .contains("Where to start");
+    assertThat(server.get(client).at("/aim/mode")).isEqualTo("row");
+    assertThat(server.get(client + "/maximum?mode=run").json().at("/aim/prescribed").asBoolean())
+        .isFalse();
+  }
+
+  @Test
   void aSchemeInUseIsNotPutAway() {
     String id = made("Breakwater").at("/id");
     String client = client("some");

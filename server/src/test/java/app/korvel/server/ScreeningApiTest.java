@@ -192,8 +192,15 @@ class ScreeningApiTest {
         .isEqualTo("issued");
     // What was recorded by mistake is taken back; another one has lapsed already.
     String id = given.at("/id");
-    assertThat(server.delete(client + "/clearances/" + id).status()).isEqualTo(204);
-    assertThat(server.delete(client + "/clearances/" + id).status()).isEqualTo(404);
+    Answer takenBack = server.delete(client + "/clearances/" + id);
+    assertThat(takenBack.status()).isEqualTo(200);
+    assertThat(server.delete(client + "/clearances/" + id).status()).isEqualTo(409);
+    // Undone, it stands as it was; taken back for good, it is gone.
+    String undone =
+        server.post(client + "/clearances/" + takenBack.at("/id") + "/undo", "").at("/id");
+    assertThat(server.get(client + "/screening").json().get("clearances")).hasSize(1);
+    assertThat(server.get(client).at("/prescription/standing/state")).isEqualTo("issued");
+    server.delete(client + "/clearances/" + undone);
     server.post(client + "/clearances", clearance("light-to-moderate", 300, -1));
 
     Answer decision = server.get(client + "/screening/decision");
@@ -227,8 +234,14 @@ class ScreeningApiTest {
     assertThat(server.get(client + "/prescriptions/1/card").json().at("/prescription/target"))
         .isNotEmpty();
 
+    // Another dose said on the same day would put the first right; with a day it is a change.
     server.put(
-        client + "/screening", intake(1, "some", medicine("beta-blocker", "bisoprolol", "5 mg")));
+        client + "/screening",
+        intake(
+            1,
+            "some",
+            medicine("beta-blocker", "bisoprolol", "5 mg")
+                .replace("}]", ",\"since\":\"" + LocalDate.now() + "\"}]")));
 
     assertThat(server.get(client + "/readings").json().at("/working/stale").asBoolean()).isTrue();
     assertThat(server.get(client + "/bands").at("/findings/0/code")).isEqualTo("rate-not-used");
@@ -302,6 +315,85 @@ class ScreeningApiTest {
     assertThat(future.status()).isEqualTo(400);
     assertThat(future.at("/errors/0/field")).isEqualTo("issuedOn");
     assertThat(server.get(client + "/screening").json().get("clearances")).isEmpty();
+  }
+
+  @Test
+  void consentIsARecordOfItsOwn() {
+    String client = screened(server, "Minor", 16, "regular", "");
+    counted(server, client, 64);
+    Answer without = server.get(client + "/screening");
+    assertThat(without.json().get("consentAsked").asBoolean()).isTrue();
+    assertThat(without.json().at("/decision/findings").toString()).contains("consent-first");
+    assertThat(server.get(client).json().get("mayIssue").asBoolean()).isFalse();
+
+    Answer given = TestClients.consented(server, client);
+    assertThat(given.status()).isEqualTo(201);
+    assertThat(server.get(client + "/screening").at("/consents/0/givenBy"))
+        .isEqualTo("Runa, mother");
+    assertThat(server.get(client).json().get("mayIssue").asBoolean()).isTrue();
+    Answer taken = server.delete(client + "/consents/" + given.at("/id"));
+    assertThat(server.get(client).json().get("mayIssue").asBoolean()).isFalse();
+    assertThat(server.post(client + "/consents/" + taken.at("/id") + "/undo", "").status())
+        .isEqualTo(200);
+    assertThat(server.get(client).json().get("mayIssue").asBoolean()).isTrue();
+
+    Answer future =
+        server.post(
+            client + "/consents",
+            "{\"givenBy\":\"\",\"givenOn\":\"%s\"}".formatted(LocalDate.now().plusDays(1)));
+    assertThat(future.status()).isEqualTo(400);
+    assertThat(future.json().get("errors")).hasSize(2);
+    assertThat(server.delete(client + "/consents/" + client.substring(13)).status()).isEqualTo(404);
+  }
+
+  @Test
+  void somebodyForWhomNothingWasAskedIsNotDecided() {
+    for (int age : new int[] {16, 40}) {
+      Answer added = server.post("/api/clients", TestClients.details("Nothing Asked", age));
+      String client = "/api/clients/" + added.at("/id");
+      Answer decision = server.get(client + "/screening/decision");
+      assertThat(decision.json().get("decided").asBoolean()).isFalse();
+      assertThat(decision.at("/decision")).contains("Nothing has been asked yet");
+      Answer verdict = server.post(client + "/checkins/preview", PULSE.formatted(64, ""));
+      assertThat(verdict.at("/outcomeWords")).isEqualTo("Not yet");
+      assertThat(verdict.at("/findings/0/code")).isEqualTo("screening-open");
+    }
+  }
+
+  @Test
+  void aMedicineTellsADiseaseAndAKnownNameHasItsClass() {
+    String client =
+        screened(server, "Told", 46, "regular", medicine("insulin", "insulin glargine", ""));
+    Answer decision = server.get(client + "/screening/decision");
+    assertThat(decision.json().toString()).contains("disease-told-otherwise");
+    assertThat(decision.at("/clearanceNeeded")).isNotEqualTo("none");
+    Answer refused =
+        server.put(
+            client + "/screening", intake(1, "regular", medicine("other", "bisoprolol", "5 mg")));
+    assertThat(refused.status()).isEqualTo(400);
+    assertThat(refused.at("/errors/0/field")).isEqualTo("medicines[0].medicineClass");
+    assertThat(refused.at("/errors/0/accepted")).isEqualTo("Beta-blocker");
+    JsonNode classes = server.get("/api/screening/questions").json().get("medicines");
+    assertThat(classes.toString()).contains("\"tells\":\"diabetes\"");
+  }
+
+  @Test
+  void aWrittenLimitPastItsDateGoesOnCutting() {
+    String client =
+        screened(
+            server,
+            "Lapsed Limit",
+            46,
+            "some",
+            ",\"limits\":[{\"kind\":\"cap\",\"value\":120,\"issuer\":\"Dr Ferreira\","
+                + "\"issuedOn\":\"%s\",\"until\":\"%s\"}]"
+                    .formatted(LocalDate.now().minusDays(90), LocalDate.now().minusDays(1)));
+    counted(server, client, 64);
+    Answer decision = server.get(client + "/screening/decision");
+    assertThat(decision.json().at("/cap/bpm").asInt()).isEqualTo(120);
+    assertThat(decision.at("/cap/because")).contains("lapsed on", "still holds");
+    assertThat(decision.json().toString()).contains("limit-lapsed");
+    assertThat(server.get("/api/today").json().get("due").toString()).contains("Lapsed Limit");
   }
 
   private static final String PULSE =

@@ -257,6 +257,31 @@ class SessionApiTest {
     assertThat(server.get(client + "/programme").json().at("/review/week").asInt()).isEqualTo(2);
   }
 
+  /** A decision stands on a log; where that is changed after it, it says so. */
+  @Test
+  void aDecisionWhoseLogWasChangedSaysSo() {
+    String client = planned();
+    logFortnight(client, 12);
+    Answer decided = decide(client, 3, 1, "\"taken\":\"accepted\"");
+    assertThat(decided.json().at("/decisions/0/changed").isNull()).isTrue();
+    JsonNode log =
+        StreamSupport.stream(
+                server.get(client + "/session-logs").json().get("logs").spliterator(), false)
+            .filter(each -> each.get("number").asInt() == 5)
+            .findFirst()
+            .orElseThrow();
+    String path = client + "/session-logs/" + log.get("id").asString();
+    Answer right = server.put(path, log(client, 5, dateOf(client, 5), ",\"done\":true,\"rpe\":17"));
+    Answer sheet = server.get(client + "/programme");
+    assertThat(sheet.at("/programme/decisions/0/changed/code")).isEqualTo("decision-log-changed");
+    assertThat(sheet.at("/programme/decisions/0/changed/message"))
+        .contains("log of week 2", "look at week 3 again");
+    server.post(client + "/session-logs/" + right.at("/id") + "/undo", "{}");
+    assertThat(
+            server.get(client + "/programme").json().at("/programme/decisions/0/changed").isNull())
+        .isTrue();
+  }
+
   private static Answer decide(String client, int week, int version, String more) {
     return server.put(
         client + "/programme/weeks/" + week + "/decision",

@@ -1,5 +1,6 @@
 package app.korvel.server;
 
+import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -31,6 +32,40 @@ class StartChecksTest {
           .hasMessageContaining("port " + port + " is in use")
           .hasMessageContaining("--port");
     }
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"", "  "})
+  void anEmptyDataFolderIsNone(String option) {
+    assertThatThrownBy(() -> StartChecks.dataFolder(option))
+        .hasMessageContaining("wants a folder")
+        .hasMessageNotContaining("\n");
+  }
+
+  /** The second server says which process has the folder; once that is gone it is free. */
+  @Test
+  void oneServerHasAFolder() throws Exception {
+    try (FolderLock lock = StartChecks.dataFolder(folder.toString()).orElseThrow()) {
+      assertThat(lock).isNotNull();
+      assertThatThrownBy(() -> StartChecks.dataFolder(folder.toString()))
+          .hasMessageContaining("is in use by process " + ProcessHandle.current().pid())
+          .hasMessageContaining("--data")
+          .hasMessageNotContaining("\n");
+    }
+    StartChecks.dataFolder(folder.toString()).orElseThrow().close();
+    assertThat(StartChecks.dataFolder(null)).isEmpty();
+  }
+
+  @Test
+  void aFileThatCannotBeUsedIsSaidInOneLineAndLeftAlone() throws Exception {
+    Path file = folder.resolve("korvel.db");
+    Files.writeString(file, "not a database, whatever its name says");
+    assertThatThrownBy(() -> StartChecks.dataFolder(folder.toString()))
+        .isInstanceOf(StartChecks.RefusedStart.class)
+        .hasMessageStartingWith("Korvel: ")
+        .hasMessageContaining("not a data file of Korvel")
+        .hasMessageNotContaining("\n");
+    assertThat(Files.readString(file)).startsWith("not a database");
   }
 
   @Test

@@ -55,9 +55,12 @@ final class TestClients {
     }
     String more =
         conditions(conditions.toArray(String[]::new))
-            + (ticks.contains("beta") ? medicine("beta-blocker", "", "") : "")
-            + (ticks.contains("consent") ? ",\"guardianConsent\":true" : "");
-    return screened(server, name, age, activity, more);
+            + (ticks.contains("beta") ? medicine("beta-blocker", "", "") : "");
+    String client = screened(server, name, age, activity, more);
+    if (ticks.contains("consent")) {
+      consented(server, client);
+    }
+    return client;
   }
 
   /** Adds someone with those answers. */
@@ -68,6 +71,14 @@ final class TestClients {
     Answer kept = server.put(client + "/screening", intake(0, activity, more));
     assertThat(kept.status()).as(kept.json().toString()).isEqualTo(200);
     return client;
+  }
+
+  /** Puts a parent's consent on record. */
+  static Answer consented(TestServer server, String client) {
+    return server.post(
+        client + "/consents",
+        "{\"givenBy\":\"Runa, mother\",\"givenOn\":\"%s\",\"note\":\"on paper\"}"
+            .formatted(LocalDate.now()));
   }
 
   /** Counts a resting pulse of that many in 60 s. */

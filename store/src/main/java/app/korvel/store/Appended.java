@@ -1,8 +1,6 @@
 package app.korvel.store;
 
 import java.sql.Connection;
-import java.sql.ResultSet;
-import java.sql.ResultSetMetaData;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.LinkedHashMap;
@@ -22,21 +20,30 @@ final class Appended {
     this.table = table;
   }
 
-  /** Adds a row; {@code row} holds its own columns. */
-  void add(
+  /**
+   * Adds a row; {@code row} holds its own columns. It is on record after all that this client has
+   * there, whatever the clock says.
+   */
+  void add(Connection connection, UUID id, UUID clientId, Map<String, Object> row, Instant now)
+      throws SQLException {
+    Instant at = Database.after(connection, table, clientId, now);
+    insert(connection, id, clientId, Optional.empty(), row, at);
+  }
+
+  private void insert(
       Connection connection,
       UUID id,
       UUID clientId,
       Optional<UUID> supersedes,
       Map<String, Object> row,
-      Instant now)
+      Instant at)
       throws SQLException {
     Map<String, Object> whole = new LinkedHashMap<>();
     whole.put("id", id.toString());
     whole.put("client_id", clientId.toString());
     whole.put("supersedes", supersedes.map(UUID::toString));
     whole.put("withdrawn", false);
-    whole.put("recorded_at", now.toString());
+    whole.put("recorded_at", at);
     whole.putAll(row);
     Database.insert(connection, table, whole);
   }
@@ -54,7 +61,7 @@ final class Appended {
     Optional<Map<String, Object>> head = head(connection, clientId, id);
     if (head.isPresent()) {
       Instant recordedAt = Instant.parse((String) head.get().get("recorded_at"));
-      add(connection, by, clientId, Optional.of(id), row, recordedAt);
+      insert(connection, by, clientId, Optional.of(id), row, recordedAt);
     }
     return head.isPresent();
   }
@@ -70,7 +77,7 @@ final class Appended {
       throws SQLException {
     Optional<Map<String, Object>> head = head(connection, clientId, id);
     if (head.isPresent()) {
-      head.get().put("recorded_at", now.toString());
+      head.get().put("recorded_at", now);
       copy(connection, head.get(), by, id, true);
     }
     return head.isPresent();
@@ -124,18 +131,9 @@ final class Appended {
       throws SQLException {
     return Database.first(
         connection,
-        Appended::columns,
+        Database::columns,
         "select * from " + table + " where client_id = ? and id = ?",
         clientId.toString(),
         id.toString());
-  }
-
-  private static Map<String, Object> columns(ResultSet row) throws SQLException {
-    ResultSetMetaData names = row.getMetaData();
-    Map<String, Object> columns = new LinkedHashMap<>();
-    for (int i = 1; i <= names.getColumnCount(); i++) {
-      columns.put(names.getColumnName(i), row.getObject(i));
-    }
-    return columns;
   }
 }

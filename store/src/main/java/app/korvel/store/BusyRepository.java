@@ -42,14 +42,14 @@ public final class BusyRepository {
               connection,
               "update busy_calendar set removed_at = ?"
                   + " where name = ? and client_id is ? and removed_at is null",
-              now.toString(),
+              now,
               name,
               clientId.map(UUID::toString));
           Map<String, Object> row = new LinkedHashMap<>();
           row.put("id", id.toString());
           row.put("client_id", clientId.map(UUID::toString));
           row.put("name", name);
-          row.put("read_at", now.toString());
+          row.put("read_at", now);
           Database.insert(connection, "busy_calendar", row);
           for (Busy each : busy) {
             Database.change(
@@ -74,7 +74,7 @@ public final class BusyRepository {
             Database.change(
                     connection,
                     "update busy_calendar set removed_at = ? where id = ?",
-                    removed ? now.toString() : null,
+                    removed ? now : null,
                     id.toString())
                 == 1);
   }

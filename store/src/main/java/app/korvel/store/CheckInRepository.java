@@ -21,6 +21,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Check-ins: appended and frozen; one kept by mistake is taken back by a row that says so. */
 public final class CheckInRepository {
+  private static final Appended ROWS = new Appended("check_in");
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   /** The frozen form: {@code v} changes when its shape does, so that old ones stay readable. */
@@ -42,8 +43,6 @@ public final class CheckInRepository {
   /** Keeps a check-in. */
   public void add(UUID clientId, SavedCheckIn saved) {
     Map<String, Object> row = new LinkedHashMap<>();
-    row.put("id", saved.id().toString());
-    row.put("client_id", clientId.toString());
     row.put("on_day", saved.on().toString());
     row.put("pulse_bpm", saved.checkIn().pulseBpm());
     row.put("outcome", saved.outcome());
@@ -59,33 +58,20 @@ public final class CheckInRepository {
                 saved.usualBpm(),
                 saved.verdict(),
                 saved.decided())));
-    row.put("recorded_at", saved.recordedAt().toString());
-    database.write(connection -> Database.insert(connection, "check_in", row));
+    database.write(
+        connection -> {
+          ROWS.add(connection, saved.id(), clientId, row, saved.recordedAt());
+          return null;
+        });
   }
 
   /**
-   * Takes one back.
+   * Takes one back; see {@link Appended#withdraw}.
    *
-   * @param id of the row that says so
-   * @return whether there was such a check-in of that client, not yet taken back
+   * @param by id of the record of taking it back
    */
-  public boolean withdraw(UUID id, UUID clientId, UUID checkInId, Instant now) {
-    return database.write(
-        connection ->
-            Database.change(
-                    connection,
-                    """
-                    insert into check_in (id, client_id, supersedes, withdrawn, on_day, pulse_bpm,
-                      outcome, symptoms, changed, weight_kg, document, recorded_at)
-                    select ?, client_id, id, 1, on_day, pulse_bpm, outcome, symptoms, changed,
-                      weight_kg, document, ?
-                    from current_check_in where client_id = ? and id = ?
-                    """,
-                    id.toString(),
-                    now.toString(),
-                    clientId.toString(),
-                    checkInId.toString())
-                == 1);
+  public boolean withdraw(UUID clientId, UUID id, UUID by, Instant now) {
+    return database.write(connection -> ROWS.withdraw(connection, clientId, id, by, now));
   }
 
   /** A client's latest check-ins, latest first. */

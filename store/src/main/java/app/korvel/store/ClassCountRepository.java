@@ -31,9 +31,9 @@ public final class ClassCountRepository {
     row.put("window_seconds", saved.window().seconds());
     row.put("posture", saved.posture());
     row.put("settled", saved.settled());
-    row.put("stopped_at", saved.stoppedAt().map(Instant::toString));
+    row.put("stopped_at", saved.stoppedAt());
     row.put("follows", saved.follows().map(UUID::toString));
-    row.put("recorded_at", saved.startedAt().toString());
+    row.put("recorded_at", saved.startedAt());
     database.write(
         connection -> {
           Database.insert(connection, "class_count", row);
@@ -120,7 +120,7 @@ public final class ClassCountRepository {
           row.put("again", entry.again());
           row.put("beats", entry.count().beats());
           row.put("window_seconds", entry.count().window().seconds());
-          row.put("recorded_at", entry.at().toString());
+          row.put("recorded_at", entry.at());
           return Database.insert(connection, "class_count_entry", row);
         });
   }
@@ -144,7 +144,7 @@ public final class ClassCountRepository {
                     where class_count_id = ? and client_id = ? and again = ?
                     """,
                     id.toString(),
-                    now.toString(),
+                    now,
                     classCountId.toString(),
                     clientId.toString(),
                     again)

@@ -15,6 +15,8 @@ import java.util.UUID;
 
 /** Clearances: appended; one kept by mistake is taken back by a row that says so. */
 public final class ClearanceRepository {
+  private static final Appended ROWS = new Appended("clearance");
+
   private final Database database;
 
   public ClearanceRepository(Database database) {
@@ -23,36 +25,29 @@ public final class ClearanceRepository {
 
   /** Puts one on record. */
   public void add(UUID clientId, Clearance clearance) {
-    Map<String, Object> row = columns(clientId, clearance);
-    database.write(connection -> Database.insert(connection, "clearance", row));
+    database.write(
+        connection -> {
+          ROWS.add(connection, clearance.id(), clientId, row(clearance), clearance.recordedAt());
+          return null;
+        });
   }
 
   /**
-   * Takes one back.
+   * Takes one back; see {@link Appended#withdraw}.
    *
-   * @param id of the row that says so
-   * @return whether there was such a clearance of that client, not yet taken back
+   * @param by id of the record of taking it back
    */
-  public boolean withdraw(UUID id, UUID clientId, UUID clearanceId, Instant now) {
-    return database.write(
-        connection -> {
-          List<Clearance> found =
-              Database.list(
-                  connection,
-                  ClearanceRepository::clearance,
-                  "select * from current_clearance where client_id = ? and id = ?",
-                  clientId.toString(),
-                  clearanceId.toString());
-          for (Clearance clearance : found) {
-            Map<String, Object> row = columns(clientId, clearance);
-            row.put("id", id.toString());
-            row.put("supersedes", clearanceId.toString());
-            row.put("withdrawn", 1);
-            row.put("recorded_at", now.toString());
-            Database.insert(connection, "clearance", row);
-          }
-          return !found.isEmpty();
-        });
+  public boolean withdraw(UUID clientId, UUID id, UUID by, Instant now) {
+    return database.write(connection -> ROWS.withdraw(connection, clientId, id, by, now));
+  }
+
+  /**
+   * Undoes a taking back; see {@link Appended#undo}.
+   *
+   * @param by id of the one that stands again, as put on record when it was
+   */
+  public boolean undo(UUID clientId, UUID id, UUID by) {
+    return database.write(connection -> ROWS.undo(connection, clientId, id, by));
   }
 
   /** A client's clearances, latest first. */
@@ -63,7 +58,7 @@ public final class ClearanceRepository {
                 connection,
                 ClearanceRepository::clearance,
                 "select * from current_clearance where client_id = ?"
-                    + " order by issued_on desc, id desc",
+                    + " order by issued_on desc, recorded_at desc, id desc",
                 clientId.toString()));
   }
 
@@ -84,16 +79,13 @@ public final class ClearanceRepository {
         });
   }
 
-  private static Map<String, Object> columns(UUID clientId, Clearance clearance) {
+  private static Map<String, Object> row(Clearance clearance) {
     Map<String, Object> row = new LinkedHashMap<>();
-    row.put("id", clearance.id().toString());
-    row.put("client_id", clientId.toString());
     row.put("issuer", clearance.issuer());
     row.put("issued_on", clearance.issuedOn().toString());
     row.put("allows", clearance.allows());
     row.put("until", clearance.until().toString());
     row.put("note", clearance.note());
-    row.put("recorded_at", clearance.recordedAt().toString());
     return row;
   }
 

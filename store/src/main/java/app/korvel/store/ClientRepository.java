@@ -77,7 +77,18 @@ public final class ClientRepository {
    * @throws StaleVersionException when it has been changed since
    */
   public Optional<Client> change(UUID id, int version, Client.Details details, Instant now) {
-    return heads.change(id.toString(), version, columns(details), now);
+    return database.inOneWrite(
+        () -> {
+          Map<String, Object> columns = columns(details);
+          boolean corrected =
+              get(id)
+                  .filter(before -> !before.details().birthDate().equals(details.birthDate()))
+                  .isPresent();
+          if (corrected) {
+            columns.put("birth_date_corrected_at", now);
+          }
+          return heads.change(id.toString(), version, columns, now);
+        });
   }
 
   /**
@@ -111,7 +122,8 @@ public final class ClientRepository {
             row.getString("note"),
             LocalDate.parse(row.getString("birth_date")),
             Sex.valueOf(row.getString("sex"))),
-        row.getString("archived_at") != null);
+        row.getString("archived_at") != null,
+        Optional.ofNullable(row.getString("birth_date_corrected_at")).map(Instant::parse));
   }
 
   /** Lower case without accents, so that “ngoc” finds “Ngọc”. */

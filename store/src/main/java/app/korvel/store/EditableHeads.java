@@ -41,8 +41,8 @@ final class EditableHeads<T> {
     Map<String, Object> added = new LinkedHashMap<>(columns);
     added.put("id", id);
     added.put("version", 1);
-    added.put("created_at", now.toString());
-    added.put("updated_at", now.toString());
+    added.put("created_at", now);
+    added.put("updated_at", now);
     database.write(connection -> Database.insert(connection, table, added));
   }
 
@@ -66,7 +66,7 @@ final class EditableHeads<T> {
           }
           Map<String, Object> changed = new LinkedHashMap<>(columns);
           changed.put("version", read + 1);
-          changed.put("updated_at", now.toString());
+          changed.put("updated_at", now);
           Database.update(connection, table, id, changed);
           return get(connection, id);
         });
@@ -75,7 +75,7 @@ final class EditableHeads<T> {
   /** Puts a record away, or brings one back; see {@link #change}. */
   Optional<T> archive(String id, int read, boolean archived, Instant now) {
     Map<String, Object> columns = new LinkedHashMap<>();
-    columns.put("archived_at", archived ? now.toString() : null);
+    columns.put("archived_at", archived ? now : null);
     return change(id, read, columns, now);
   }
 }

@@ -10,7 +10,6 @@ import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 
 /** Races and other efforts by their average rate: appended; one taken back is superseded. */
@@ -36,7 +35,7 @@ public final class EffortRepository {
     row.put("maximum_method", effort.maximumMethod());
     database.write(
         connection -> {
-          ROWS.add(connection, effort.id(), clientId, Optional.empty(), row, effort.recordedAt());
+          ROWS.add(connection, effort.id(), clientId, row, effort.recordedAt());
           return null;
         });
   }
@@ -66,7 +65,7 @@ public final class EffortRepository {
             Database.list(
                 connection,
                 EffortRepository::effort,
-                "select * from current_effort where client_id = ? order by done_on desc, id desc",
+                "select * from current_effort where client_id = ? order by done_on desc, recorded_at desc, id desc",
                 clientId.toString()));
   }
 

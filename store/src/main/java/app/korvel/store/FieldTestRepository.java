@@ -6,6 +6,7 @@ import app.korvel.core.fieldtest.FieldTestEvent;
 import app.korvel.core.fieldtest.FieldTestProtocol;
 import app.korvel.core.fieldtest.FieldTestRun;
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.pulse.PulseSource;
 import java.sql.Connection;
 import java.sql.ResultSet;
@@ -52,7 +53,7 @@ public final class FieldTestRepository {
     row.put(
         "assured",
         Arrays.stream(Assurance.values()).map(Enum::name).collect(Collectors.joining(",")));
-    row.put("started_at", test.startedAt().toString());
+    row.put("started_at", test.startedAt());
     database.write(connection -> Database.insert(connection, "field_test", row));
   }
 
@@ -74,12 +75,16 @@ public final class FieldTestRepository {
           if (events.stream().anyMatch(each -> each.id().equals(event.id()))) {
             return saved;
           }
+          if (known(connection, event.id())) {
+            throw InvalidValueException.of(
+                "id", "is that of an event in another test", "an id of its own for each event");
+          }
           check.accept(saved.get().run());
           Map<String, Object> row = new LinkedHashMap<>();
           row.put("id", event.id().toString());
           row.put("field_test_id", testId.toString());
           row.put("place", events.size() + 1);
-          row.put("at", event.at().toString());
+          row.put("at", event.at());
           row.put("kind", event.kind());
           row.put("bout", event.bout());
           row.put("bpm", event.bpm());
@@ -87,10 +92,19 @@ public final class FieldTestRepository {
           row.put("yes", event.yes());
           row.put("of_event_id", event.of().map(UUID::toString));
           row.put("words", event.words());
-          row.put("recorded_at", now.toString());
+          row.put("recorded_at", now);
           Database.insert(connection, "field_test_event", row);
           return get(connection, testId);
         });
+  }
+
+  private static boolean known(Connection connection, UUID eventId) throws SQLException {
+    return Database.first(
+            connection,
+            row -> row.getString("id"),
+            "select id from field_test_event where id = ?",
+            eventId.toString())
+        .isPresent();
   }
 
   /** The test of that id, with all that has happened in it. */

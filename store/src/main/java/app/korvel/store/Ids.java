@@ -1,6 +1,8 @@
 package app.korvel.store;
 
-import com.github.f4b6a3.uuid.UuidCreator;
+import com.github.f4b6a3.uuid.factory.standard.TimeOrderedEpochFactory;
+import java.time.InstantSource;
+import java.time.ZoneOffset;
 import java.util.UUID;
 
 /** Where ids come from; passed in, so that tests are exact. */
@@ -9,8 +11,18 @@ public interface Ids {
   /** A new id, a UUIDv7: ids sort in the order in which they were made. */
   UUID next();
 
-  /** The source that is used outside tests. */
+  /** Ids of the machine's clock. */
   static Ids timeOrdered() {
-    return UuidCreator::getTimeOrderedEpochPlus1;
+    return timeOrdered(InstantSource.system());
+  }
+
+  /** Ids of that clock. */
+  static Ids timeOrdered(InstantSource clock) {
+    TimeOrderedEpochFactory factory =
+        TimeOrderedEpochFactory.builder()
+            .withIncrementPlus1()
+            .withClock(clock.withZone(ZoneOffset.UTC))
+            .build();
+    return factory::create;
   }
 }

@@ -15,6 +15,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.DayOfWeek;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -129,16 +130,15 @@ public final class IntakeRepository {
     columns.put("conditions", JSON.writeValueAsString(answers.conditions()));
     columns.put("medicines", JSON.writeValueAsString(answers.medicines()));
     columns.put("limits", JSON.writeValueAsString(answers.limits()));
-    columns.put("guardian_consent", answers.guardianConsent());
     columns.put("goal", answers.goal());
     columns.put("days", JSON.writeValueAsString(answers.days()));
     columns.put("equipment", JSON.writeValueAsString(answers.equipment()));
     columns.put("height_cm", whole(answers.heightCm()));
     columns.put("weight_kg", answers.weightKg().map(BigDecimal::toPlainString));
     columns.put("usual_resting_bpm", whole(answers.usualRestingBpm()));
-    columns.put("medicines_changed_at", intake.medicinesChangedAt().map(Instant::toString));
-    columns.put("symptoms_reported_at", intake.symptomsReportedAt().map(Instant::toString));
-    columns.put("recorded_at", intake.recordedAt().toString());
+    columns.put("medicines_changed_at", intake.medicinesChangedAt());
+    columns.put("symptoms_reported_at", intake.symptomsReportedAt());
+    columns.put("recorded_at", intake.recordedAt());
     return columns;
   }
 
@@ -156,9 +156,11 @@ public final class IntakeRepository {
             row.getBoolean("slow_mile"),
             words(row, "symptoms", Symptom.class),
             words(row, "conditions", Condition.class),
-            List.of(JSON.readValue(row.getString("medicines"), Medicine[].class)),
+            // A name that is known has one class, whatever was chosen when that was not checked.
+            Arrays.stream(JSON.readValue(row.getString("medicines"), Medicine[].class))
+                .map(Medicine::inClassOfName)
+                .toList(),
             List.of(JSON.readValue(row.getString("limits"), WrittenLimit[].class)),
-            row.getBoolean("guardian_consent"),
             Optional.ofNullable(row.getString("goal")).map(Goal::valueOf),
             words(row, "days", DayOfWeek.class),
             words(row, "equipment", Equipment.class),

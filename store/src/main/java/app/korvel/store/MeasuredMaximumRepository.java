@@ -18,7 +18,8 @@ import java.util.stream.Collectors;
 /** Measured maxima: appended; one put right or taken back is superseded. */
 public final class MeasuredMaximumRepository {
   private static final Appended ROWS = new Appended("measured_maximum");
-  private static final String LATEST_FIRST = " order by measured_on desc, id desc";
+  private static final String LATEST_FIRST =
+      " order by measured_on desc, recorded_at desc, id desc";
 
   private final Database database;
 
@@ -30,8 +31,7 @@ public final class MeasuredMaximumRepository {
   public void add(UUID clientId, MeasuredMaximum value) {
     database.write(
         connection -> {
-          ROWS.add(
-              connection, value.id(), clientId, Optional.empty(), row(value), value.recordedAt());
+          ROWS.add(connection, value.id(), clientId, row(value), value.recordedAt());
           return null;
         });
   }

@@ -139,7 +139,7 @@ public final class PlannedSessionRepository {
             "update planned_session set state = 'GONE', sequence = ?, changed_at = ?"
                 + " where client_id = ? and number = ?",
             version,
-            now.toString(),
+            now,
             clientId.toString(),
             left.number());
       }
@@ -175,7 +175,7 @@ public final class PlannedSessionRepository {
         session.range().high(),
         session.state(),
         session.sequence(),
-        session.changedAt().toString());
+        session.changedAt());
   }
 
   private static SavedSession saved(ResultSet row) throws SQLException {

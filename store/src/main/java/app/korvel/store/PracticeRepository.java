@@ -40,7 +40,7 @@ public final class PracticeRepository {
     row.put("pulse_bpm", tried.pulseBpm());
     row.put("played", tried.played());
     row.put("said", tried.said().map(Enum::name));
-    row.put("recorded_at", saved.at().toString());
+    row.put("recorded_at", saved.at());
     database.write(connection -> Database.insert(connection, "practice_try", row));
   }
 

@@ -24,7 +24,7 @@ public final class PrescriptionRepository {
 
   /** The frozen form: {@code v} changes when its shape does, so that old ones stay readable. */
   private record Document(int v, Prescription prescription) {
-    private static final int CURRENT = 4;
+    private static final int CURRENT = 5;
   }
 
   private static final List<String> ADDED_LISTS = List.of("leaveOut", "carry", "stopAlso");
@@ -87,7 +87,7 @@ public final class PrescriptionRepository {
               prescription.target().map(Target::lowBpm),
               prescription.target().map(Target::highBpm),
               document,
-              now.toString());
+              now);
           return new SavedPrescription(id, version, now, prescription);
         });
   }
@@ -134,7 +134,8 @@ public final class PrescriptionRepository {
 
   /**
    * Reads a frozen form of any version: version 1 had no cap and nothing to leave out or carry, and
-   * up to version 2 the 0–10 scale was always the ratio one; up to version 3 no exercise was named.
+   * up to version 2 the 0–10 scale was always the ratio one; up to version 3 no exercise was named,
+   * up to version 4 no day of a week was an easier one.
    */
   private static Document document(String json) {
     ObjectNode tree = (ObjectNode) JSON.readTree(json);

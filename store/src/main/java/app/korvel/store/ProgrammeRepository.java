@@ -19,7 +19,7 @@ public final class ProgrammeRepository {
 
   /** The frozen form: {@code v} changes when its shape does. */
   private record Document(int v, Programme programme) {
-    private static final int CURRENT = 2;
+    private static final int CURRENT = 3;
   }
 
   private final Database database;
@@ -65,7 +65,7 @@ public final class ProgrammeRepository {
           row.put("starts_on", programme.plan().startsOn().toString());
           row.put("ends_on", programme.plan().endsOn().toString());
           row.put("document", JSON.writeValueAsString(new Document(Document.CURRENT, programme)));
-          row.put("recorded_at", now.toString());
+          row.put("recorded_at", now);
           Database.insert(connection, "programme", row);
           PlannedSessionRepository.write(connection, clientId, version + 1, programme, now, today);
           return new SavedProgramme(version + 1, prescriptionId, now, programme);
@@ -114,11 +114,18 @@ public final class ProgrammeRepository {
         document(row.getString("document")).programme());
   }
 
-  /** Reads a frozen form of any version: version 1 had no decisions, and no time of day. */
+  /**
+   * Reads a frozen form of any version: version 1 had no decisions, and no time of day; up to
+   * version 2 no session was an easier one.
+   */
   private static Document document(String json) {
     ObjectNode tree = (ObjectNode) JSON.readTree(json);
+    ObjectNode programme = (ObjectNode) tree.get("programme");
     if (tree.get("v").asInt() == 1) {
-      ((ObjectNode) tree.get("programme")).putArray("decisions");
+      programme.putArray("decisions");
+    }
+    if (tree.get("v").asInt() <= 2) {
+      programme.get("sessions").forEach(session -> ((ObjectNode) session).put("easier", false));
     }
     return JSON.treeToValue(tree, Document.class);
   }

@@ -191,7 +191,7 @@ public final class ReadingRepository {
     row.put("client_id", clientId.toString());
     row.put("supersedes", supersedes.map(UUID::toString));
     row.put("withdrawn", withdrawn);
-    row.put("taken_at", reading.takenAt().toString());
+    row.put("taken_at", reading.takenAt());
     row.put("bpm", reading.bpm());
     row.put("beats", reading.count().map(PulseCount::beats));
     row.put("window_seconds", reading.count().map(count -> count.window().seconds()));
@@ -202,7 +202,8 @@ public final class ReadingRepository {
     row.put("site", reading.felt().site().map(Enum::name));
     row.put("rhythm", reading.felt().rhythm().map(Enum::name));
     row.put("strength", reading.felt().strength().map(Enum::name));
-    row.put("recorded_at", now.toString());
+    row.put("as_usual", reading.asUsual());
+    row.put("recorded_at", now);
     Database.insert(connection, "resting_reading", row);
     for (Disturbance disturbance : reading.disturbances()) {
       Database.change(
@@ -257,7 +258,8 @@ public final class ReadingRepository {
         new Felt(
             Database.word(row, "site", PulseSite.class),
             Database.word(row, "rhythm", Rhythm.class),
-            Database.word(row, "strength", Strength.class)));
+            Database.word(row, "strength", Strength.class)),
+        row.getBoolean("as_usual"));
   }
 
   private static Set<Disturbance> disturbances(String words) {

@@ -85,19 +85,80 @@ public final class SchemeRepository {
     row.put("client_id", clientId.toString());
     row.put("scheme", scheme);
     row.put("chosen_on", today.toString());
-    row.put("recorded_at", now.toString());
-    database.write(connection -> Database.insert(connection, "scheme_choice", row));
+    database.write(
+        connection -> {
+          row.put("recorded_at", Database.after(connection, "scheme_choice", clientId, now));
+          return Database.insert(connection, "scheme_choice", row);
+        });
   }
 
-  /** The scheme that was chosen for a client; empty where it is the studio's. */
-  public Optional<String> chosen(UUID clientId) {
+  /**
+   * What was chosen for a client.
+   *
+   * @param scheme empty where it went back to the studio's
+   */
+  public record Chosen(UUID id, Optional<String> scheme) {}
+
+  /**
+   * Undoes a choice: what was chosen before it is chosen again, and as of when it was.
+   *
+   * @param id of the choice
+   * @param by id of the record that says so
+   * @return whether this client has such a choice
+   * @throws SupersededException when another one has been made since
+   */
+  public boolean undo(UUID clientId, UUID id, UUID by, Instant now) {
+    return database.write(
+        connection -> {
+          List<Map<String, Object>> lastTwo =
+              Database.list(
+                  connection,
+                  Database::columns,
+                  "select * from scheme_choice where client_id = ?"
+                      + " order by recorded_at desc, rowid desc limit 2",
+                  clientId.toString());
+          boolean known =
+              Database.first(
+                      connection,
+                      row -> row.getString("id"),
+                      "select id from scheme_choice where client_id = ? and id = ?",
+                      clientId.toString(),
+                      id.toString())
+                  .isPresent();
+          if (!known) {
+            return false;
+          }
+          if (!lastTwo.get(0).get("id").equals(id.toString())) {
+            throw new SupersededException();
+          }
+          Map<String, Object> again = new LinkedHashMap<>(lastTwo.get(lastTwo.size() - 1));
+          again.put("id", by.toString());
+          again.put("recorded_at", Database.after(connection, "scheme_choice", clientId, now));
+          if (lastTwo.size() == 1) {
+            again.put("scheme", null);
+          }
+          Database.insert(connection, "scheme_choice", again);
+          return true;
+        });
+  }
+
+  /** The latest choice for a client; empty where none was ever made. */
+  public Optional<Chosen> latestChoice(UUID clientId) {
     return database.read(
         connection ->
             Database.first(
                 connection,
-                row -> row.getString("scheme"),
-                "select scheme from current_scheme_choice where client_id = ? and scheme is not null",
+                row ->
+                    new Chosen(
+                        UUID.fromString(row.getString("id")),
+                        Optional.ofNullable(row.getString("scheme"))),
+                "select * from current_scheme_choice where client_id = ?",
                 clientId.toString()));
+  }
+
+  /** The scheme that was chosen for a client; empty where it is the studio's. */
+  public Optional<String> chosen(UUID clientId) {
+    return latestChoice(clientId).flatMap(Chosen::scheme);
   }
 
   /** Names of the clients for whom that scheme was chosen. */

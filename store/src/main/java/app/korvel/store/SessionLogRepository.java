@@ -67,8 +67,7 @@ public final class SessionLogRepository {
                   connection,
                   each.log.id(),
                   each.clientId,
-                  Optional.empty(),
-                  row(each.log),
+                  row(each.log, Optional.of(each.log.recordedAt())),
                   each.log.recordedAt());
             }
           }
@@ -86,12 +85,36 @@ public final class SessionLogRepository {
   }
 
   /**
-   * Puts a log right; see {@link Appended#correct}.
+   * Puts a log right; see {@link Appended#correct}. A symptom that it had counts from when it was
+   * said then, one that it gets counts from now.
    *
    * @param by the log that is right
+   * @param now when it is put right
    */
-  public boolean correct(UUID clientId, UUID id, SessionLog by) {
-    return database.write(connection -> ROWS.correct(connection, clientId, id, by.id(), row(by)));
+  public boolean correct(UUID clientId, UUID id, SessionLog by, Instant now) {
+    return database.write(
+        connection -> {
+          Optional<Instant> before =
+              Database.first(
+                      connection,
+                      row -> symptomsAt(row, by),
+                      "select * from session_log where client_id = ? and id = ?",
+                      clientId.toString(),
+                      id.toString())
+                  .flatMap(at -> at);
+          return ROWS.correct(
+              connection, clientId, id, by.id(), row(by, before.or(() -> Optional.of(now))));
+        });
+  }
+
+  /** When the symptoms of a row were said, unless what takes its place has others. */
+  private static Optional<Instant> symptomsAt(ResultSet row, SessionLog by) throws SQLException {
+    Set<StopSign> before = warnings(row.getString("warnings"));
+    boolean noOther =
+        by.warnings().stream().allMatch(sign -> !sign.symptom() || before.contains(sign));
+    return Optional.ofNullable(row.getString("symptoms_at"))
+        .filter(at -> noOther)
+        .map(Instant::parse);
   }
 
   /**
@@ -137,7 +160,7 @@ public final class SessionLogRepository {
                     connection,
                     SessionLogRepository::logged,
                     "select * from current_session_log where client_id = ?"
-                        + " order by on_day desc, id desc",
+                        + " order by on_day desc, recorded_at desc, id desc",
                     clientId.toString()))
         .stream()
         .map(Logged::log)
@@ -152,7 +175,7 @@ public final class SessionLogRepository {
                 connection,
                 SessionLogRepository::logged,
                 "select * from current_session_log where on_day between ? and ?"
-                    + " order by on_day, id",
+                    + " order by on_day, recorded_at, id",
                 from.toString(),
                 to.toString()));
   }
@@ -183,7 +206,7 @@ public final class SessionLogRepository {
             Database.byClient(
                 connection,
                 row -> Instant.parse(row.getString("last")),
-                "select client_id, max(recorded_at) as last from current_session_log"
+                "select client_id, max(symptoms_at) as last from current_session_log"
                     + " where symptoms = 1 group by client_id"));
   }
 
@@ -193,13 +216,16 @@ public final class SessionLogRepository {
         connection ->
             Database.first(
                 connection,
-                row -> Instant.parse(row.getString("recorded_at")),
-                "select recorded_at from current_session_log where client_id = ? and symptoms = 1"
-                    + " order by recorded_at desc limit 1",
+                row -> Instant.parse(row.getString("symptoms_at")),
+                "select symptoms_at from current_session_log where client_id = ? and symptoms = 1"
+                    + " order by symptoms_at desc limit 1",
                 clientId.toString()));
   }
 
-  private static Map<String, Object> row(SessionLog log) {
+  /**
+   * @param symptomsAt when its symptoms were said, if it has any
+   */
+  private static Map<String, Object> row(SessionLog log, Optional<Instant> symptomsAt) {
     Map<String, Object> row = new LinkedHashMap<>();
     row.put("number", log.number());
     row.put("on_day", log.on().toString());
@@ -212,6 +238,7 @@ public final class SessionLogRepository {
     row.put("voice", log.voice().map(Enum::name));
     row.put("warnings", JSON.writeValueAsString(log.warnings()));
     row.put("symptoms", log.symptoms());
+    row.put("symptoms_at", symptomsAt.filter(at -> log.symptoms()));
     row.put("note", log.note());
     row.put("asked_low", log.asked().range().low());
     row.put("asked_high", log.asked().range().high());

@@ -6,6 +6,10 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
 
 /** The one row about the studio itself. */
 public final class StudioRepository {
@@ -27,7 +31,27 @@ public final class StudioRepository {
                 """,
                 name,
                 timeZone.getId(),
-                now.toString()));
+                now));
+  }
+
+  /** The tables whose records are compared with each other by when they were said. */
+  private static final List<String> SAID =
+      List.of("intake", "clearance", "check_in", "session_log", "resting_reading", "prescription");
+
+  /** When the newest of all records was made, by its id; empty where there is none. */
+  public Optional<Instant> newestRecord() {
+    String newest =
+        SAID.stream()
+            .map(table -> "select max(id) as id from " + table)
+            .collect(Collectors.joining(" union all "));
+    return database.read(
+        connection ->
+            Database.first(
+                connection,
+                row ->
+                    Instant.ofEpochMilli(
+                        UUID.fromString(row.getString("id")).getMostSignificantBits() >>> 16),
+                "select id from (" + newest + ") where id is not null order by id desc limit 1"));
   }
 
   /**

@@ -37,7 +37,7 @@ public final class SubscriptionRepository {
     row.put("client_id", subscription.clientId.map(UUID::toString));
     row.put("name", subscription.name);
     row.put("digest", digest);
-    row.put("created_at", subscription.createdAt.toString());
+    row.put("created_at", subscription.createdAt);
     database.write(connection -> Database.insert(connection, "calendar_subscription", row));
   }
 
@@ -74,7 +74,7 @@ public final class SubscriptionRepository {
             Database.change(
                     connection,
                     "update calendar_subscription set revoked_at = ? where id = ?",
-                    revoked ? now.toString() : null,
+                    revoked ? now : null,
                     id.toString())
                 == 1);
   }

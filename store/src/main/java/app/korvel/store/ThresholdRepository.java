@@ -10,7 +10,6 @@ import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 
 /** Measured thresholds: appended; those taken back are superseded. */
@@ -34,8 +33,7 @@ public final class ThresholdRepository {
     row.put("note", measured.note());
     database.write(
         connection -> {
-          ROWS.add(
-              connection, measured.id(), clientId, Optional.empty(), row, measured.recordedAt());
+          ROWS.add(connection, measured.id(), clientId, row, measured.recordedAt());
           return null;
         });
   }
@@ -77,7 +75,7 @@ public final class ThresholdRepository {
                 connection,
                 ThresholdRepository::measured,
                 "select * from current_measured_threshold where client_id = ?"
-                    + " order by measured_on desc, id desc",
+                    + " order by measured_on desc, recorded_at desc, id desc",
                 clientId.toString()));
   }
 

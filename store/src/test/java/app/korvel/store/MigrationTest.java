@@ -9,6 +9,7 @@ import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Answers;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Condition;
+import app.korvel.core.screening.Consent;
 import app.korvel.core.screening.Intake;
 import app.korvel.core.screening.Medicine;
 import app.korvel.core.screening.MedicineClass;
@@ -19,6 +20,7 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -123,9 +125,13 @@ class MigrationTest {
       assertThat(answers)
           .extracting(Answers::medicines)
           .containsExactly(List.of(), List.of(), List.of(), betaBlocker, betaBlocker);
-      assertThat(answers)
-          .extracting(Answers::guardianConsent)
-          .containsExactly(false, false, false, true, true);
+      ConsentRepository consents = new ConsentRepository(upgraded);
+      assertThat(clients)
+          .extracting(client -> consents.of(client.id()).size())
+          .containsExactly(0, 0, 0, 1, 1);
+      assertThat(consents.of(clients.get(3).id()).get(0))
+          .extracting(Consent::givenBy, Consent::givenOn)
+          .containsExactly("A parent or guardian", LocalDate.of(2026, 3, 1));
     }
   }
 

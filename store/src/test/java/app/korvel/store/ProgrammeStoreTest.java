@@ -14,6 +14,7 @@ import app.korvel.core.prescription.Parts;
 import app.korvel.core.prescription.Prescription;
 import app.korvel.core.programme.Agenda;
 import app.korvel.core.programme.Aims;
+import app.korvel.core.programme.MinutesDone;
 import app.korvel.core.programme.Pace;
 import app.korvel.core.programme.Plan;
 import app.korvel.core.programme.Programme;
@@ -24,7 +25,7 @@ import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Goal;
-import app.korvel.core.screening.Reported;
+import app.korvel.core.screening.OnRecord;
 import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Sex;
 import app.korvel.core.zone.Reserve.Percents;
@@ -88,8 +89,7 @@ class ProgrammeStoreTest {
     made =
         Prescription.of(
             Groundwork.of(
-                Screening.of(
-                    client, Optional.empty(), List.of(), Reported.NOTHING, DAY, ZoneOffset.UTC),
+                Screening.of(client, Optional.empty(), OnRecord.NOTHING, DAY, ZoneOffset.UTC),
                 WorkingResting.of(List.of(reading), DAY, ZoneOffset.UTC),
                 Mode.RUN,
                 Optional.empty()),
@@ -130,6 +130,29 @@ class ProgrammeStoreTest {
     assertThat(programmes.get(client.id(), 1).orElseThrow().programme()).isEqualTo(laid);
     assertThat(programmes.current().get(client.id()).programme()).isEqualTo(changed);
     assertThat(programmes.get(client.id(), 3)).isEmpty();
+  }
+
+  /** From before a week had easier days, and before a prescription named them. */
+  @Test
+  void olderProgrammesAndPrescriptionsAreReadWhole() {
+    UUID from = prescribed();
+    Programme laid = programme();
+    programmes.save(ids.next(), client.id(), 0, from, laid, NOW, DAY);
+    database.write(
+        connection -> {
+          Database.change(
+              connection,
+              """
+              update programme set document = json_set(json_remove(document,
+                '$.programme.sessions[0].easier', '$.programme.sessions[1].easier'), '$.v', 2)
+              """);
+          return Database.change(
+              connection,
+              "update prescription set document ="
+                  + " json_set(json_remove(document, '$.prescription.otherDays'), '$.v', 4)");
+        });
+    assertThat(programmes.current(client.id()).orElseThrow().programme()).isEqualTo(laid);
+    assertThat(prescriptions.of(client.id()).get(0).prescription()).isEqualTo(made);
   }
 
   /** What a calendar reads: only what changed goes up, and what was dropped is not forgotten. */
@@ -180,7 +203,8 @@ class ProgrammeStoreTest {
                 second.plusWeeks(4).minusDays(1),
                 plan.weekdays()),
             Agenda.FREE,
-            next);
+            next,
+            MinutesDone.NONE);
     programmes.save(ids.next(), client.id(), 2, from, other, later, second);
     assertThat(planned.between(DAY, DAY.plusDays(6))).hasSize(3);
     assertThat(planned.between(second, DAY.plusWeeks(40)))

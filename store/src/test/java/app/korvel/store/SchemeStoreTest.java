@@ -16,6 +16,7 @@ import app.korvel.core.zone.Scheme;
 import app.korvel.core.zone.ThresholdRates;
 import java.math.BigDecimal;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -114,6 +115,86 @@ class SchemeStoreTest {
     schemes.choose(ids.next(), client, Optional.empty(), DAY, NOW);
     assertThat(schemes.chosen(client)).isEmpty();
     assertThat(schemes.chosenFor("rest-plus")).isEmpty();
+  }
+
+  /** The id of a choice follows the clock that made it; which one was made last does not. */
+  @Test
+  void aChoiceMadeByAClockThatWentBackHoldsAllTheSame() {
+    UUID early = ids.next();
+    UUID late = ids.next();
+    schemes.choose(late, client, Optional.of("max-fifths"), DAY, NOW);
+    schemes.choose(early, client, Optional.of("rest-plus"), DAY, NOW);
+    assertThat(schemes.chosen(client)).contains("rest-plus");
+    schemes.choose(ids.next(), client, Optional.of("sixths"), DAY, NOW.minus(Duration.ofDays(40)));
+    assertThat(schemes.chosen(client)).contains("sixths");
+  }
+
+  @Test
+  void aChoiceIsUndoneToTheOneBefore() {
+    UUID first = ids.next();
+    UUID second = ids.next();
+    schemes.choose(first, client, Optional.of("max-fifths"), DAY, NOW);
+    schemes.choose(second, client, Optional.of("rest-plus"), DAY, NOW);
+    assertThatThrownBy(() -> schemes.undo(client, first, ids.next(), NOW))
+        .isInstanceOf(SupersededException.class);
+    assertThat(schemes.undo(client, second, ids.next(), NOW)).isTrue();
+    assertThat(schemes.chosen(client)).contains("max-fifths");
+    assertThat(schemes.undo(client, ids.next(), ids.next(), NOW)).isFalse();
+  }
+
+  @Test
+  void theFirstChoiceIsUndoneToTheStudios() {
+    UUID only = ids.next();
+    schemes.choose(only, client, Optional.of("max-fifths"), DAY, NOW);
+    assertThat(schemes.undo(client, only, ids.next(), NOW)).isTrue();
+    assertThat(schemes.chosen(client)).isEmpty();
+  }
+
+  @Test
+  void whatIsSaidAfterTheClockWentBackIsStillTheLatest() {
+    thresholds.add(client, thresholds(110, NOW));
+    thresholds.add(client, thresholds(118, NOW.minus(Duration.ofDays(40))));
+    assertThat(thresholds.of(client))
+        .extracting(each -> each.rates().lowerBpm())
+        .containsExactly(118, 110);
+  }
+
+  /** Written as short as it may be, a whole second would sort after its own fractions. */
+  @Test
+  void momentsSortWhateverFractionOfASecondTheyHave() {
+    thresholds.add(client, thresholds(110, NOW));
+    thresholds.add(client, thresholds(118, NOW.plusMillis(500)));
+    thresholds.add(client, thresholds(121, NOW.plusNanos(500_000_001)));
+    assertThat(thresholds.of(client))
+        .extracting(each -> each.rates().lowerBpm())
+        .containsExactly(121, 118, 110);
+  }
+
+  private MeasuredThresholds thresholds(int lower, Instant recordedAt) {
+    return new MeasuredThresholds(
+        ids.next(),
+        Mode.ROW,
+        MeasuredThresholds.Kind.TALK_STEPS,
+        ThresholdRates.of(lower, 149),
+        DAY,
+        "",
+        recordedAt);
+  }
+
+  /** Two of one day: the one said last leads, also after the other was taken back and undone. */
+  @Test
+  void undoingDoesNotMakeAnOlderRecordTheLatest() {
+    MeasuredThresholds first = thresholds(110, NOW);
+    MeasuredThresholds second = thresholds(118, NOW.plusSeconds(60));
+    thresholds.add(client, first);
+    thresholds.add(client, second);
+    assertThat(thresholds.of(client)).containsExactly(second, first);
+    UUID by = ids.next();
+    thresholds.withdraw(client, first.id(), by, NOW.plusSeconds(120));
+    thresholds.undo(client, by, ids.next());
+    assertThat(thresholds.of(client))
+        .extracting(each -> each.rates().lowerBpm())
+        .containsExactly(118, 110);
   }
 
   @Test

@@ -7,6 +7,7 @@ import app.korvel.core.checkin.BloodPressure;
 import app.korvel.core.checkin.CheckIn;
 import app.korvel.core.checkin.CheckIn.Told;
 import app.korvel.core.checkin.Glucose;
+import app.korvel.core.checkin.Ketones;
 import app.korvel.core.checkin.Known;
 import app.korvel.core.checkin.Known.Weighed;
 import app.korvel.core.checkin.Outcome;
@@ -14,12 +15,14 @@ import app.korvel.core.checkin.Verdict;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseSource;
 import app.korvel.core.pulse.Rhythm;
+import app.korvel.core.pulse.UsualPulse;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Allows;
 import app.korvel.core.screening.Answers;
 import app.korvel.core.screening.Clearance;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Condition;
+import app.korvel.core.screening.Consent;
 import app.korvel.core.screening.Equipment;
 import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Intake;
@@ -102,7 +105,6 @@ class ScreeningStoreTest {
                 "Dr Test",
                 TODAY,
                 Optional.empty())),
-        true,
         Optional.of(Goal.ENDURANCE),
         Set.of(DayOfWeek.MONDAY, DayOfWeek.SUNDAY),
         Set.of(Equipment.POOL),
@@ -168,11 +170,65 @@ class ScreeningStoreTest {
     clearances.add(client.id(), newer);
     clearances.add(client.id(), older);
     assertThat(clearances.of(client.id())).containsExactly(newer, older);
-    assertThat(clearances.withdraw(ids.next(), client.id(), newer.id(), NOW)).isTrue();
-    assertThat(clearances.withdraw(ids.next(), client.id(), newer.id(), NOW)).isFalse();
-    assertThat(clearances.withdraw(ids.next(), new UUID(0, 1), older.id(), NOW)).isFalse();
+    UUID by = ids.next();
+    Instant later = NOW.plusSeconds(60);
+    assertThat(clearances.withdraw(client.id(), newer.id(), by, later)).isTrue();
+    assertThatThrownBy(() -> clearances.withdraw(client.id(), newer.id(), ids.next(), later))
+        .isInstanceOf(SupersededException.class);
+    assertThat(clearances.withdraw(new UUID(0, 1), older.id(), ids.next(), later)).isFalse();
     assertThat(clearances.of(client.id())).containsExactly(older);
     assertThat(clearances.byClient()).containsEntry(client.id(), List.of(older));
+    // It stands again as put on record when it was: it answers nothing that was told meanwhile.
+    assertThat(clearances.undo(client.id(), by, ids.next())).isTrue();
+    assertThat(clearances.of(client.id())).hasSize(2);
+    assertThat(clearances.of(client.id()).get(0))
+        .usingRecursiveComparison()
+        .ignoringFields("id")
+        .isEqualTo(newer);
+  }
+
+  @Test
+  void consentsComeBackAndAreTakenBackAndUndone() {
+    ConsentRepository consents = new ConsentRepository(database);
+    Consent consent =
+        Consent.of(ids.next(), "Mother", TODAY.minusDays(1), "by letter", NOW, ZoneOffset.UTC);
+    consents.add(client.id(), consent);
+    assertThat(consents.of(client.id())).containsExactly(consent);
+    assertThat(consents.byClient()).containsEntry(client.id(), List.of(consent));
+    UUID by = ids.next();
+    assertThat(consents.withdraw(client.id(), consent.id(), by, NOW)).isTrue();
+    assertThat(consents.of(client.id())).isEmpty();
+    assertThat(consents.undo(client.id(), by, ids.next())).isTrue();
+    assertThat(consents.of(client.id())).extracting(Consent::givenBy).containsExactly("Mother");
+  }
+
+  /** Kept under another class when that was not checked. */
+  @Test
+  void aMedicineOfAKnownNameIsReadInItsOwnClass() {
+    Answers answers =
+        with(new Medicine(MedicineClass.RATE_LOWERING, "amiodarone", "", Optional.empty()));
+    keep(0, answers, NOW);
+    assertThat(intakes.current(client.id()).orElseThrow().answers().medicines())
+        .extracting(Medicine::medicineClass)
+        .containsExactly(MedicineClass.HEART_FAILURE_OR_RHYTHM);
+  }
+
+  private static Answers with(Medicine medicine) {
+    Answers none = Answers.NONE;
+    return new Answers(
+        Set.of(Topic.values()),
+        none.activity(),
+        none.slowMile(),
+        none.symptoms(),
+        none.conditions(),
+        List.of(medicine),
+        none.limits(),
+        none.goal(),
+        none.days(),
+        none.equipment(),
+        none.heightCm(),
+        none.weightKg(),
+        none.usualRestingBpm());
   }
 
   private SavedCheckIn checkIn(
@@ -187,11 +243,16 @@ class ScreeningStoreTest {
             Optional.of(Rhythm.STEADY),
             Optional.of(new BloodPressure(130, 85)),
             Optional.of(new Glucose(new BigDecimal("6.1"), Glucose.Unit.MMOL_L)),
+            Optional.of(Ketones.NONE),
             Optional.ofNullable(weight).map(BigDecimal::new),
             symptoms,
             told);
     Person person = Person.of(50, Sex.NOT_GIVEN, Activity.SOME, Person.Health.NOTHING_KNOWN);
-    Verdict verdict = Verdict.of(found, Known.of(on, person, OptionalInt.of(64)));
+    Verdict verdict =
+        Verdict.of(
+            found,
+            Known.of(
+                on, person, Optional.of(new UsualPulse(64, Posture.SEATED, PulseSource.COUNT))));
     Optional<Verdict.OwnDecision> decided =
         verdict.mayOverride()
             ? Optional.of(verdict.decide(Outcome.LIGHT_ONLY, "climbed the stairs"))
@@ -220,9 +281,26 @@ class ScreeningStoreTest {
     Reported reported = new Reported(Optional.of(NOW), Optional.of(NOW));
     assertThat(checkIns.reported(client.id())).isEqualTo(reported);
     assertThat(checkIns.reported()).containsEntry(client.id(), reported);
-    assertThat(checkIns.withdraw(ids.next(), client.id(), told.id(), NOW)).isTrue();
+    assertThat(checkIns.withdraw(client.id(), told.id(), ids.next(), NOW)).isTrue();
     assertThat(checkIns.reported(client.id())).isEqualTo(Reported.NOTHING);
     assertThat(checkIns.of(client.id(), 5)).isEmpty();
-    assertThat(checkIns.withdraw(ids.next(), client.id(), told.id(), NOW)).isFalse();
+    assertThatThrownBy(() -> checkIns.withdraw(client.id(), told.id(), ids.next(), NOW))
+        .isInstanceOf(SupersededException.class);
+    assertThat(checkIns.withdraw(client.id(), new UUID(0, 1), ids.next(), NOW)).isFalse();
+  }
+
+  /** From before ketones were asked for. */
+  @Test
+  void anOlderCheckInIsReadWhole() {
+    SavedCheckIn saved = checkIn(TODAY, NOW, Set.of(), Set.of(Told.CARRIED), "80.2");
+    checkIns.add(client.id(), saved);
+    database.write(
+        connection ->
+            Database.change(
+                connection,
+                "update check_in set document = json_remove(document, '$.checkIn.ketones')"));
+    CheckIn read = checkIns.of(client.id(), 1).get(0).checkIn();
+    assertThat(read.ketones()).isEmpty();
+    assertThat(read.glucose()).isEqualTo(saved.checkIn().glucose());
   }
 }

@@ -128,6 +128,45 @@ class SessionStoreTest {
     assertThat(logs.of(client.id())).hasSize(1);
   }
 
+  /** A log that is corrected stays where it was, and a stop sign counts from when it was said. */
+  @Test
+  void aSymptomCountsFromWhenItWasSaidAndALogStaysWhereItWas() {
+    SessionLog first = log(Optional.empty(), DAY, Set.of());
+    logs.add(List.of(new Logged(client.id(), first)));
+    SessionLog second = log(Optional.empty(), DAY, Set.of(StopSign.WISH));
+    SessionLog later =
+        new SessionLog(
+            second.id(),
+            second.number(),
+            second.on(),
+            second.mode(),
+            second.done(),
+            second.minutes(),
+            second.rate(),
+            second.rpe20(),
+            second.voice(),
+            second.warnings(),
+            second.note(),
+            second.asked(),
+            NOW.plusSeconds(60));
+    logs.add(List.of(new Logged(client.id(), later)));
+    SessionLog corrected = log(Optional.empty(), DAY, Set.of(StopSign.CHEST_PAIN));
+    Instant said = NOW.plusSeconds(3_600);
+    assertThat(logs.correct(client.id(), first.id(), corrected, said)).isTrue();
+    assertThat(logs.of(client.id()))
+        .extracting(SessionLog::id)
+        .containsExactly(later.id(), corrected.id());
+    assertThat(logs.of(client.id()).get(1).recordedAt()).isEqualTo(NOW);
+    assertThat(logs.symptoms(client.id())).contains(said);
+    // Corrected again without another sign, it was said when it was said.
+    SessionLog again = log(Optional.empty(), DAY, Set.of(StopSign.CHEST_PAIN, StopSign.WISH));
+    logs.correct(client.id(), corrected.id(), again, said.plusSeconds(60));
+    assertThat(logs.symptoms(client.id())).contains(said);
+    SessionLog more = log(Optional.empty(), DAY, Set.of(StopSign.CHEST_PAIN, StopSign.PALE));
+    logs.correct(client.id(), again.id(), more, said.plusSeconds(120));
+    assertThat(logs.symptoms()).containsEntry(client.id(), said.plusSeconds(120));
+  }
+
   @Test
   void busyTimesAreTheClientsAndTheStudios() {
     BusyRepository busy = new BusyRepository(database);

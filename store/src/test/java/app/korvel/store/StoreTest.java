@@ -2,6 +2,7 @@ package app.korvel.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
 import app.korvel.core.maximum.Choice;
 import app.korvel.core.maximum.Mode;
@@ -17,7 +18,7 @@ import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Goal;
-import app.korvel.core.screening.Reported;
+import app.korvel.core.screening.OnRecord;
 import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Sex;
 import java.nio.charset.StandardCharsets;
@@ -149,7 +150,7 @@ class StoreTest {
 
   private static Prescription prescription(Client client, RestingReading reading) {
     Screening screening =
-        Screening.of(client, Optional.empty(), List.of(), Reported.NOTHING, TODAY, ZoneOffset.UTC);
+        Screening.of(client, Optional.empty(), OnRecord.NOTHING, TODAY, ZoneOffset.UTC);
     Groundwork ground =
         Groundwork.of(
             screening,
@@ -323,10 +324,36 @@ class StoreTest {
     choices.add(ids.next(), client.id(), Optional.empty(), TODAY, NOW);
     assertThat(choices.current(client.id())).isEmpty();
     assertThat(choices.of(client.id()))
+        .extracting(MaximumChoiceRepository.Kept::choice, MaximumChoiceRepository.Kept::on)
         .containsExactly(
-            new MaximumChoiceRepository.Kept(Optional.empty(), TODAY),
-            new MaximumChoiceRepository.Kept(Optional.of(second), TODAY.plusDays(1)),
-            new MaximumChoiceRepository.Kept(Optional.of(first), TODAY));
+            tuple(Optional.empty(), TODAY),
+            tuple(Optional.of(second), TODAY.plusDays(1)),
+            tuple(Optional.of(first), TODAY));
+  }
+
+  /** What stands again was chosen when it was, and nobody else's choice is undone. */
+  @Test
+  void aChoiceIsUndoneAsOfWhenTheOneBeforeWasMade() {
+    MaximumChoiceRepository choices = new MaximumChoiceRepository(database);
+    Client client = added("Åse Brandt");
+    Ids ids = Ids.timeOrdered();
+    Choice first = Choice.of("nes-211", "rowed at 178", TODAY.minusDays(24));
+    UUID firstId = ids.next();
+    choices.add(firstId, client.id(), Optional.of(first), TODAY, NOW);
+    UUID back = ids.next();
+    choices.add(back, client.id(), Optional.empty(), TODAY, NOW);
+    UUID again = ids.next();
+    assertThat(choices.undo(client.id(), back, again, NOW)).isTrue();
+    assertThat(choices.current(client.id())).contains(first);
+    assertThatThrownBy(() -> choices.undo(client.id(), firstId, ids.next(), NOW))
+        .isInstanceOf(SupersededException.class);
+    assertThat(choices.undo(client.id(), ids.next(), ids.next(), NOW)).isFalse();
+
+    Client other = added("Bo Brandt");
+    UUID only = ids.next();
+    choices.add(only, other.id(), Optional.of(first), TODAY, NOW);
+    choices.undo(other.id(), only, ids.next(), NOW);
+    assertThat(choices.current(other.id())).isEmpty();
   }
 
   /** However many correct one reading at once, one is kept and the others are told. */

@@ -22,6 +22,7 @@ import java.util.Set;
  * @param rhythm how the beats followed each other, if it was noted
  * @param pressure blood pressure at rest, if it was measured
  * @param glucose blood glucose, if it was measured
+ * @param ketones what is known of them, if they were asked for
  * @param weightKg weight, {@link Limit#WEIGHT}, if it was measured
  * @param symptoms signs or symptoms worse than usual
  * @param told what else was told
@@ -35,6 +36,7 @@ public record CheckIn(
     Optional<Rhythm> rhythm,
     Optional<BloodPressure> pressure,
     Optional<Glucose> glucose,
+    Optional<Ketones> ketones,
     Optional<BigDecimal> weightKg,
     Set<Symptom> symptoms,
     Set<Told> told) {
@@ -47,7 +49,7 @@ public record CheckIn(
     CHANGED("New condition, symptom, medicine or dose"),
     POOR_AIR("Poor air outside"),
     HEAT("Heat"),
-    UNWELL("Ketones, or unwell with high glucose"),
+    UNWELL("Unwell, with high glucose"),
     SEVERE_LOW("A severe low in the last 24 hours"),
     CARRIED("Has on them what they carry");
 
@@ -84,6 +86,7 @@ public record CheckIn(
         source,
         settled,
         recounted,
+        Optional.empty(),
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),

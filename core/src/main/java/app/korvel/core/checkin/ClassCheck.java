@@ -37,12 +37,14 @@ public record ClassCheck(
   /** What the instructor does with one person of the class, the ones to talk to first. */
   public enum Call {
     NOT_TODAY("Not today"),
-    /** A first odd value. */
-    COUNT_AGAIN("Count again for 60 s"),
+    /** Whether they may exercise at all has not been decided. */
+    SCREEN_FIRST("Screening first"),
+    /** A first odd value, or one in another posture than the usual one. */
+    COUNT_AGAIN("Count again"),
     LIGHT_ONLY("Light only"),
     AS_USUAL("As usual"),
-    /** There was nothing to hold it against. */
-    IN_RANGE("In the usual range");
+    /** There was nothing to compare it with but the lines. */
+    NO_USUAL_VALUE("No usual value yet; under the line");
 
     private final String displayName;
 
@@ -57,7 +59,7 @@ public record ClassCheck(
 
     /** Whether to talk to them before they start. */
     public boolean talk() {
-      return this != AS_USUAL && this != IN_RANGE;
+      return this != AS_USUAL && this != NO_USUAL_VALUE;
     }
   }
 
@@ -105,21 +107,19 @@ public record ClassCheck(
     return switch (outcome) {
       case NOT_TODAY -> Optional.of(Call.NOT_TODAY);
       case LIGHT_ONLY -> Optional.of(Call.LIGHT_ONLY);
-      case GO -> Optional.empty();
+      case GO, COUNT_AGAIN -> Optional.empty();
     };
   }
 
   private static Call call(Verdict verdict, Known known) {
-    if (known.screeningStops().isPresent()) {
-      return Call.NOT_TODAY;
-    }
-    if (verdict.recount()) {
-      return Call.COUNT_AGAIN;
+    if (!known.decided()) {
+      return Call.SCREEN_FIRST;
     }
     return switch (verdict.outcome()) {
       case NOT_TODAY -> Call.NOT_TODAY;
+      case COUNT_AGAIN -> Call.COUNT_AGAIN;
       case LIGHT_ONLY -> Call.LIGHT_ONLY;
-      case GO -> known.usualBpm().isPresent() ? Call.AS_USUAL : Call.IN_RANGE;
+      case GO -> known.usual().isPresent() ? Call.AS_USUAL : Call.NO_USUAL_VALUE;
     };
   }
 }

@@ -15,19 +15,41 @@ public record Glucose(BigDecimal value, Unit unit) {
 
   /** The two units, each with its own round lines. */
   public enum Unit {
-    MMOL_L("mmol/L", Limit.GLUCOSE_MMOL, Threshold.GLUCOSE_LOW_MMOL, Threshold.GLUCOSE_HIGH_MMOL),
-    MG_DL("mg/dL", Limit.GLUCOSE_MG, Threshold.GLUCOSE_LOW_MG, Threshold.GLUCOSE_HIGH_MG);
+    MMOL_L(
+        "mmol/L",
+        Limit.GLUCOSE_MMOL,
+        Threshold.GLUCOSE_LOW_MMOL,
+        Threshold.GLUCOSE_HIGH_MMOL,
+        Threshold.GLUCOSE_LIGHT_MMOL,
+        Threshold.GLUCOSE_STOP_MMOL),
+    MG_DL(
+        "mg/dL",
+        Limit.GLUCOSE_MG,
+        Threshold.GLUCOSE_LOW_MG,
+        Threshold.GLUCOSE_HIGH_MG,
+        Threshold.GLUCOSE_LIGHT_MG,
+        Threshold.GLUCOSE_STOP_MG);
 
     private final String displayName;
     private final Limit limit;
     private final Threshold low;
     private final Threshold high;
+    private final Threshold light;
+    private final Threshold stop;
 
-    Unit(String displayName, Limit limit, Threshold low, Threshold high) {
+    Unit(
+        String displayName,
+        Limit limit,
+        Threshold low,
+        Threshold high,
+        Threshold light,
+        Threshold stop) {
       this.displayName = displayName;
       this.limit = limit;
       this.low = low;
       this.high = high;
+      this.light = light;
+      this.stop = stop;
     }
 
     /** As it is shown. */
@@ -38,6 +60,10 @@ public record Glucose(BigDecimal value, Unit unit) {
     /** What is accepted. */
     public Limit limit() {
       return limit;
+    }
+
+    private String line(Threshold line) {
+      return line.value().toPlainString() + " " + displayName;
     }
   }
 
@@ -55,17 +81,39 @@ public record Glucose(BigDecimal value, Unit unit) {
     return value.compareTo(unit.low.value()) < 0;
   }
 
-  /** Over the line at which ketones or feeling unwell end the day. */
+  /** Over the line from which ketones are asked for. */
   boolean high() {
-    return value.compareTo(unit.high.value()) > 0;
+    return over(unit.high);
+  }
+
+  /** Over the line up to which more than light work may be done. */
+  boolean lightOnly() {
+    return over(unit.light);
+  }
+
+  /** Over the line at which there is no session. */
+  boolean tooHigh() {
+    return over(unit.stop);
+  }
+
+  private boolean over(Threshold line) {
+    return value.compareTo(line.value()) > 0;
   }
 
   String lowLine() {
-    return unit.low.value().toPlainString() + " " + unit.displayName;
+    return unit.line(unit.low);
   }
 
   String highLine() {
-    return unit.high.value().toPlainString() + " " + unit.displayName;
+    return unit.line(unit.high);
+  }
+
+  String lightLine() {
+    return unit.line(unit.light);
+  }
+
+  String stopLine() {
+    return unit.line(unit.stop);
   }
 
   @Override

@@ -1,6 +1,9 @@
 package app.korvel.core.checkin;
 
 import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.FindingKind;
+import app.korvel.core.pulse.Posture;
+import app.korvel.core.pulse.UsualPulse;
 import app.korvel.core.screening.Effects;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Screening;
@@ -11,24 +14,24 @@ import java.util.Optional;
 import java.util.OptionalInt;
 
 /**
- * What a check-in is held against.
+ * What a check-in is compared with.
  *
  * @param date the day
  * @param person the client as the rules see them
- * @param usualBpm the working resting value of the same posture and source, if there is one
+ * @param usual what is usual for them at rest, if it is known
  * @param toldUsualBpm what the client has always had at rest, if told at intake
  * @param effects what their contexts ask for and have them carry
  * @param weights those measured before
- * @param screeningStops why the screening does not let them train; empty where it does
+ * @param screening why the screening does not let them train; empty where it does
  */
 public record Known(
     LocalDate date,
     Person person,
-    OptionalInt usualBpm,
+    Optional<UsualPulse> usual,
     OptionalInt toldUsualBpm,
     Effects effects,
     List<Weighed> weights,
-    Optional<String> screeningStops) {
+    Optional<Finding> screening) {
 
   /** A weight of a day. */
   public record Weighed(LocalDate on, BigDecimal kg) {}
@@ -37,31 +40,52 @@ public record Known(
     weights = List.copyOf(weights);
   }
 
-  /** Without what their context asks for and has them carry: what a pulse alone is held against. */
+  /**
+   * Without what their context asks for and has them carry: what a pulse alone is compared with.
+   */
   Known pulseAlone() {
-    return new Known(date, person, usualBpm, toldUsualBpm, Effects.NONE, List.of(), screeningStops);
+    return new Known(date, person, usual, toldUsualBpm, Effects.NONE, List.of(), screening);
   }
 
-  /**
-   * What is known of a screened client.
-   *
-   * @param usualBpm the working resting value of the same posture and source, if there is one
-   */
+  /** What a pulse in that posture is compared with: only a usual value of the same posture. */
+  public OptionalInt usualBpm(Posture posture) {
+    return usual
+        .filter(value -> value.posture() == posture)
+        .map(value -> OptionalInt.of(value.bpm()))
+        .orElse(OptionalInt.empty());
+  }
+
+  /** Whether the screening has been decided, and lets them train or not. */
+  public boolean decided() {
+    return screening
+        .filter(finding -> finding.code().equals(FindingKind.SCREENING_OPEN.code()))
+        .isEmpty();
+  }
+
+  /** What is known of a screened client. */
   public static Known of(
-      LocalDate date, Screening screening, OptionalInt usualBpm, List<Weighed> weights) {
+      LocalDate date, Screening screening, Optional<UsualPulse> usual, List<Weighed> weights) {
     return new Known(
         date,
         screening.person(),
-        usualBpm,
+        usual,
         screening.answers().usualRestingBpm(),
         screening.effects(),
         weights,
-        screening.stops().stream().map(Finding::message).findFirst());
+        screening(screening));
+  }
+
+  private static Optional<Finding> screening(Screening screening) {
+    return screening.decided()
+        ? screening.stops().stream()
+            .findFirst()
+            .map(stop -> FindingKind.SCREENING_STOPS.of(stop.message()))
+        : Optional.of(FindingKind.SCREENING_OPEN.of());
   }
 
   /** Nothing but the person, and perhaps a usual value: what a calculator knows. */
-  public static Known of(LocalDate date, Person person, OptionalInt usualBpm) {
+  public static Known of(LocalDate date, Person person, Optional<UsualPulse> usual) {
     return new Known(
-        date, person, usualBpm, OptionalInt.empty(), Effects.NONE, List.of(), Optional.empty());
+        date, person, usual, OptionalInt.empty(), Effects.NONE, List.of(), Optional.empty());
   }
 }

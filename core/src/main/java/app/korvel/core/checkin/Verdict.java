@@ -6,8 +6,10 @@ import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.Texts;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.pulse.Rhythm;
+import app.korvel.core.pulse.UsualPulse;
 import app.korvel.core.pulse.UsualResting;
 import app.korvel.core.screening.Condition;
 import app.korvel.core.screening.Measure;
@@ -18,17 +20,19 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.function.Function;
+import java.util.function.IntPredicate;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /**
  * Today's go or no-go, with its reasons.
  *
- * @param outcome what it comes to; while a recount is due, the careful reading of the first value
+ * @param outcome what it comes to
  * @param mayOverride whether the instructor may decide otherwise: only where nothing but the
  *     difference from the usual pulse speaks against it
- * @param recount whether the pulse is to be counted again for 60 s before it decides anything
+ * @param recount whether the pulse is to be counted again before it decides anything
  * @param notYet whether all that speaks against it can be put right on the spot: something eaten,
  *     measured or fetched
  * @param findings the reasons, the weightiest first
@@ -61,12 +65,26 @@ public record Verdict(
   /** A check-in beside what it is held against. */
   private record Case(CheckIn now, Known known) {
 
-    boolean usual(Predicate<Integer> offBy) {
-      return known.usualBpm().isPresent() && offBy.test(Math.abs(difference()));
+    OptionalInt usual() {
+      return known.usualBpm(now.posture());
+    }
+
+    boolean usual(IntPredicate offBy) {
+      return usual().isPresent() && offBy.test(Math.abs(difference()));
     }
 
     int difference() {
-      return now.pulseBpm() - known.usualBpm().getAsInt();
+      return now.pulseBpm() - usual().getAsInt();
+    }
+
+    /** Whether there is a usual value, and it is of another posture. */
+    boolean otherPosture() {
+      return known.usual().isPresent() && usual().isEmpty();
+    }
+
+    /** Whether the usual value came about otherwise than this pulse. */
+    boolean otherSource() {
+      return usual().isPresent() && known.usual().get().source() != now.source();
     }
 
     Object[] offBy() {
@@ -74,7 +92,7 @@ public record Verdict(
         now.pulseBpm(),
         Math.abs(difference()),
         difference() < 0 ? "under" : "over",
-        known.usualBpm().getAsInt()
+        usual().getAsInt()
       };
     }
 
@@ -82,20 +100,48 @@ public record Verdict(
       return UsualResting.at(known.person().age()).highest();
     }
 
+    int lowestLine() {
+      return UsualResting.at(known.person().age()).rareUnder();
+    }
+
     boolean overLine() {
       return now.pulseBpm() > highestUsual();
     }
 
-    /** Under 40 without being usual, by the record or by what was told at intake. */
+    /** Under the lower line without being usual, by the record or by what was told at intake. */
     boolean underLine() {
-      int rare = Threshold.RESTING_RARE.whole();
+      int rare = lowestLine();
       return now.pulseBpm() < rare
-          && known.usualBpm().orElse(rare) >= rare
+          && known.usual().map(UsualPulse::bpm).orElse(rare) >= rare
           && known.toldUsualBpm().orElse(rare) >= rare;
     }
 
-    boolean odd() {
-      return overLine() || underLine() || usual(off -> off >= LIGHT_ONLY_FROM);
+    /** A first odd value, which is counted again before it decides anything. */
+    boolean firstOdd() {
+      return !now.recounted()
+          && (overLine() || underLine() || usual(off -> off >= LIGHT_ONLY_FROM));
+    }
+
+    /** Over the line before they have settled: counted again after they have. */
+    boolean sitFirst() {
+      return !now.recounted() && overLine() && !now.settled();
+    }
+
+    boolean glucose(Predicate<Glucose> which) {
+      return now.glucose().filter(which).isPresent();
+    }
+
+    /** High, and not so high that nothing more is asked. */
+    boolean highGlucose() {
+      return glucose(value -> value.high() && !value.tooHigh());
+    }
+
+    boolean ketones(Ketones found) {
+      return now.ketones().filter(found::equals).isPresent();
+    }
+
+    boolean ketonesOrUnwell() {
+      return ketones(Ketones.PRESENT) || told(Told.UNWELL);
     }
 
     boolean told(Told word) {
@@ -144,6 +190,8 @@ public record Verdict(
     DIFFERENCE,
     /** An absolute line of the pulse: waits for a recount. */
     PULSE_LINE,
+    /** The pulse is to be counted again. */
+    AGAIN,
     /** Can be put right on the spot. */
     NOT_YET,
     OTHER;
@@ -191,8 +239,36 @@ public record Verdict(
           Rule.of(
               FindingKind.SCREENING_STOPS,
               Outcome.NOT_TODAY,
-              each -> each.known.screeningStops().isPresent(),
-              each -> figures(each.known.screeningStops().get())),
+              each -> each.known.screening().isPresent() && each.known.decided(),
+              each -> figures(each.known.screening().get().because())),
+          new Rule(
+              FindingKind.SCREENING_OPEN,
+              Outcome.NOT_TODAY,
+              Ground.NOT_YET,
+              each -> !each.known.decided(),
+              each -> figures()),
+          new Rule(
+              FindingKind.PULSE_SIT_FIRST,
+              Outcome.COUNT_AGAIN,
+              Ground.AGAIN,
+              Case::sitFirst,
+              each -> figures(each.now.pulseBpm(), each.highestUsual())),
+          new Rule(
+              FindingKind.PULSE_RECOUNT,
+              Outcome.COUNT_AGAIN,
+              Ground.AGAIN,
+              each -> each.firstOdd() && !each.sitFirst(),
+              each -> figures(each.now.pulseBpm())),
+          new Rule(
+              FindingKind.USUAL_POSTURE_FIRST,
+              Outcome.COUNT_AGAIN,
+              Ground.AGAIN,
+              Case::otherPosture,
+              each ->
+                  figures(
+                      word(each.known.usual().get().posture()),
+                      each.known.usual().get().bpm(),
+                      word(each.now.posture()))),
           Rule.of(
               FindingKind.SYMPTOMS_TODAY,
               Outcome.NOT_TODAY,
@@ -253,10 +329,25 @@ public record Verdict(
               each -> each.now.glucose().filter(Glucose::low).isPresent(),
               each -> figures(each.now.glucose().get(), each.now.glucose().get().lowLine())),
           Rule.of(
+              FindingKind.GLUCOSE_TOO_HIGH,
+              Outcome.NOT_TODAY,
+              each -> each.glucose(Glucose::tooHigh),
+              each -> figures(each.now.glucose().get(), each.now.glucose().get().stopLine())),
+          Rule.of(
               FindingKind.GLUCOSE_HIGH_UNWELL,
               Outcome.NOT_TODAY,
-              each ->
-                  each.told(Told.UNWELL) && each.now.glucose().filter(Glucose::high).isPresent(),
+              each -> each.highGlucose() && each.ketonesOrUnwell(),
+              each -> figures(each.now.glucose().get(), each.now.glucose().get().highLine())),
+          Rule.of(
+              FindingKind.KETONES_NOT_MEASURED,
+              Outcome.NOT_TODAY,
+              each -> each.highGlucose() && each.ketones(Ketones.NOT_MEASURED),
+              each -> figures(each.now.glucose().get(), each.now.glucose().get().highLine())),
+          new Rule(
+              FindingKind.KETONES_FIRST,
+              Outcome.NOT_TODAY,
+              Ground.NOT_YET,
+              each -> each.highGlucose() && each.now.ketones().isEmpty() && !each.ketonesOrUnwell(),
               each -> figures(each.now.glucose().get(), each.now.glucose().get().highLine())),
           new Rule(
               FindingKind.MEASURE_FIRST,
@@ -280,14 +371,14 @@ public record Verdict(
               FindingKind.PULSE_OVER_LINE,
               Outcome.NOT_TODAY,
               Ground.PULSE_LINE,
-              each -> each.overLine() && each.now.settled(),
+              Case::overLine,
               each -> figures(each.now.pulseBpm(), each.highestUsual())),
           new Rule(
               FindingKind.PULSE_UNDER_LINE,
               Outcome.NOT_TODAY,
               Ground.PULSE_LINE,
               Case::underLine,
-              each -> figures(each.now.pulseBpm())),
+              each -> figures(each.now.pulseBpm(), each.lowestLine())),
           new Rule(
               FindingKind.SLEEPLESS_AND_RAISED,
               Outcome.NOT_TODAY,
@@ -310,10 +401,22 @@ public record Verdict(
               each -> each.usual(off -> off >= LIGHT_ONLY_FROM && off < NOT_TODAY_FROM),
               Case::offBy),
           Rule.of(
+              FindingKind.GLUCOSE_LIGHT_ONLY,
+              Outcome.LIGHT_ONLY,
+              each ->
+                  each.highGlucose()
+                      && each.glucose(Glucose::lightOnly)
+                      && each.ketones(Ketones.NONE)
+                      && !each.ketonesOrUnwell(),
+              each -> figures(each.now.glucose().get(), each.now.glucose().get().lightLine())),
+          Rule.of(
               FindingKind.GLUCOSE_HIGH,
               Outcome.GO,
               each ->
-                  !each.told(Told.UNWELL) && each.now.glucose().filter(Glucose::high).isPresent(),
+                  each.highGlucose()
+                      && !each.glucose(Glucose::lightOnly)
+                      && each.ketones(Ketones.NONE)
+                      && !each.ketonesOrUnwell(),
               each -> figures(each.now.glucose().get(), each.now.glucose().get().highLine())),
           Rule.of(
               FindingKind.ONE_LEVEL_EASIER,
@@ -335,49 +438,55 @@ public record Verdict(
           Rule.of(
               FindingKind.PULSE_NO_USUAL,
               Outcome.GO,
-              each -> each.known.usualBpm().isEmpty(),
+              each -> each.known.usual().isEmpty(),
               each -> figures(each.now.pulseBpm())),
+          Rule.of(
+              FindingKind.USUAL_BY_OTHER_SOURCE,
+              Outcome.GO,
+              Case::otherSource,
+              each ->
+                  figures(
+                      each.usual().getAsInt(),
+                      word(each.known.usual().get().source()),
+                      word(each.now.source()))),
           Rule.of(
               FindingKind.PULSE_AS_USUAL,
               Outcome.GO,
               each -> each.usual(off -> off < LIGHT_ONLY_FROM) && !each.overLine(),
-              each -> figures(each.now.pulseBpm(), each.known.usualBpm().getAsInt())));
+              each -> figures(each.now.pulseBpm(), each.usual().getAsInt())));
+
+  private static String word(Enum<?> word) {
+    return word.name().toLowerCase(Locale.ROOT);
+  }
 
   /** Judges a check-in. */
   public static Verdict of(CheckIn now, Known known) {
     Case each = new Case(now, known);
-    boolean recount = each.odd() && !now.recounted();
     List<Finding> findings = new ArrayList<>();
     Outcome outcome = Outcome.GO;
     boolean differenceAlone = true;
     boolean mendable = true;
+    boolean again = false;
     for (Rule rule : RULES) {
-      if (!rule.holds.test(each)) {
+      // What waits for a recount has not decided anything yet, and is not said.
+      if (!rule.holds.test(each) || (each.firstOdd() && rule.ground.pulse())) {
         continue;
       }
       if (rule.outcome.compareTo(outcome) > 0) {
         outcome = rule.outcome;
       }
+      again |= rule.ground == Ground.AGAIN;
       differenceAlone &= rule.outcome == Outcome.GO || rule.ground == Ground.DIFFERENCE;
       mendable &= rule.outcome != Outcome.NOT_TODAY || rule.ground == Ground.NOT_YET;
-      // What waits for a recount has not decided anything yet, and is not said.
-      if (!recount || !rule.ground.pulse()) {
-        findings.add(rule.kind.of(rule.figures.apply(each)));
-      }
-    }
-    if (recount) {
-      if (outcome == Outcome.GO) {
-        outcome = Outcome.NOT_TODAY;
-      }
-      findings.add(0, FindingKind.PULSE_RECOUNT.of(now.pulseBpm()));
+      findings.add(rule.kind.of(rule.figures.apply(each)));
     }
     if (outcome == Outcome.GO) {
       findings.add(FindingKind.NOTHING_AGAINST.of());
     }
     return new Verdict(
         outcome,
-        outcome != Outcome.GO && differenceAlone && !recount,
-        recount,
+        outcome != Outcome.GO && differenceAlone,
+        again,
         outcome == Outcome.NOT_TODAY && mendable,
         findings);
   }
@@ -394,18 +503,14 @@ public record Verdict(
           "is not open: more than the difference from the usual pulse speaks against training",
           "no override");
     }
+    if (decided == Outcome.COUNT_AGAIN) {
+      throw InvalidValueException.of("override", "decides nothing", "go or light-only");
+    }
     if (decided.compareTo(outcome) >= 0) {
       throw InvalidValueException.of(
           "override", "is what the rules say already, or stricter", "an easier outcome");
     }
-    String clean = reason.strip();
-    int length = clean.codePointCount(0, clean.length());
-    if (length < SHORTEST_REASON || length > REASON_LENGTH) {
-      throw InvalidValueException.of(
-          "reason",
-          length < SHORTEST_REASON ? "says nothing" : "has " + length + " characters",
-          SHORTEST_REASON + " to " + REASON_LENGTH + " characters");
-    }
+    String clean = Texts.checked("reason", reason, SHORTEST_REASON, REASON_LENGTH);
     return new OwnDecision(decided, clean);
   }
 }

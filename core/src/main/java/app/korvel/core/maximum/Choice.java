@@ -1,6 +1,7 @@
 package app.korvel.core.maximum;
 
 import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.Texts;
 import java.time.LocalDate;
 
 /**
@@ -24,16 +25,7 @@ public record Choice(String method, String reason, LocalDate chosenOn) {
    * @throws InvalidValueException when it is too short, too long, or more than one line of text
    */
   public static Choice of(String method, String reason, LocalDate chosenOn) {
-    String clean = reason.strip();
-    int length = clean.codePointCount(0, clean.length());
-    String accepted = SHORTEST_REASON + " to " + LONGEST_REASON + " characters, on one line";
-    if (length < SHORTEST_REASON || length > LONGEST_REASON) {
-      throw InvalidValueException.of(
-          "reason", length == 0 ? "is missing" : "has " + length + " characters", accepted);
-    }
-    if (clean.codePoints().anyMatch(Character::isISOControl)) {
-      throw InvalidValueException.of("reason", "holds a control character", accepted);
-    }
-    return new Choice(method, clean, chosenOn);
+    return new Choice(
+        method, Texts.checked("reason", reason, SHORTEST_REASON, LONGEST_REASON), chosenOn);
   }
 }

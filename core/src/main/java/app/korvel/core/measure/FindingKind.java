@@ -68,6 +68,18 @@ public enum FindingKind {
       "A guardian's consent comes first.",
       "The client is %s. Under 18 a parent or guardian has to agree.",
       Source.PRACTICE),
+  DISEASE_TOLD_OTHERWISE(
+      CAUTION,
+      "Counts as known: %s. Ask which condition it is, and tick it.",
+      "Told by %2$s. What is known counts, however it was told; until the condition is named"
+          + " everything is decided as if it were.",
+      Source.ACSM_SCREENING),
+  LIMIT_LAPSED(
+      CAUTION,
+      "%s lapsed on %s, and still holds.",
+      "A written limit holds until it is renewed, or %3$s lifts it. Ask for a new one; take it off"
+          + " here only when it has been lifted.",
+      Source.PRACTICE),
   LIGHT_TO_MODERATE(
       INFO, "Light to moderate: nothing above 60 %% of reserve.", "%s", Source.ACSM_SCREENING),
 
@@ -167,11 +179,11 @@ public enum FindingKind {
   PULSE_OVER_LINE(
       BLOCK,
       "Not today: %s at rest is over %s.",
-      "Settled and over the top of the usual range: a doctor's look before training.",
+      "Still over the top of the usual range when counted again: a doctor's look before training.",
       Source.PRACTICE),
   PULSE_UNDER_LINE(
       BLOCK,
-      "Not today: %s is under 40, and not usual for this client.",
+      "Not today: %s is under %s, and not usual for this client.",
       "See a doctor, today if they feel unwell.",
       Source.PRACTICE),
   PULSE_NO_USUAL(
@@ -185,6 +197,22 @@ public enum FindingKind {
       "Checked in today: %s.",
       "What a check-in has said of this day stands beside a later count; check in again to change"
           + " it.",
+      Source.PRACTICE),
+  PULSE_SIT_FIRST(
+      BLOCK,
+      "Sit for 5 min, then count again for 60 s.",
+      "%s is over %s, and they have not settled yet. Over it again, settled or not, is not today.",
+      Source.PRACTICE),
+  USUAL_POSTURE_FIRST(
+      BLOCK,
+      "Count again %s: that is how the usual %s was taken.",
+      "This one was taken %3$s. Posture alone moves the pulse, so it can be compared with the lines"
+          + " only, and a go needs one in the usual posture.",
+      Source.PRACTICE),
+  USUAL_BY_OTHER_SOURCE(
+      CAUTION,
+      "The usual %s is by %s, this one by %s.",
+      "Sources differ by a few bpm; measure it the usual way where it matters.",
       Source.PRACTICE),
   PULSE_RECOUNT(
       BLOCK,
@@ -242,9 +270,29 @@ public enum FindingKind {
       "Not today: glucose %s is over %s, with ketones or feeling unwell.",
       "Work raises it further then. Follow the sick-day plan, or ask the diabetes team.",
       Source.PRACTICE),
+  GLUCOSE_TOO_HIGH(
+      BLOCK,
+      "Not today: glucose %s is over %s.",
+      "Follow the sick-day plan, or ask the diabetes team, with or without ketones.",
+      Source.PRACTICE),
+  KETONES_FIRST(
+      BLOCK,
+      "Not yet: glucose %s is over %s. Measure ketones, and ask how they feel.",
+      "With ketones, or feeling unwell, work raises it further.",
+      Source.PRACTICE),
+  KETONES_NOT_MEASURED(
+      BLOCK,
+      "Not today: glucose %s is over %s, and ketones were not measured.",
+      "Without knowing them there is no session; measure them, and check in again.",
+      Source.PRACTICE),
+  GLUCOSE_LIGHT_ONLY(
+      CAUTION,
+      "Light only: glucose %s is over %s, without ketones.",
+      "Drink, measure again on the way, and stop if it rises or they feel unwell.",
+      Source.PRACTICE),
   GLUCOSE_HIGH(
       CAUTION,
-      "Glucose %s is over %s: start easy, drink, and measure again on the way.",
+      "Glucose %s is over %s, without ketones: start easy, drink, and measure again on the way.",
       "No ketones and feeling well: a session may go on. Ask about ketones again if it stays.",
       Source.PRACTICE),
   GLUCOSE_SEVERE_LOW(
@@ -286,6 +334,12 @@ public enum FindingKind {
       INFO, "Nothing speaks against today's session.", "Every line was kept.", Source.PRACTICE),
   SCREENING_STOPS(
       BLOCK, "Not today: the screening does not allow it.", "%s", Source.ACSM_SCREENING),
+  SCREENING_OPEN(
+      BLOCK,
+      "Not yet: finish the screening first.",
+      "Whether they may exercise at all has not been decided, and nothing is assumed from a question"
+          + " that was not asked.",
+      Source.ACSM_SCREENING),
 
   // Pulse
   CAME_BACK_TO_REST(
@@ -372,7 +426,7 @@ public enum FindingKind {
   RESTING_LOW_TRAINED(
       INFO,
       "%s is low, and common in someone who trains.",
-      "At %2$s, %3$s to %4$s bpm is usual at rest; 40 to 60 is common in the well trained.",
+      "At %2$s, %3$s to %4$s bpm is usual at rest; %5$s to %3$s is common in the well trained.",
       Source.PRACTICE),
   RESTING_LOW_MEDICINE(
       INFO,
@@ -387,15 +441,27 @@ public enum FindingKind {
       Source.PRACTICE),
   RESTING_UNDER_40(
       CAUTION,
-      "%s is under 40. Unless it is known to be usual for this client: no training, and a doctor's"
+      "%s is under %5$s. Unless it is known to be usual for this client: no training, and a doctor's"
           + " look.",
-      "Under 40 bpm at rest is rare even in the well trained.",
+      "At %2$s, under %5$s bpm at rest is rare even in the well trained.",
       Source.PRACTICE),
   RESTING_HIGH(
       CAUTION,
       "%s is over the usual range. Settled and seated, ask a doctor before training.",
       "At %2$s, %3$s to %4$s bpm is usual at rest.",
       Source.PRACTICE),
+  RESTING_OVER_STOPS(
+      BLOCK,
+      "Nothing is issued: %s at rest is over %s.",
+      "Over the top of the range at this age a doctor has a look first; record the answer as a"
+          + " clearance. Measuring goes on.",
+      Source.PRACTICE),
+  READING_DEPARTS(
+      CAUTION,
+      "%s is %s bpm off the %s taken earlier today: not taken as usual.",
+      "Two readings of one day that differ so far are a miscount, or somebody who has not settled."
+          + " Count again; take it as usual only if you are sure of it.",
+      Source.KORVEL),
   RESTING_HIGH_RECOUNT(
       CAUTION,
       "%s is over the usual range. Sit quietly for 5 minutes and count again for 60 s.",
@@ -742,6 +808,12 @@ public enum FindingKind {
       "65 and over: effort beside every number, and balance work in the week.",
       "Ask about falls and joints before steps or stairs.",
       Source.PRACTICE),
+  OTHER_DAYS(
+      INFO,
+      "%s of the %s days as prescribed, the others at %s %% of reserve.",
+      "Of four days a week or more at most three are vigorous: the body gains while it recovers. At 65"
+          + " and over, with a heart condition, or in the first 12 weeks, never two in a row.",
+      Source.PRACTICE),
   UNDER_18_WEEK(
       INFO,
       "%s of 420 min a week: under 18 the mark is 60 minutes a day of mixed activity.",
@@ -818,6 +890,12 @@ public enum FindingKind {
       "%2$s min above %1$s %% at a stretch; 1 to 2 min are the most.",
       "Work this hard is not held longer; put easy time between.",
       Source.PRACTICE),
+  HARD_TOO_SOON(
+      BLOCK,
+      "%s s of easy time after %s s above %s %%; at least %s s.",
+      "Between two stretches of hard work lies easy time: half as long as the work, and never under"
+          + " 10 s. Easy is up to 60 %% of reserve.",
+      Source.PRACTICE),
   BURST_LENGTH(
       BLOCK,
       "A burst of %s s; %s to %s s is one.",
@@ -842,6 +920,11 @@ public enum FindingKind {
       "The start: %s %% of reserve, %s min on %s days.",
       "What is prescribed. Minutes grow first, then days, then intensity; one of them a week.",
       Source.PRACTICE),
+  START_EASED(
+      INFO,
+      "The start: %s min on %s days, less than is prescribed.",
+      "The best of the four weeks before has %3$s min: the first may hold %4$s, and it grows from there.",
+      Source.PRACTICE),
   STEP_MINUTES(
       INFO,
       "%s min a session.",
@@ -850,23 +933,65 @@ public enum FindingKind {
   STEP_DAY(
       INFO,
       "A day more: %s days of %s min.",
-      "The minutes have reached the goal. The week's are shared out anew, so that it stays within"
-          + " %3$s min.",
+      "%4$s The week's minutes are shared out anew, so that it stays within %3$s min.",
       Source.PRACTICE),
   STEP_INTENSITY(
-      INFO,
-      "%s %% of reserve.",
-      "Minutes and days have reached the goal: 5 %% more on both edges, minutes held.",
-      Source.PRACTICE),
+      INFO, "%s %% of reserve.", "%2$s So 5 %% more on both edges, minutes held.", Source.PRACTICE),
   STEP_PAST_MODERATE(
       INFO,
       "%s %% of reserve, and %s min a session.",
-      "A step past 60 %% takes a third off the minutes that week; they grow back.",
+      "The step with which the middle of the range reaches 60 %% takes a third off the minutes that"
+          + " week; they grow back.",
       Source.PRACTICE),
   WEEK_LIGHTER(
       INFO,
-      "A lighter week: %s min a session, %s %% of the usual.",
+      "A lighter week: %s min on %s days, %s %% of the usual minutes.",
       "Every fourth week has 60 to 70 %% of the minutes, for those who train regularly.",
+      Source.PRACTICE),
+  WEEK_LIGHTER_AS_FAR(
+      INFO,
+      "A lighter week: %s min on %s days, %s %% of the usual minutes.",
+      "Every fourth week has 60 to 70 %% of the minutes, for those who train regularly. “%4$s” takes"
+          + " %5$s min at least, so this is as near to it as there is.",
+      Source.PRACTICE),
+  WEEK_NOT_LIGHTER(
+      INFO,
+      "As the week before: %s min on %s days.",
+      "A lighter week was due. “%4$s” takes %5$s min at least, so there is nothing to take off.",
+      Source.PRACTICE),
+  STEP_TO_MODERATE(
+      INFO,
+      "%s %% of reserve: the light weeks are over.",
+      "A cautious start stays light for %2$s weeks at most, whatever minutes and days have come to by"
+          + " then; minutes and days are held.",
+      Source.GARBER),
+  LAY_OFF_ON(
+      INFO,
+      "On from the last week done: %2$s %% of reserve, %3$s min on %4$s days.",
+      "%s days without a session. Under two weeks it goes on where it was.",
+      Source.PRACTICE),
+  LAY_OFF_CUT(
+      CAUTION,
+      "Back after a break: %2$s %% of reserve, %3$s min on %4$s days.",
+      "%s days without a session. After two to four weeks, 70 %% of the minutes of the last week done.",
+      Source.PRACTICE),
+  LAY_OFF_NEW_START(
+      CAUTION,
+      "A new start: %2$s %% of reserve, %3$s min on %4$s days.",
+      "%s days without a session. After more than four weeks it starts anew by present activity: ask"
+          + " how active they are now.",
+      Source.PRACTICE),
+  VIGOROUS_DAYS_MANY(
+      CAUTION,
+      "Week %s has %s vigorous days; at most 3.",
+      "Of four days a week or more at most three are vigorous; the others lie at 40 to 60 %% of"
+          + " reserve.",
+      Source.PRACTICE),
+  VIGOROUS_IN_A_ROW(
+      CAUTION,
+      "%s is the second vigorous day in a row.",
+      "At 65 and over, with a heart condition, or in the first 12 weeks, an easier day lies between two"
+          + " vigorous ones.",
       Source.PRACTICE),
   WEEK_EASED(
       INFO,
@@ -1032,6 +1157,17 @@ public enum FindingKind {
       CAUTION,
       "Laid out from version %s; version %s is in force.",
       "A programme keeps the version it was laid out from. Lay it out again to use the new one.",
+      Source.KORVEL),
+  BIRTH_DATE_CORRECTED(
+      CAUTION,
+      "The birth date was corrected on %s, after this was made. Make it anew.",
+      "The maximum, the zones and what to watch go by age; what stands here was worked out for"
+          + " another one.",
+      Source.KORVEL),
+  DECISION_LOG_CHANGED(
+      CAUTION,
+      "The log of week %s has changed since: look at week %s again.",
+      "Decided on: %3$s Now it says: %4$s",
       Source.KORVEL),
   PRESCRIPTION_REVIEW(
       CAUTION,

@@ -40,7 +40,17 @@ public enum Threshold {
   RESTING_COUNT("30", "seconds", "The shortest count that is graded good.", Source.PRACTICE),
   RESTING_POOR_COUNT(
       "10", "seconds", "A count this short is graded poor for a resting value.", Source.PRACTICE),
-  RESTING_RARE("40", "bpm", "Below it, even the trained are asked about it.", Source.PRACTICE),
+  RESTING_RARE(
+      "40",
+      "bpm",
+      "Below it, from 12 years on, even the trained are asked about it.",
+      Source.PRACTICE),
+  RESTING_RARE_CHILD("50", "bpm", "The same under 12 years.", Source.PRACTICE),
+  RESTING_DEPARTS(
+      "10",
+      "bpm",
+      "So far off what was counted earlier the same day, a reading is usual only if you say so.",
+      Source.KORVEL),
   DAY_TO_DAY("3", "bpm", "How far one resting reading strays from day to day.", Source.KORVEL),
   DAY_TO_DAY_MEDIAN("1.7", "bpm", "How far a median of three strays.", Source.KORVEL),
 
@@ -121,8 +131,19 @@ public enum Threshold {
   GLUCOSE_LOW_MMOL("5.6", "mmol/L", "Under it, eat first and measure again.", Source.PRACTICE),
   GLUCOSE_LOW_MG("100", "mg/dL", "Under it, eat first and measure again.", Source.PRACTICE),
   GLUCOSE_HIGH_MMOL(
-      "13.9", "mmol/L", "Above it with ketones or unwell, no session.", Source.PRACTICE),
-  GLUCOSE_HIGH_MG("250", "mg/dL", "Above it with ketones or unwell, no session.", Source.PRACTICE),
+      "13.9",
+      "mmol/L",
+      "Above it ketones are asked for: present, not measured, or unwell, no session.",
+      Source.PRACTICE),
+  GLUCOSE_HIGH_MG(
+      "250",
+      "mg/dL",
+      "Above it ketones are asked for: present, not measured, or unwell, no session.",
+      Source.PRACTICE),
+  GLUCOSE_LIGHT_MMOL("16.7", "mmol/L", "Above it, without ketones, light only.", Source.PRACTICE),
+  GLUCOSE_LIGHT_MG("300", "mg/dL", "Above it, without ketones, light only.", Source.PRACTICE),
+  GLUCOSE_STOP_MMOL("20", "mmol/L", "Above it, no session.", Source.PRACTICE),
+  GLUCOSE_STOP_MG("360", "mg/dL", "Above it, no session.", Source.PRACTICE),
   WEIGHT_GAIN("2", "kg", "So much more in 3 days with heart failure: no session.", Source.PRACTICE),
   WEIGHT_GAIN_DAYS("3", "days", "The time in which a gain is held against.", Source.PRACTICE),
 
@@ -131,6 +152,13 @@ public enum Threshold {
 
   HARD_AT_A_TIME(
       "120", "seconds", "Work above 80 % of reserve lasts no longer at a time.", Source.PRACTICE),
+  HARD_EASY_PART(
+      "2",
+      "parts",
+      "Between two stretches above 80 %, easy time of one part of so many of the first.",
+      Source.PRACTICE),
+  HARD_EASY_SHORTEST(
+      "10", "seconds", "Easy time between two stretches above 80 %, at least.", Source.PRACTICE),
   BURST_SHORTEST("20", "seconds", "The shortest burst.", Source.PRACTICE),
   BURST_LONGEST("30", "seconds", "The longest burst.", Source.PRACTICE),
   BURST_EVERY("180", "seconds", "From one burst to the next, at least.", Source.PRACTICE),
@@ -190,6 +218,22 @@ public enum Threshold {
       "2",
       "of 20",
       "A mean effort so far over its target range: the next week goes a step back.",
+      Source.PRACTICE),
+  VIGOROUS_DAYS(
+      "3", "days", "Of four days a week or more, the most vigorous ones.", Source.PRACTICE),
+  VIGOROUS_DAYS_FROM(
+      "4", "days a week", "From here on vigorous days are limited.", Source.PRACTICE),
+  OTHER_DAYS_FROM(
+      "40", "% of reserve", "Where the other days of such a week begin.", Source.PRACTICE),
+  OTHER_DAYS_TO("60", "% of reserve", "Where the other days of such a week end.", Source.PRACTICE),
+  LAY_OFF_CUTS(
+      "14", "days", "After so many without a session the minutes are cut.", Source.PRACTICE),
+  LAY_OFF_STARTS_ANEW(
+      "28", "days", "After more without a session it is a new start.", Source.PRACTICE),
+  LAY_OFF_SHARE(
+      "70",
+      "% of the minutes",
+      "What is left of the last week done after a lay-off.",
       Source.PRACTICE),
   EASY_MARK("80", "% of the work", "The easy share to keep to.", Source.PRACTICE),
   EASY_MARK_FROM(

@@ -1,5 +1,6 @@
 package app.korvel.core.outline;
 
+import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Texts;
 import app.korvel.core.measure.Threshold;
@@ -33,8 +34,20 @@ public record Ceiling(int percent, String because) {
     return FOR_ANYONE;
   }
 
+  /** Where nothing at all may be prescribed: the screening stops it. */
+  public static Ceiling nothing(Finding stop) {
+    return new Ceiling(0, stop.message());
+  }
+
+  /** Whether nothing at all may be prescribed. */
+  public boolean allowsNothing() {
+    return percent == 0;
+  }
+
   /** As a sentence, for example {@code Up to 90 %: higher is for testing only.} */
   public String words() {
-    return "Up to " + percent + " %: " + Texts.sentence(because);
+    return allowsNothing()
+        ? "Nothing is prescribed now: " + Texts.sentence(because)
+        : "Up to " + percent + " %: " + Texts.sentence(because);
   }
 }

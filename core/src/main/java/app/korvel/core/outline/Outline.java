@@ -53,6 +53,9 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
   private static final int MARGIN_FROM = Threshold.WARM_UP_FROM.whole();
   private static final int MARGIN_TO = Threshold.WARM_UP_TO.whole();
   private static final int HARD = Threshold.HARD_WORK.whole();
+  private static final int EASY = Level.PHRASES.fromPercent();
+  private static final int EASY_PART = Threshold.HARD_EASY_PART.whole();
+  private static final int EASY_SHORTEST = Threshold.HARD_EASY_SHORTEST.whole();
   private static final int HARD_SECONDS = Threshold.HARD_AT_A_TIME.whole();
   private static final int BURST_SHORTEST = Threshold.BURST_SHORTEST.whole();
   private static final int BURST_LONGEST = Threshold.BURST_LONGEST.whole();
@@ -83,8 +86,8 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
     return new Outline(blocks, Optional.empty());
   }
 
-  /** A step as it comes in turn. */
-  private record Turn(Place place, Step step) {}
+  /** A step as it comes in turn; {@code apart} where hours lie before it. */
+  private record Turn(Place place, Step step, boolean apart) {}
 
   private List<Turn> turns() {
     List<Turn> turns = new ArrayList<>();
@@ -92,7 +95,8 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
       Block block = blocks.get(at);
       for (int round = 0; round < block.times(); round++) {
         for (int step = 0; step < block.steps().size(); step++) {
-          turns.add(new Turn(new Place(at, step), block.steps().get(step)));
+          boolean apart = block.apart() && round > 0 && step == 0;
+          turns.add(new Turn(new Place(at, step), block.steps().get(step), apart));
         }
       }
     }
@@ -117,22 +121,32 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
     return seconds(step -> step.kind().exercise());
   }
 
-  /** The work of one class, by the middle of each step's range; on an edge, the upper one. */
-  public int workSeconds(GuidelineClass of) {
-    return seconds(step -> step.kind().exercise() && middle(step) == of);
+  /** Seconds of work that lie in a class, shared by how much of each step's range lies in it. */
+  public BigDecimal workSeconds(GuidelineClass of) {
+    return blocks.stream()
+        .flatMap(block -> block.steps().stream().map(step -> inClass(step, of, block.times())))
+        .reduce(BigDecimal.ZERO, BigDecimal::add);
   }
 
-  private static GuidelineClass middle(Step step) {
+  private static BigDecimal inClass(Step step, GuidelineClass of, int times) {
+    if (!step.kind().exercise()) {
+      return BigDecimal.ZERO;
+    }
     Percents range = step.range().orElseThrow();
-    return GuidelineClass.ofReserve(
-        BigDecimal.valueOf(range.low() + range.high()).divide(BigDecimal.valueOf(2)));
+    return of.shareOf((long) times * step.seconds(), range.low(), range.high());
+  }
+
+  /** Whether any of its work, bursts aside, asks for vigorous effort or more. */
+  public boolean asksVigorous() {
+    return steps()
+        .filter(step -> step.kind() == StepKind.WORK)
+        .flatMap(step -> step.range().stream())
+        .anyMatch(Percents::asksVigorous);
   }
 
   /** The share of the work that lies where whole sentences are spoken, in whole percent. */
   public int easyPercent() {
-    int easy =
-        seconds(
-            step -> step.kind().exercise() && step.highPercent() <= Level.PHRASES.fromPercent());
+    int easy = seconds(step -> step.kind().exercise() && step.highPercent() <= EASY);
     return 100 * easy / Math.max(1, workSeconds());
   }
 
@@ -311,12 +325,41 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
     }
   }
 
-  /** Steps over 80 % that follow each other are one stretch of hard work; each is told once. */
+  /**
+   * Steps over 80 % that follow each other are one stretch of hard work. None is too long, and
+   * before the next one comes easy time: half as long as the stretch, at least 10 s. Bursts keep a
+   * distance of their own. Each place is told once.
+   */
   private static void checkHardRuns(List<Broken> broken, List<Turn> turns) {
     int run = 0;
+    int easy = 0;
+    boolean resting = true;
+    boolean burst = false;
     List<Place> told = new ArrayList<>();
     for (Turn turn : turns) {
-      run = turn.step.highPercent() > HARD ? run + turn.step.seconds() : 0;
+      Step step = turn.step;
+      if (turn.apart) {
+        run = 0;
+      }
+      if (step.highPercent() <= HARD) {
+        resting = true;
+        easy += step.highPercent() <= EASY ? step.seconds() : 0;
+        continue;
+      }
+      if (resting) {
+        int least = Math.max(EASY_SHORTEST, (run + EASY_PART - 1) / EASY_PART);
+        boolean both = burst && step.kind() == StepKind.BURST;
+        if (run > 0 && easy < least && !both && !told.contains(turn.place)) {
+          told.add(turn.place);
+          broken.add(at(turn.place, FindingKind.HARD_TOO_SOON.of(easy, run, HARD, least)));
+        }
+        run = 0;
+        resting = false;
+        burst = true;
+      }
+      run += step.seconds();
+      easy = 0;
+      burst &= step.kind() == StepKind.BURST;
       if (run > HARD_SECONDS && !told.contains(turn.place)) {
         told.add(turn.place);
         broken.add(at(turn.place, FindingKind.HARD_TOO_LONG.of(HARD, minutes(run))));

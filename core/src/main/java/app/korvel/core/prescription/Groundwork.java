@@ -5,9 +5,12 @@ import app.korvel.core.maximum.MaximumRecord;
 import app.korvel.core.maximum.MeasuredMaximum;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.maximum.WorkingMaximum;
+import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.core.measure.Rounding;
+import app.korvel.core.outline.Ceiling;
+import app.korvel.core.pulse.UsualResting;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Permission;
 import app.korvel.core.screening.Person;
@@ -78,6 +81,34 @@ public record Groundwork(
   /** What the screening allows. */
   public Permission permission() {
     return screening.permission();
+  }
+
+  /** How hard they may be asked to work at most; nothing where the screening stops them. */
+  public Ceiling ceiling() {
+    return screening.stops().stream()
+        .findFirst()
+        .map(Ceiling::nothing)
+        .orElseGet(() -> Ceiling.of(person(), permission()));
+  }
+
+  /** Whether a prescription may be issued; if not it can be kept as a draft. */
+  public boolean mayIssue() {
+    return permission().mayIssue() && whyNotIssued().isEmpty();
+  }
+
+  /**
+   * Why nothing is issued although the screening allows it: a resting value over the top of the
+   * range at this age, until a clearance given since answers it.
+   */
+  public List<Finding> whyNotIssued() {
+    int highest = UsualResting.at(person().age()).highest();
+    return resting
+        .filter(value -> value.bpm() > highest)
+        .filter(
+            value ->
+                value.overSince(highest).map(since -> !screening.answeredSince(since)).orElse(true))
+        .map(value -> List.of(FindingKind.RESTING_OVER_STOPS.of(value.bpm(), highest)))
+        .orElse(List.of());
   }
 
   /** The maximum everything starts from, if there is one. */

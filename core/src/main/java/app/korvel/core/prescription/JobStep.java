@@ -94,6 +94,9 @@ public record JobStep(Step step, State state, String detail) {
 
   private static JobStep screening(Groundwork ground) {
     Screening screening = ground.screening();
+    if (!screening.decided() && screening.answers().untouched()) {
+      return new JobStep(Step.SCREENING, State.DUE, "not asked yet");
+    }
     for (Finding finding : screening.permission().findings()) {
       Optional<String> said =
           SCREENING_BLOCKS.entrySet().stream()
@@ -110,6 +113,9 @@ public record JobStep(Step step, State state, String detail) {
     }
     if (screening.clearanceLapsing()) {
       return new JobStep(Step.SCREENING, State.DUE, "clearance lapsing");
+    }
+    if (screening.limitLapsed()) {
+      return new JobStep(Step.SCREENING, State.DUE, "written limit lapsed");
     }
     return new JobStep(
         Step.SCREENING,

@@ -35,6 +35,9 @@ public record Prescribable(Optional<Percents> percents, String because) {
 
   private static Prescribable of(
       BandRates band, Basis basis, Reserve reserve, OptionalInt cap, Ceiling ceiling) {
+    if (ceiling.allowsNothing()) {
+      return not(ceiling.words());
+    }
     switch (band.place()) {
       case BELOW_RESTING:
         return not("It lies under the resting rate of " + reserve.restingBpm() + ".");

@@ -53,6 +53,7 @@ import java.util.Optional;
  * @param rpeFamily which family that scale is of
  * @param warmUp before the work
  * @param coolDown after it
+ * @param otherDays the easier days of the week, where not all may be vigorous
  * @param week the week's minutes against the guideline
  * @param cap the rate that nothing goes above, if one was written
  * @param supervised whether someone has to be there
@@ -74,6 +75,7 @@ public record Prescription(
     RpeFamily rpeFamily,
     Margin warmUp,
     Margin coolDown,
+    Optional<OtherDays> otherDays,
     Week week,
     Optional<Cap> cap,
     boolean supervised,
@@ -195,7 +197,8 @@ public record Prescription(
             .orElseThrow(() -> RefusedException.because(FindingKind.RESTING_MISSING.of()));
     Screening screening = ground.screening();
     Effects effects = screening.effects();
-    List<Finding> findings = new ArrayList<>(screening.permission().findings());
+    List<Finding> findings = new ArrayList<>(ground.whyNotIssued());
+    findings.addAll(screening.permission().findings());
     Optional<RateBasis> basis = rateBasis(ground, resting, ways, findings);
     Optional<Cap> cap = basis.flatMap(numbers -> screening.cap());
     cap.ifPresent(each -> findings.add(FindingKind.CAP_IN_FORCE.of(each.bpm(), each.because())));
@@ -220,15 +223,33 @@ public record Prescription(
     int coolDown = effects.coolDownMinutes();
     longerBecause(screening)
         .ifPresent(why -> findings.add(FindingKind.LONGER_WARM_UP.of(warmUp, coolDown, why)));
-    Outline outline =
-        Outline.of(parts.type(), parts.range(), parts.minutes(), Bounds.of(screening.scope()));
-    Week week = Week.of(outline, parts, ground.person());
+    Week week = Week.of(parts, Bounds.of(screening.scope()), ground.person());
     findings.add(week.finding());
+    int others = parts.days() - OtherDays.asAsked(parts.range(), parts.days());
+    Optional<OtherDays> otherDays =
+        others == 0
+            ? Optional.empty()
+            : Optional.of(
+                OtherDays.of(
+                    others,
+                    Aim.of(
+                        OtherDays.RANGE,
+                        basis.map(RateBasis::reserve),
+                        cap,
+                        effects.highestEffort(),
+                        ways.family())));
+    otherDays.ifPresent(
+        each ->
+            findings.add(
+                FindingKind.OTHER_DAYS.of(
+                    parts.days() - each.days(),
+                    parts.days(),
+                    each.range().low() + "–" + each.range().high())));
     addFrequency(parts, findings);
     return new Prescription(
         ground.date(),
         parts,
-        ground.permission().mayIssue() ? Status.ISSUED : Status.DRAFT,
+        ground.mayIssue() ? Status.ISSUED : Status.DRAFT,
         basis,
         aim.target(),
         aim.target().isPresent() ? effects.steering() : Steering.EFFORT_AND_TALK_ONLY,
@@ -238,6 +259,7 @@ public record Prescription(
         ways.family(),
         warmUp(warmUp, basis, cap),
         coolDown(coolDown, basis, cap),
+        otherDays,
         week,
         cap,
         screening.supervised(),
@@ -271,6 +293,7 @@ public record Prescription(
         rpeFamily,
         warmUp(warmUp.minutes, Optional.empty(), Optional.empty()),
         coolDown(coolDown.minutes, Optional.empty(), Optional.empty()),
+        otherDays.map(OtherDays::withoutRates),
         week,
         Optional.empty(),
         supervised,

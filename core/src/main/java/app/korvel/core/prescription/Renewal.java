@@ -40,8 +40,7 @@ public record Renewal(LocalDate on, String because) {
           .map(Clearance::until)
           .ifPresent(last -> due.add(new Renewal(last, "the clearance ends")));
     }
-    screening.answers().limits().stream()
-        .filter(limit -> limit.holdsOn(screening.date()))
+    WrittenLimit.holding(screening.answers().limits(), screening.date()).stream()
         .map(WrittenLimit::until)
         .flatMap(Optional::stream)
         .forEach(last -> due.add(new Renewal(last, "a written limit ends")));

@@ -62,9 +62,14 @@ public record Start(Parts parts, List<Finding> findings) {
             school(Approach.GUIDELINE, FindingKind.START_GUIDELINE));
 
     private static School school(Approach approach, FindingKind kind) {
-      int[] edges = FOR_THE_NEW.get(approach);
-      return new School(approach, new Percents(edges[0], edges[1]), kind.of());
+      return new School(approach, Start.range(approach), kind.of());
     }
+  }
+
+  /** The intensity of that school, percent of reserve. */
+  public static Percents range(Approach approach) {
+    int[] edges = FOR_THE_NEW.get(approach);
+    return new Percents(edges[0], edges[1]);
   }
 
   /** The school taken where the instructor does not choose: cautious for none, else guideline. */
@@ -95,8 +100,8 @@ public record Start(Parts parts, List<Finding> findings) {
     int low = row.low;
     int high = row.high;
     if (offersApproach(person.activity())) {
-      low = FOR_THE_NEW.get(school)[0];
-      high = FOR_THE_NEW.get(school)[1];
+      low = range(school).low();
+      high = range(school).high();
     }
     if (high > goal.highPercent()) {
       low = goal.lowPercent();

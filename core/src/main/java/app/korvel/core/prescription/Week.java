@@ -2,20 +2,24 @@ package app.korvel.core.prescription;
 
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.Rounding;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.outline.Bounds;
 import app.korvel.core.outline.Outline;
 import app.korvel.core.screening.Person;
 import app.korvel.core.zone.GuidelineClass;
 import java.math.BigDecimal;
-import java.util.Arrays;
-import java.util.Collections;
+import java.math.MathContext;
 import java.util.List;
 import java.util.OptionalInt;
 
 /**
  * A week's minutes against the guideline (WHO 2020).
  *
- * @param guidelineClass of the minutes at the target, by the middle of their range
+ * <p>Minutes are shared by how much of their range lies in each class: of 30 min at 50–70 %, 15 are
+ * moderate and 15 vigorous.
+ *
+ * @param guidelineClass what the target asks for, by the middle of its range
  * @param lightMinutes counted and shown, worth 0
  * @param moderateMinutes worth themselves
  * @param vigorousMinutes worth two each
@@ -39,12 +43,16 @@ public record Week(
   private static final int UNDER_18_MARK = Threshold.WEEK_UNDER_18.whole();
   private static final int VIGOROUS_WORTH = Threshold.VIGOROUS_WORTH.whole();
 
-  static Week of(Outline session, Parts parts, Person person) {
-    GuidelineClass middle =
-        GuidelineClass.ofReserve(
-            BigDecimal.valueOf(parts.lowPercent() + parts.highPercent())
-                .divide(BigDecimal.valueOf(2)));
-    return of(Collections.nCopies(parts.days(), session), middle, person);
+  /** A week of the usual session of those parts, its other days easier where they have to be. */
+  static Week of(Parts parts, Bounds bounds, Person person) {
+    return of(
+        OtherDays.week(
+            Outline.of(parts.type(), parts.range(), parts.minutes(), bounds),
+            OtherDays.outline(parts.minutes(), bounds),
+            parts.range(),
+            parts.days()),
+        parts.range().asks(),
+        person);
   }
 
   /**
@@ -54,9 +62,11 @@ public record Week(
    */
   public static Week of(List<Outline> sessions, GuidelineClass guidelineClass, Person person) {
     int all = sessions.stream().mapToInt(Outline::workSeconds).sum() / 60;
-    int moderate = minutes(sessions, GuidelineClass.MODERATE);
-    int vigorous = minutes(sessions, GuidelineClass.VIGOROUS, GuidelineClass.NEAR_MAXIMAL);
-    int light = all - moderate - vigorous;
+    // What is shown adds up: each class ends at the whole minute nearest to where it does.
+    BigDecimal lightSeconds = seconds(sessions, GuidelineClass.LIGHT);
+    int light = minutes(lightSeconds);
+    int moderate = minutes(lightSeconds.add(seconds(sessions, GuidelineClass.MODERATE))) - light;
+    int vigorous = all - light - moderate;
     int equivalent = moderate + VIGOROUS_WORTH * vigorous;
     return new Week(
         guidelineClass,
@@ -81,13 +91,14 @@ public record Week(
         : OptionalInt.empty();
   }
 
-  /** Whole minutes, down: not more than they are. */
-  private static int minutes(List<Outline> sessions, GuidelineClass... classes) {
-    return Arrays.stream(classes)
-            .mapToInt(
-                each -> sessions.stream().mapToInt(session -> session.workSeconds(each)).sum())
-            .sum()
-        / 60;
+  private static BigDecimal seconds(List<Outline> sessions, GuidelineClass of) {
+    return sessions.stream()
+        .map(session -> session.workSeconds(of))
+        .reduce(BigDecimal.ZERO, BigDecimal::add);
+  }
+
+  private static int minutes(BigDecimal seconds) {
+    return Rounding.halfUp(seconds.divide(BigDecimal.valueOf(60), MathContext.DECIMAL64));
   }
 
   private static Finding finding(Person person, int light, int equivalent) {

@@ -3,11 +3,15 @@ package app.korvel.core.programme;
 import app.korvel.core.measure.InvalidValueException.Fault;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.outline.Bounds;
 import app.korvel.core.outline.Ceiling;
+import app.korvel.core.outline.Outline;
+import app.korvel.core.outline.WorkType;
+import app.korvel.core.prescription.OtherDays;
 import app.korvel.core.prescription.Parts;
+import app.korvel.core.prescription.Week;
 import app.korvel.core.screening.Person;
-import app.korvel.core.zone.GuidelineClass;
-import java.math.BigDecimal;
+import app.korvel.core.zone.Reserve.Percents;
 import java.util.List;
 
 /**
@@ -21,6 +25,8 @@ import java.util.List;
 public record Aims(int highPercent, int minutes, int days) {
   private static final int USUAL_DAYS = 5;
   private static final int LONGEST_USUAL = 60;
+  private static final int STEP = 5;
+  private static final int MARK = Threshold.WEEK_MARK.whole();
 
   /**
    * Five days a week where there are as many, and so many minutes that the week comes to the
@@ -35,17 +41,26 @@ public record Aims(int highPercent, int minutes, int days) {
           high, Math.max(first.minutes(), LONGEST_USUAL), Math.max(first.days(), available));
     }
     int days = Math.max(first.days(), Math.min(USUAL_DAYS, available));
-    int worth =
-        GuidelineClass.ofReserve(
-                        BigDecimal.valueOf(2L * high - (first.highPercent() - first.lowPercent()))
-                            .divide(BigDecimal.valueOf(2)))
-                    .compareTo(GuidelineClass.VIGOROUS)
-                >= 0
-            ? Threshold.VIGOROUS_WORTH.whole()
-            : 1;
-    int share = Threshold.WEEK_MARK.whole() / worth;
-    int fives = (share + 5 * days - 1) / (5 * days);
-    return new Aims(high, Math.max(first.minutes(), Math.min(LONGEST_USUAL, 5 * fives)), days);
+    Percents range = new Percents(high - (first.highPercent() - first.lowPercent()), high);
+    int minutes = STEP;
+    while (minutes < LONGEST_USUAL
+        && equivalent(first.type(), range, minutes, days, person) < MARK) {
+      minutes += STEP;
+    }
+    return new Aims(high, Math.max(first.minutes(), minutes), days);
+  }
+
+  private static int equivalent(
+      WorkType type, Percents range, int minutes, int days, Person person) {
+    return Week.of(
+            OtherDays.week(
+                Outline.of(type, range, minutes, Bounds.FOR_ANYONE),
+                OtherDays.outline(minutes, Bounds.FOR_ANYONE),
+                range,
+                days),
+            range.asks(),
+            person)
+        .moderateEquivalentMinutes();
   }
 
   /** How high the intensity of those parts may grow. */

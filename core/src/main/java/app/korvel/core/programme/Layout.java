@@ -50,10 +50,26 @@ final class Layout {
    */
   void layOut(int week, List<Integer> numbers) {
     List<LocalDate> dates = days(week);
+    List<PlannedSession> laid = new ArrayList<>();
     for (int at = 0; at < dates.size(); at++) {
       int number = at < numbers.size() ? numbers.get(at) : nextNumber++;
-      keep(PlannedSession.laid(number, week, dates.get(at), plan));
+      laid.add(PlannedSession.laid(number, week, dates.get(at), plan));
     }
+    keep(week, laid, session -> true);
+  }
+
+  /**
+   * Keeps the sessions of a week; of a vigorous one the open ones are eased where they have to be.
+   */
+  private void keep(int week, List<PlannedSession> here, Predicate<PlannedSession> open) {
+    List<PlannedSession> before =
+        sessions.stream().filter(session -> session.week() == week - 1).toList();
+    sessions.addAll(
+        new VigorousDays(
+                dose(week).range(),
+                plan.pace().carefulIn(week),
+                session -> plan.outline(session, dose(session.week())).asksVigorous())
+            .shared(here, open, before));
   }
 
   /**
@@ -67,7 +83,7 @@ final class Layout {
       int week, List<PlannedSession> here, Predicate<PlannedSession> open, LocalDate from) {
     int wanted = Math.min(dose(week).days(), days(week).size());
     if (here.size() == wanted) {
-      here.forEach(this::keep);
+      keep(week, here, open);
     } else if (here.stream().allMatch(open.and(session -> session.untouched(plan)))
         && !first(week).isBefore(from)) {
       layOut(week, here.stream().map(PlannedSession::number).toList());
@@ -80,13 +96,14 @@ final class Layout {
                   .thenComparing(Comparator.comparing(PlannedSession::date).reversed()))
           .limit(Math.max(0, here.size() - wanted))
           .forEach(kept::remove);
-      kept.forEach(this::keep);
-      add(week, kept, wanted, from);
+      Set<Integer> added = add(week, kept, wanted, from);
+      keep(week, kept, open.or(session -> added.contains(session.number())));
     }
   }
 
-  /** On days left, each as far as can be from those there are. */
-  private void add(int week, List<PlannedSession> kept, int wanted, LocalDate from) {
+  /** On days left, each as far as can be from those there are; says which numbers were added. */
+  private Set<Integer> add(int week, List<PlannedSession> kept, int wanted, LocalDate from) {
+    Set<Integer> added = new TreeSet<>();
     Set<LocalDate> taken =
         kept.stream().map(PlannedSession::date).collect(Collectors.toCollection(TreeSet::new));
     List<LocalDate> left =
@@ -105,8 +122,10 @@ final class Layout {
               .orElseThrow();
       left.remove(best);
       taken.add(best);
-      keep(PlannedSession.laid(nextNumber++, week, best, plan));
+      added.add(nextNumber);
+      kept.add(PlannedSession.laid(nextNumber++, week, best, plan));
     }
+    return added;
   }
 
   private static long gap(LocalDate date, Set<LocalDate> taken) {

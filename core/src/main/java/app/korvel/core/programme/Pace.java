@@ -14,7 +14,8 @@ import java.util.List;
  * @param careful at 65 and over, or with heart disease: by a tenth at most, always
  * @param weeksBefore weeks trained before the first one; until the twelfth growth is careful
  * @param lighterWeeks whether every fourth week is lighter: for the regular and the high
- * @param lightWeeks for so many weeks the intensity stays light, {@link Limit#LIGHT_WEEKS}
+ * @param lightWeeks for so many weeks the intensity stays light, {@link Limit#LIGHT_WEEKS}; in the
+ *     one after them it becomes moderate
  */
 public record Pace(boolean careful, int weeksBefore, boolean lighterWeeks, int lightWeeks) {
   private static final int FIRST_WEEKS = Threshold.FIRST_WEEKS.whole();
@@ -34,7 +35,13 @@ public record Pace(boolean careful, int weeksBefore, boolean lighterWeeks, int l
         person.over65() || person.health().heartDisease(),
         weeksBefore,
         person.activity().regularlyActive(),
-        staysLight(person, first) ? lightWeeks : 0);
+        staysLight(person, first) ? lightLeft(lightWeeks, weeksBefore) : 0);
+  }
+
+  /** Weeks trained before count; the first week is as it is prescribed, however many they were. */
+  private static int lightLeft(int lightWeeks, int weeksBefore) {
+    int left = Math.min(lightWeeks, Threshold.CAUTIOUS_WEEKS.whole() - weeksBefore);
+    return lightWeeks == 0 ? 0 : Math.max(1, left);
   }
 
   /** Whether those parts are a cautious start, that stays light for weeks. */
@@ -44,9 +51,14 @@ public record Pace(boolean careful, int weeksBefore, boolean lighterWeeks, int l
         && first.highPercent() <= Threshold.WARM_UP_TO.whole();
   }
 
+  /** Whether a week is one of care: always, or in the first twelve. */
+  public boolean carefulIn(int week) {
+    return careful || weeksBefore + week <= FIRST_WEEKS;
+  }
+
   /** By how many percent a week may exceed the best before it. */
   public int growthPercent(int week) {
-    return careful || weeksBefore + week <= FIRST_WEEKS ? GROWTH_CAREFUL : GROWTH;
+    return carefulIn(week) ? GROWTH_CAREFUL : GROWTH;
   }
 
   /** The best of the four weeks before; 0 for a first one. */

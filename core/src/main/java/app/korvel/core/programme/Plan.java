@@ -5,6 +5,8 @@ import app.korvel.core.measure.InvalidValueException.Fault;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.outline.Bounds;
 import app.korvel.core.outline.Outline;
+import app.korvel.core.outline.Outlines;
+import app.korvel.core.prescription.OtherDays;
 import app.korvel.core.prescription.Parts;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -125,5 +127,14 @@ public record Plan(
   /** The usual session of a dose. */
   Outline outline(Dose dose) {
     return Outline.of(dose.type(), dose.range(), dose.minutes(), bounds);
+  }
+
+  /** What is done in a session of a week of that dose. */
+  Outline outline(PlannedSession session, Dose dose) {
+    return session
+        .own()
+        .map(Outlines.Named::outline)
+        .orElseGet(
+            () -> session.easier() ? OtherDays.outline(dose.minutes(), bounds) : outline(dose));
   }
 }

@@ -15,16 +15,17 @@ import app.korvel.core.outline.Ceiling;
 import app.korvel.core.outline.Outline;
 import app.korvel.core.outline.Outlines;
 import app.korvel.core.outline.Outlines.Named;
+import app.korvel.core.prescription.OtherDays;
 import app.korvel.core.prescription.Parts;
+import app.korvel.core.prescription.Start;
 import app.korvel.core.prescription.Week;
 import app.korvel.core.programme.Progression.Earned;
 import app.korvel.core.programme.Progression.Kind;
 import app.korvel.core.programme.Progression.Proposed;
 import app.korvel.core.programme.Progression.Stepped;
 import app.korvel.core.screening.Person;
-import app.korvel.core.zone.GuidelineClass;
+import app.korvel.core.screening.Scope;
 import app.korvel.core.zone.Reserve.Percents;
-import java.math.BigDecimal;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -63,7 +64,7 @@ public record Programme(
    * @param number from 1
    * @param startsOn its first day
    * @param minutes of work that are left in it
-   * @param limitMinutes the most it may have; empty for the first week
+   * @param limitMinutes the most it may have; empty where nothing was done before it
    * @param easyPercent the share of its work where whole sentences are spoken
    * @param against its minutes against the guideline
    * @param findings which rules it breaks
@@ -93,7 +94,7 @@ public record Programme(
    * @throws InvalidValueException as {@link Plan#checked}
    */
   public static Programme of(Plan plan) {
-    return of(plan, Agenda.FREE, 1);
+    return of(plan, Agenda.FREE, 1, MinutesDone.NONE);
   }
 
   /**
@@ -101,12 +102,14 @@ public record Programme(
    *
    * @param agenda when they are free; a day that is taken is laid on only where there is no other
    * @param firstNumber of its sessions
+   * @param done in the weeks before it
    * @throws InvalidValueException as {@link Plan#checked}
    */
-  public static Programme of(Plan plan, Agenda agenda, int firstNumber) {
+  public static Programme of(Plan plan, Agenda agenda, int firstNumber, MinutesDone done) {
     plan.checked();
     List<Stepped> weeks =
-        Progression.of(Dose.of(plan.first()), plan.aims(), plan.pace(), plan.weeks());
+        Progression.of(
+            Dose.of(plan.first()), plan.aims(), plan.pace(), plan.weeks(), done.before());
     Layout layout = new Layout(plan, weeks, agenda, firstNumber);
     for (int week = 1; week <= weeks.size(); week++) {
       layout.layOut(week, List.of());
@@ -121,9 +124,40 @@ public record Programme(
    * @param earned what it earned
    * @param done the minutes done in every week up to it
    */
-  public Proposed proposed(int week, Earned earned, List<Integer> done) {
+  public Proposed proposed(int week, Earned earned, MinutesDone done) {
     return Progression.propose(
-        earned, usualDoses(week), plan.aims(), plan.pace(), week + 1, done.subList(0, week));
+        earned, usualDoses(week), plan.aims(), plan.pace(), week + 1, done.upTo(week));
+  }
+
+  /**
+   * What the week after one is to be, after weeks without a session.
+   *
+   * @param week that was looked at, without a session
+   * @param layOff how long it has been
+   * @param scope what may be asked of them today, and how active they are
+   * @param done the minutes done in every week up to it
+   */
+  public Proposed resumed(int week, LayOff layOff, Scope scope, MinutesDone done) {
+    return Progression.resumed(layOff, newStart(scope), plan.pace(), week + 1, done.upTo(week));
+  }
+
+  /** A start by present activity; never more than the programme began with. */
+  private Dose newStart(Scope scope) {
+    Parts first = plan.first();
+    Parts start =
+        Start.of(
+                scope,
+                plan.weekdays().size(),
+                first.goal(),
+                Optional.of(first.approach()),
+                first.mode())
+            .parts();
+    Percents range = start.highPercent() < first.highPercent() ? start.range() : first.range();
+    return new Dose(
+        range,
+        Math.max(Math.min(start.minutes(), first.minutes()), first.type().fewestMinutes()),
+        Math.min(start.days(), first.days()),
+        first.type());
   }
 
   /** The week after one as the instructor refuses to change it: the same again. */
@@ -185,7 +219,7 @@ public record Programme(
    *
    * @param decision what was decided
    * @param decided what that week is to be
-   * @param done the minutes done in every week before it
+   * @param done the minutes done in every week up to the one before it
    * @param open whether a session may still be moved: it is neither past nor logged
    * @param from nothing is added before that day
    * @param agenda when they are free
@@ -194,7 +228,7 @@ public record Programme(
   public Programme ahead(
       WeekDecision decision,
       Proposed decided,
-      List<Integer> done,
+      MinutesDone done,
       Predicate<PlannedSession> open,
       LocalDate from,
       Agenda agenda,
@@ -203,7 +237,7 @@ public record Programme(
     List<Stepped> laid = new ArrayList<>(weeks.subList(0, week - 1));
     laid.addAll(
         Progression.ahead(
-            decided, plan.aims(), plan.pace(), week, weeks.size(), done.subList(0, week - 1)));
+            decided, plan.aims(), plan.pace(), week, weeks.size(), done.upTo(week - 1)));
     Layout layout = new Layout(plan, laid, agenda, firstNumber);
     sessions.stream().filter(session -> session.week() < week).forEach(layout::keep);
     for (int next = week; next <= laid.size(); next++) {
@@ -316,16 +350,13 @@ public record Programme(
 
   /** What is done in a session. */
   public Outline outline(PlannedSession session) {
-    return session
-        .own()
-        .map(Named::outline)
-        .orElseGet(() -> plan.outline(weeks.get(session.week() - 1).dose()));
+    return plan.outline(session, weeks.get(session.week() - 1).dose());
   }
 
   /** The intensity of a session's work, from its easiest step to its hardest, % of reserve. */
   public Percents range(PlannedSession session) {
     if (session.own().isEmpty()) {
-      return weeks.get(session.week() - 1).dose().range();
+      return session.easier() ? OtherDays.RANGE : weeks.get(session.week() - 1).dose().range();
     }
     List<Percents> worked =
         outline(session)
@@ -370,18 +401,18 @@ public record Programme(
 
   /** Every week as it stands, as if each were done, with the rules that it breaks. */
   public List<WeekNow> weeksNow(Person person) {
-    return weeksNow(person, List.of(), Agenda.FREE);
+    return weeksNow(person, MinutesDone.NONE, Agenda.FREE);
   }
 
   /**
    * Every week as it stands, with the rules that it breaks.
    *
-   * @param done the minutes done in every week that is over
+   * @param done the minutes done before it, and in every week that is over
    * @param agenda when they are free
    */
-  public List<WeekNow> weeksNow(Person person, List<Integer> done, Agenda agenda) {
+  public List<WeekNow> weeksNow(Person person, MinutesDone done, Agenda agenda) {
     List<WeekNow> now = new ArrayList<>();
-    List<Integer> totals = new ArrayList<>();
+    List<Integer> totals = new ArrayList<>(done.before());
     int usual = 0;
     for (int week = 1; week <= weeks.size(); week++) {
       Stepped stepped = weeks.get(week - 1);
@@ -394,18 +425,21 @@ public record Programme(
               / Math.max(1, seconds);
       List<Finding> findings = new ArrayList<>();
       Optional<Integer> limit =
-          week == 1
-              ? Optional.empty()
-              : Optional.of(Math.max(plan.pace().limit(week, totals), weeks.get(0).dose().total()));
-      if (limit.isPresent() && minutes > limit.get()) {
+          Pace.best(totals) == 0 ? Optional.empty() : Optional.of(plan.pace().limit(week, totals));
+      if (limit.isPresent() && seconds > 60 * limit.get()) {
         findings.add(
             FindingKind.WEEK_GROWS_TOO_FAST.of(
-                week, minutes, limit.get(), Pace.best(totals), plan.pace().growthPercent(week)));
+                week,
+                (seconds + 59) / 60,
+                limit.get(),
+                Pace.best(totals),
+                plan.pace().growthPercent(week)));
       }
       if (stepped.kind() == Kind.LIGHTER && 100 * minutes > LIGHTER_TO * usual) {
         findings.add(FindingKind.LIGHTER_WEEK_FULL.of(week, minutes, usual));
       }
       addUnearned(findings, week);
+      addVigorous(findings, week, left);
       addSessions(findings, left, agenda);
       addFew(findings, week, left.size());
       if (minutes >= EASY_MARK_FROM && easy < EASY_MARK) {
@@ -418,17 +452,38 @@ public record Programme(
               minutes,
               limit,
               easy,
-              Week.of(outlines, middle(stepped.dose()), person),
+              Week.of(outlines, stepped.dose().range().asks(), person),
               findings));
-      totals.add(week <= done.size() ? done.get(week - 1) : minutes);
+      totals.add(week <= done.weeks().size() ? done.weeks().get(week - 1) : minutes);
       usual = stepped.kind() == Kind.LIGHTER ? usual : stepped.dose().total();
     }
     return now;
   }
 
-  private static GuidelineClass middle(Dose dose) {
-    return GuidelineClass.ofReserve(
-        BigDecimal.valueOf(dose.range().low() + dose.range().high()).divide(BigDecimal.valueOf(2)));
+  /** Of four days or more at most three are vigorous, where care is taken never two in a row. */
+  private void addVigorous(List<Finding> findings, int week, List<PlannedSession> left) {
+    if (left.size() < Threshold.VIGOROUS_DAYS_FROM.whole()) {
+      return;
+    }
+    Set<LocalDate> vigorous = vigorousDays(left);
+    if (vigorous.size() > Threshold.VIGOROUS_DAYS.whole()) {
+      findings.add(FindingKind.VIGOROUS_DAYS_MANY.of(week, vigorous.size()));
+    }
+    if (plan.pace().carefulIn(week)) {
+      Set<LocalDate> before = week == 1 ? Set.of() : vigorousDays(left(week - 1));
+      vigorous.stream()
+          .sorted()
+          .filter(day -> vigorous.contains(day.minusDays(1)) || before.contains(day.minusDays(1)))
+          .findFirst()
+          .ifPresent(day -> findings.add(FindingKind.VIGOROUS_IN_A_ROW.of(day(day))));
+    }
+  }
+
+  private Set<LocalDate> vigorousDays(List<PlannedSession> sessions) {
+    return sessions.stream()
+        .filter(session -> outline(session).asksVigorous())
+        .map(PlannedSession::date)
+        .collect(Collectors.toSet());
   }
 
   /** A step up is earned by the week before it, of which four fifths are done. */

@@ -4,7 +4,9 @@ import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Threshold;
-import app.korvel.core.screening.Permission;
+import app.korvel.core.outline.WorkType;
+import app.korvel.core.prescription.Approach;
+import app.korvel.core.prescription.Start;
 import app.korvel.core.zone.Reserve.Percents;
 import java.util.ArrayList;
 import java.util.List;
@@ -22,6 +24,7 @@ public final class Progression {
   private static final int LIGHT_UP_TO = Threshold.WARM_UP_TO.whole();
   private static final int LIGHTER_FROM = Threshold.LIGHTER_FROM.whole();
   private static final int LIGHTER_TO = Threshold.LIGHTER_TO.whole();
+  private static final int LEFT = Threshold.LAY_OFF_SHARE.whole();
   private static final int SHORTEST = Limit.SESSION_MINUTES.lowest();
 
   private Progression() {}
@@ -38,6 +41,8 @@ public final class Progression {
     HELD(false),
     /** A step back, after a week that asked for one. */
     BACK(false),
+    /** On from the last week done, after weeks without a session. */
+    RESUMED(false),
     /** What the instructor decided instead. */
     OWN(false);
 
@@ -64,12 +69,34 @@ public final class Progression {
 
   /** The doses of so many weeks, from the first one on, as if each were done. */
   public static List<Stepped> of(Dose first, Aims aims, Pace pace, int weeks) {
-    Stepped start =
-        new Stepped(
-            first,
-            Kind.START,
-            FindingKind.WEEK_STARTS.of(words(first.range()), first.minutes(), first.days()));
-    return ahead(new Proposed(start, first), aims, pace, 1, weeks, List.of());
+    return of(first, aims, pace, weeks, List.of());
+  }
+
+  /** The same after weeks of training in which so many minutes were done. */
+  static List<Stepped> of(Dose first, Aims aims, Pace pace, int weeks, List<Integer> before) {
+    Stepped start = start(first, pace, before);
+    return ahead(new Proposed(start, start.dose), aims, pace, 1, weeks, before);
+  }
+
+  /** What is prescribed; after weeks of training, as much of it as they leave room for. */
+  private static Stepped start(Dose first, Pace pace, List<Integer> before) {
+    int best = Pace.best(before);
+    int limit = best == 0 ? first.total() : pace.limit(1, before);
+    return eased(first, limit)
+        .map(Stepped::dose)
+        .map(
+            dose ->
+                new Stepped(
+                    dose,
+                    Kind.START,
+                    FindingKind.START_EASED.of(dose.minutes(), dose.days(), best, limit)))
+        .orElseGet(
+            () ->
+                new Stepped(
+                    first,
+                    Kind.START,
+                    FindingKind.WEEK_STARTS.of(
+                        words(first.range()), first.minutes(), first.days())));
   }
 
   /**
@@ -122,14 +149,10 @@ public final class Progression {
   static Proposed propose(
       Earned earned, List<Dose> usual, Aims aims, Pace pace, int week, List<Integer> done) {
     Dose last = usual.get(usual.size() - 1);
-    // A start that was prescribed may be done again, however little of it was done.
-    int limit = Math.max(pace.limit(week, done), usual.get(0).total());
+    int limit = limit(pace, week, done, usual.get(0));
     Stepped stepped =
         switch (earned) {
-          case STEP ->
-              last.total() <= pace.limit(week, done)
-                  ? next(last, aims, pace, week, done)
-                  : held(last, limit, "The minutes that were done leave no room for a step.");
+          case STEP -> next(last, aims, pace, week, limit);
           case HOLD -> held(last, limit, "What was done earns no step, and asks for none back.");
           case BACK -> back(usual, limit);
         };
@@ -138,6 +161,35 @@ public final class Progression {
     }
     Dose kept = earned == Earned.STEP ? last : stepped.dose;
     return new Proposed(lighter(kept), kept);
+  }
+
+  /** The most minutes of a week; where nothing was done at all, those of the start. */
+  private static int limit(Pace pace, int week, List<Integer> done, Dose start) {
+    return Pace.best(done) == 0 ? start.total() : pace.limit(week, done);
+  }
+
+  /**
+   * The next week after weeks without a session.
+   *
+   * @param layOff how long, and what was done before it
+   * @param start a new start by present activity
+   * @param week its number, from 2
+   * @param done the minutes done in every week before it
+   */
+  static Proposed resumed(LayOff layOff, Dose start, Pace pace, int week, List<Integer> done) {
+    Dose before = layOff.before();
+    Dose dose =
+        switch (layOff.length()) {
+          case SHORT -> before;
+          case CUT -> before.lasting(Math.max(fewest(before), before.minutes() * LEFT / 100));
+          case NEW_START -> start;
+        };
+    // A new start is one: what was done long ago does not hold it.
+    Dose fits =
+        layOff.length() == LayOff.Length.NEW_START
+            ? dose
+            : eased(dose, limit(pace, week, done, start)).map(Stepped::dose).orElse(dose);
+    return new Proposed(new Stepped(fits, Kind.RESUMED, layOff.finding(fits)), fits);
   }
 
   private static Stepped held(Dose last, int limit, String because) {
@@ -180,9 +232,7 @@ public final class Progression {
 
   private static Optional<Dose> shorter(Dose last) {
     int minutes = last.minutes() - MINUTES;
-    return minutes >= Math.max(SHORTEST, last.type().fewestMinutes())
-        ? Optional.of(last.lasting(minutes))
-        : Optional.empty();
+    return minutes >= fewest(last) ? Optional.of(last.lasting(minutes)) : Optional.empty();
   }
 
   private static Optional<Dose> easier(Dose last) {
@@ -205,29 +255,57 @@ public final class Progression {
    * @param before the minutes of every week before it; at least one
    */
   public static Stepped next(Dose last, Aims aims, Pace pace, int week, List<Integer> before) {
-    int limit = pace.limit(week, before);
+    return next(last, aims, pace, week, pace.limit(week, before));
+  }
+
+  private static Stepped next(Dose last, Aims aims, Pace pace, int week, int limit) {
     boolean light = week <= pace.lightWeeks() && last.range().high() + INTENSITY > LIGHT_UP_TO;
     return Stream.of(
             eased(last, limit),
+            moderate(last, aims, pace, week),
             minutes(last, aims, limit),
             day(last, aims, limit),
-            light ? Optional.<Stepped>empty() : intensity(last, aims))
+            light ? Optional.<Stepped>empty() : intensity(last, aims, limit))
         .flatMap(Optional::stream)
         .findFirst()
-        .orElseGet(() -> held(last, light && last.range().high() < aims.highPercent(), pace));
+        .orElseGet(() -> held(last, aims, light, pace, limit));
   }
 
+  /** The shortest session of its type. */
+  private static int fewest(Dose dose) {
+    return Math.max(SHORTEST, dose.type().fewestMinutes());
+  }
+
+  /** As many days as the limit leaves room for; too little for the type makes it a steady one. */
   private static Optional<Stepped> eased(Dose last, int limit) {
     if (last.total() <= limit) {
       return Optional.empty();
     }
-    int days = Math.max(1, Math.min(last.days(), limit / SHORTEST));
-    int minutes = Math.max(SHORTEST, limit / days);
+    WorkType type = limit < fewest(last) ? WorkType.STEADY : last.type();
+    int fewest = Math.max(SHORTEST, type.fewestMinutes());
+    int days = Math.max(1, Math.min(last.days(), limit / fewest));
+    int minutes = Math.max(fewest, limit / days);
     return Optional.of(
         new Stepped(
-            new Dose(last.range(), minutes, days, last.type()),
+            new Dose(last.range(), minutes, days, type),
             Kind.EASED,
             FindingKind.WEEK_EASED.of(minutes, days, limit)));
+  }
+
+  /**
+   * A cautious start is light for so many weeks at most, whatever minutes and days have come to.
+   */
+  private static Optional<Stepped> moderate(Dose last, Aims aims, Pace pace, int week) {
+    Percents range = Start.range(Approach.GUIDELINE);
+    boolean over =
+        pace.lightWeeks() > 0 && week > pace.lightWeeks() && last.range().high() <= LIGHT_UP_TO;
+    return over && range.high() <= aims.highPercent()
+        ? Optional.of(
+            new Stepped(
+                new Dose(range, last.minutes(), last.days(), last.type()),
+                Kind.INTENSITY,
+                FindingKind.STEP_TO_MODERATE.of(words(range), pace.lightWeeks())))
+        : Optional.empty();
   }
 
   private static Optional<Stepped> minutes(Dose last, Aims aims, int limit) {
@@ -244,55 +322,107 @@ public final class Progression {
   private static Optional<Stepped> day(Dose last, Aims aims, int limit) {
     int days = last.days() + 1;
     int shared = Math.min(last.minutes(), limit / days);
-    return days > aims.days()
-            || shared < last.type().fewestMinutes()
-            || shared * days < last.total()
+    return days > aims.days() || shared < fewest(last) || shared * days < last.total()
         ? Optional.empty()
         : Optional.of(
             new Stepped(
                 new Dose(last.range(), shared, days, last.type()),
                 Kind.DAY,
-                FindingKind.STEP_DAY.of(days, shared, limit)));
+                FindingKind.STEP_DAY.of(days, shared, limit, noMinutes(last, aims, limit))));
   }
 
-  private static Optional<Stepped> intensity(Dose last, Aims aims) {
+  private static Optional<Stepped> intensity(Dose last, Aims aims, int limit) {
     Percents range = new Percents(last.range().low() + INTENSITY, last.range().high() + INTENSITY);
     if (range.high() > aims.highPercent()) {
       return Optional.empty();
     }
-    boolean past =
-        last.range().high() <= Permission.CEILING_PERCENT
-            && range.high() > Permission.CEILING_PERCENT;
-    int minutes = past ? Math.max(SHORTEST, last.minutes() - last.minutes() / CUT) : last.minutes();
+    // The step with which a range comes to ask for vigorous work.
+    boolean past = !last.range().asksVigorous() && range.asksVigorous();
+    int minutes =
+        past ? Math.max(fewest(last), last.minutes() - last.minutes() / CUT) : last.minutes();
     return Optional.of(
         new Stepped(
             new Dose(range, minutes, last.days(), last.type()),
             Kind.INTENSITY,
             past
                 ? FindingKind.STEP_PAST_MODERATE.of(words(range), minutes)
-                : FindingKind.STEP_INTENSITY.of(words(range))));
+                : FindingKind.STEP_INTENSITY.of(words(range), noRoom(last, aims, limit))));
   }
 
-  /** A whole five minutes where there is one between the two shares, else their middle. */
+  /** Why the minutes of a session do not grow, as a sentence. */
+  private static String noMinutes(Dose last, Aims aims, int limit) {
+    return last.minutes() >= aims.minutes()
+        ? "The minutes have reached the goal."
+        : "No longer session fits in the " + limit + " min the week may hold.";
+  }
+
+  /** Why neither minutes nor days grow, in sentences. */
+  private static String noRoom(Dose last, Aims aims, int limit) {
+    if (last.minutes() >= aims.minutes() && last.days() >= aims.days()) {
+      return "Minutes and days have reached the goal.";
+    }
+    String shortest =
+        fewest(last) > SHORTEST
+            ? ", where “" + last.type().displayName() + "” takes " + fewest(last) + " min at least"
+            : "";
+    return noMinutes(last, aims, limit)
+        + (last.days() >= aims.days()
+            ? " The days have reached the goal."
+            : " No further day fits in " + limit + " min" + shortest + ".");
+  }
+
+  /**
+   * 60 to 70 % of the minutes: shorter sessions, a whole five minutes where there is one; where
+   * they would be too short for their type, fewer of them, as near to it as there is.
+   */
   private static Stepped lighter(Dose usual) {
-    int least = (usual.minutes() * LIGHTER_FROM + 99) / 100;
-    int most = usual.minutes() * LIGHTER_TO / 100;
-    int five = most / 5 * 5;
-    int minutes = Math.max(SHORTEST, five >= least ? five : (least + most) / 2);
+    Dose best = usual;
+    for (int days = usual.days(); days >= 1; days--) {
+      for (int minutes = usual.minutes(); minutes >= fewest(usual); minutes--) {
+        Dose dose = new Dose(usual.range(), minutes, days, usual.type());
+        best = lighterFit(dose, usual) < lighterFit(best, usual) ? dose : best;
+      }
+    }
+    FindingKind kind =
+        outside(best, usual) == 0
+            ? FindingKind.WEEK_LIGHTER
+            : best.equals(usual) ? FindingKind.WEEK_NOT_LIGHTER : FindingKind.WEEK_LIGHTER_AS_FAR;
     return new Stepped(
-        usual.lasting(minutes),
+        best,
         Kind.LIGHTER,
-        FindingKind.WEEK_LIGHTER.of(minutes, 100 * minutes / usual.minutes()));
+        kind.of(
+            best.minutes(),
+            best.days(),
+            100 * best.total() / usual.total(),
+            usual.type().displayName(),
+            fewest(usual)));
   }
 
-  private static Stepped held(Dose last, boolean light, Pace pace) {
+  /** The nearer to 60 to 70 %, the lower; then by days kept, then a whole five minutes. */
+  private static int lighterFit(Dose dose, Dose usual) {
+    int fromMiddle = Math.abs(200 * dose.total() - (LIGHTER_FROM + LIGHTER_TO) * usual.total());
+    boolean five = dose.minutes() % 5 == 0;
+    return 10_000_000 * outside(dose, usual)
+        + 1_000_000 * (usual.days() - dose.days())
+        + (five ? -dose.minutes() : 500_000 + fromMiddle / 100);
+  }
+
+  /** By how many percents of the usual minutes it lies outside 60 to 70 %. */
+  private static int outside(Dose dose, Dose usual) {
+    int under = LIGHTER_FROM * usual.total() - 100 * dose.total();
+    int over = 100 * dose.total() - LIGHTER_TO * usual.total();
+    return (Math.max(0, Math.max(under, over)) + usual.total() - 1) / usual.total();
+  }
+
+  private static Stepped held(Dose last, Aims aims, boolean light, Pace pace, int limit) {
+    boolean waits = light && last.range().high() < aims.highPercent();
     return new Stepped(
         last,
         Kind.HELD,
         FindingKind.WEEK_HELD.of(
-            light
+            waits
                 ? "The cautious start stays light until week " + pace.lightWeeks() + "."
-                : "Minutes, days and intensity have come as far as the goal."));
+                : noRoom(last, aims, limit) + " Intensity has come as far as the goal."));
   }
 
   private static String words(Percents range) {

@@ -2,11 +2,9 @@ package app.korvel.core.programme;
 
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
-import app.korvel.core.measure.InvalidValueException.Fault;
 import app.korvel.core.measure.Texts;
 import app.korvel.core.programme.Progression.Stepped;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -53,11 +51,7 @@ public record WeekDecision(
       List<Finding> because,
       String reason,
       Instant decidedAt) {
-    List<Fault> faults = new ArrayList<>();
-    Texts.check(faults, "reason", reason.strip(), taken == Taken.ACCEPTED ? 0 : 3, REASON_LENGTH);
-    if (!faults.isEmpty()) {
-      throw InvalidValueException.of(faults);
-    }
-    return new WeekDecision(week, taken, proposed, because, reason.strip(), decidedAt);
+    String clean = Texts.checked("reason", reason, taken == Taken.ACCEPTED ? 0 : 3, REASON_LENGTH);
+    return new WeekDecision(week, taken, proposed, because, clean, decidedAt);
   }
 }

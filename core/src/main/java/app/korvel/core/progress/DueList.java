@@ -73,7 +73,8 @@ public final class DueList {
           List.of(
               FindingKind.SCREENING_UNFINISHED,
               FindingKind.RESCREENING_DUE,
-              FindingKind.CLEARANCE_LAPSING)) {
+              FindingKind.CLEARANCE_LAPSING,
+              FindingKind.LIMIT_LAPSED)) {
         screening.permission().findings().stream()
             .filter(finding -> finding.code().equals(kind.code()))
             .forEach(finding -> due.add(new Due(Kind.SCREENING, finding)));

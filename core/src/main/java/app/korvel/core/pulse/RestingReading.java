@@ -26,6 +26,8 @@ import java.util.UUID;
  * @param minutesRested quiet minutes beforehand, {@link Limit#MINUTES_RESTED}
  * @param disturbances what may have disturbed it
  * @param felt what the hand noticed besides the rate
+ * @param asUsual whether it is to count although it departs far from what was taken earlier that
+ *     day
  */
 public record RestingReading(
     UUID id,
@@ -37,7 +39,8 @@ public record RestingReading(
     PulseSource source,
     int minutesRested,
     Set<Disturbance> disturbances,
-    Felt felt) {
+    Felt felt,
+    boolean asUsual) {
 
   /** Quiet minutes that the standard protocol asks for, at least. */
   public static final int STANDARD_MINUTES = Threshold.RESTING_QUIET.whole();
@@ -114,7 +117,8 @@ public record RestingReading(
         PulseSource.COUNT,
         minutesRested,
         disturbances,
-        Felt.NOTHING);
+        Felt.NOTHING,
+        false);
   }
 
   /**
@@ -140,7 +144,8 @@ public record RestingReading(
         PulseSource.TAP,
         minutesRested,
         disturbances,
-        Felt.NOTHING);
+        Felt.NOTHING,
+        false);
   }
 
   /** Read off a device: strap, wrist or overnight. */
@@ -162,25 +167,31 @@ public record RestingReading(
         source,
         minutesRested,
         disturbances,
-        Felt.NOTHING);
+        Felt.NOTHING,
+        false);
   }
 
   /** The same reading, with what the hand noticed. */
   public RestingReading withFelt(Felt noticed) {
-    return with(id, takenAt, noticed);
+    return with(id, takenAt, noticed, asUsual);
+  }
+
+  /** The same reading, to be taken as usual although it departs far, or not. */
+  public RestingReading takenAsUsual(boolean usual) {
+    return with(id, takenAt, felt, usual);
   }
 
   /** The same reading under another id: what a correction or its undoing puts in its place. */
   public RestingReading withId(UUID other) {
-    return with(other, takenAt, felt);
+    return with(other, takenAt, felt, asUsual);
   }
 
   /** The same reading, taken at another moment. */
   public RestingReading withTakenAt(Instant moment) {
-    return with(id, moment, felt);
+    return with(id, moment, felt, asUsual);
   }
 
-  private RestingReading with(UUID otherId, Instant otherMoment, Felt otherFelt) {
+  private RestingReading with(UUID otherId, Instant otherMoment, Felt otherFelt, boolean usual) {
     return new RestingReading(
         otherId,
         otherMoment,
@@ -191,7 +202,8 @@ public record RestingReading(
         source,
         minutesRested,
         disturbances,
-        otherFelt);
+        otherFelt,
+        usual);
   }
 
   /**

@@ -13,10 +13,13 @@ import java.util.List;
  * @param fromAge the youngest age it holds for
  * @param lowest lowest usual rate, bpm
  * @param highest highest usual rate, bpm
+ * @param rareUnder below it no training, unless it is known as usual, bpm
  */
-public record UsualResting(int fromAge, int lowest, int highest) {
-  private static final UsualResting CHILD = new UsualResting(0, 70, 120);
-  private static final UsualResting FROM_TWELVE = new UsualResting(12, 60, 100);
+public record UsualResting(int fromAge, int lowest, int highest, int rareUnder) {
+  private static final UsualResting CHILD =
+      new UsualResting(0, 70, 120, Threshold.RESTING_RARE_CHILD.whole());
+  private static final UsualResting FROM_TWELVE =
+      new UsualResting(12, 60, 100, Threshold.RESTING_RARE.whole());
 
   /** Every row, the youngest first. */
   public static final List<UsualResting> ALL = List.of(CHILD, FROM_TWELVE);
@@ -37,7 +40,6 @@ public record UsualResting(int fromAge, int lowest, int highest) {
 
   /** What each rate at rest asks for at this age, the highest first. */
   public List<Span> spans() {
-    int rare = Threshold.RESTING_RARE.whole();
     return List.of(
         new Span(
             "over " + highest,
@@ -46,11 +48,11 @@ public record UsualResting(int fromAge, int lowest, int highest) {
                 + " training."),
         new Span(lowest + " to " + highest, true, "Usual."),
         new Span(
-            rare + " to " + (lowest - 1),
+            rareUnder + " to " + (lowest - 1),
             false,
             "Common in the well trained and with rate-lowering medicine; otherwise ask."),
         new Span(
-            "under " + rare,
+            "under " + rareUnder,
             false,
             "Rare even in the trained: no training unless known as usual."));
   }
@@ -63,7 +65,7 @@ public record UsualResting(int fromAge, int lowest, int highest) {
   public static Finding judge(int bpm, Person person, boolean settled) {
     UsualResting usual = at(person.age());
     return kindOf(bpm, person, settled)
-        .of(bpm, person.age() + " years", usual.lowest, usual.highest);
+        .of(bpm, person.age() + " years", usual.lowest, usual.highest, usual.rareUnder);
   }
 
   /** The same for a reading, and what an uneven rhythm asks for. */
@@ -72,6 +74,11 @@ public record UsualResting(int fromAge, int lowest, int highest) {
     return reading.felt().uneven() && !person.has(Condition.IRREGULAR_RHYTHM)
         ? List.of(FindingKind.READING_UNEVEN.of(), rate)
         : List.of(rate);
+  }
+
+  /** What to do about a reading that departs far from one taken earlier that day. */
+  public static Finding departs(int bpm, int fromBpm) {
+    return FindingKind.READING_DEPARTS.of(bpm, Math.abs(bpm - fromBpm), fromBpm);
   }
 
   /** What {@link #judge} finds, without its words. */
@@ -83,7 +90,7 @@ public record UsualResting(int fromAge, int lowest, int highest) {
     if (bpm >= usual.lowest) {
       return FindingKind.RESTING_USUAL;
     }
-    if (bpm < Threshold.RESTING_RARE.whole()) {
+    if (bpm < usual.rareUnder) {
       return FindingKind.RESTING_UNDER_40;
     }
     if (person.health().betaBlocker()) {

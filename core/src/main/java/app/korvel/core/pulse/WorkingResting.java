@@ -13,12 +13,14 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.stream.Collectors;
 
 /**
@@ -26,7 +28,8 @@ import java.util.stream.Collectors;
  *
  * <p>The median of the latest three readings of one posture and source, graded fair or better,
  * within 56 days; with fewer, the latest good one, else the latest. Readings within 56 days come
- * before older ones; where only older ones are left, the value stands and is due again.
+ * before older ones; where only older ones are left, the value stands and is due again. A reading
+ * that departs far from those before it on the same day counts only if somebody said so.
  *
  * @param bpm the value
  * @param standardErrorBpm σ of the value: spread from day to day and the error of the counting
@@ -34,6 +37,7 @@ import java.util.stream.Collectors;
  * @param due whether it is to be measured again
  * @param dueOn the first day on which it is due, if nothing is measured until then
  * @param stale whether it was taken before a change of medicine, and no rate may be built on it
+ * @param readings all that were looked at, latest first
  * @param findings how it was chosen, and whether it is due
  */
 public record WorkingResting(
@@ -43,6 +47,7 @@ public record WorkingResting(
     boolean due,
     LocalDate dueOn,
     boolean stale,
+    List<RestingReading> readings,
     List<Finding> findings) {
 
   /** Days after which a resting value is measured again. */
@@ -52,6 +57,7 @@ public record WorkingResting(
 
   public WorkingResting {
     basis = List.copyOf(basis);
+    readings = List.copyOf(readings);
     findings = List.copyOf(findings);
   }
 
@@ -93,18 +99,13 @@ public record WorkingResting(
   private WorkingResting staleSince(LocalDate changedOn) {
     List<Finding> said = new ArrayList<>(findings);
     said.add(FindingKind.RESTING_STALE.of(Days.of(changedOn)));
-    return new WorkingResting(bpm, standardErrorBpm, basis, due, dueOn, true, said);
+    return new WorkingResting(bpm, standardErrorBpm, basis, due, dueOn, true, readings, said);
   }
 
   private static Optional<WorkingResting> ofAll(
       List<RestingReading> readings, LocalDate today, ZoneId zone) {
-    List<RestingReading> latestFirst =
-        readings.stream()
-            .sorted(
-                Comparator.comparing(RestingReading::takenAt)
-                    .thenComparing(reading -> reading.id().toString())
-                    .reversed())
-            .toList();
+    List<RestingReading> latestFirst = new ArrayList<>(SameDay.counting(readings, zone));
+    Collections.reverse(latestFirst);
     if (latestFirst.isEmpty()) {
       return Optional.empty();
     }
@@ -116,7 +117,7 @@ public record WorkingResting(
     LocalDate dueOn =
         LocalDate.ofInstant(latestFirst.get(0).takenAt(), zone).plusDays(DUE_AFTER_DAYS + 1L);
     if (three.isPresent()) {
-      return Optional.of(median(three.get(), dueOn));
+      return Optional.of(median(three.get(), dueOn, latestFirst));
     }
     List<RestingReading> candidates = fresh.isEmpty() ? latestFirst : fresh;
     Optional<RestingReading> good =
@@ -137,7 +138,21 @@ public record WorkingResting(
             fresh.isEmpty(),
             dueOn,
             false,
+            latestFirst,
             findings));
+  }
+
+  /**
+   * The rate taken earlier that day from which a reading departs so far that it does not count,
+   * unless it is said to be usual.
+   *
+   * @param others the client's other readings, in any order
+   */
+  public static OptionalInt departure(
+      RestingReading reading, List<RestingReading> others, ZoneId zone) {
+    List<RestingReading> before =
+        others.stream().filter(each -> !each.id().equals(reading.id())).toList();
+    return SameDay.departure(reading, SameDay.counting(before, zone), zone);
   }
 
   /** The first group of one posture and source to reach three, going back from the latest. */
@@ -159,7 +174,25 @@ public record WorkingResting(
     return basis.stream().allMatch(RestingReading::settled);
   }
 
-  private static WorkingResting median(List<RestingReading> three, LocalDate dueOn) {
+  /**
+   * Since when the readings have been over a rate without a break, up to the latest that is.
+   *
+   * @return nothing where none of them is
+   */
+  public Optional<Instant> overSince(int highestBpm) {
+    Optional<Instant> since = Optional.empty();
+    for (RestingReading reading : readings) {
+      boolean over = reading.bpm() > highestBpm;
+      if (!over && since.isPresent()) {
+        break;
+      }
+      since = over ? Optional.of(reading.takenAt()) : since;
+    }
+    return since;
+  }
+
+  private static WorkingResting median(
+      List<RestingReading> three, LocalDate dueOn, List<RestingReading> latestFirst) {
     RestingReading middle =
         three.stream().sorted(Comparator.comparingInt(RestingReading::bpm)).toList().get(1);
     return new WorkingResting(
@@ -169,6 +202,7 @@ public record WorkingResting(
         false,
         dueOn,
         false,
+        latestFirst,
         List.of(FindingKind.WORKING_MEDIAN.of(middle.bpm(), circumstances(middle))));
   }
 

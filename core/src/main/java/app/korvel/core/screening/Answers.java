@@ -9,12 +9,15 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 
 /**
  * What a client answered at intake.
@@ -26,7 +29,6 @@ import java.util.TreeSet;
  * @param conditions known conditions, pregnancy, falls and joints among them
  * @param medicines those taken, at most {@value #MEDICINES}
  * @param limits a clinician's written limits, at most {@value #LIMITS}
- * @param guardianConsent a parent or guardian has agreed; counts only under 18
  * @param goal what they train for, if told
  * @param days days on which they can train
  * @param equipment what they can train with
@@ -43,7 +45,6 @@ public record Answers(
     Set<Condition> conditions,
     List<Medicine> medicines,
     List<WrittenLimit> limits,
-    boolean guardianConsent,
     Optional<Goal> goal,
     Set<DayOfWeek> days,
     Set<Equipment> equipment,
@@ -67,7 +68,6 @@ public record Answers(
           Set.of(),
           List.of(),
           List.of(),
-          false,
           Optional.empty(),
           Set.of(),
           Set.of(),
@@ -100,7 +100,6 @@ public record Answers(
         NONE.conditions,
         NONE.medicines,
         NONE.limits,
-        NONE.guardianConsent,
         NONE.goal,
         NONE.days,
         NONE.equipment,
@@ -156,16 +155,61 @@ public record Answers(
     return slowMile ? activity.oneLower() : activity;
   }
 
+  /**
+   * A disease that was not named, and is told by a medicine or a device.
+   *
+   * @param condition counts as known
+   * @param by what tells it, as it is shown
+   */
+  public record Told(Condition condition, String by) {}
+
+  /** Diseases that count as known though nobody has named them yet, each once. */
+  public List<Told> toldOtherwise() {
+    Stream<Told> byMedicine =
+        medicines.stream()
+            .map(Medicine::medicineClass)
+            .flatMap(
+                each -> each.tells().map(known -> new Told(known, each.displayName())).stream());
+    Stream<Told> byDevice =
+        limits.stream()
+            .map(WrittenLimit::kind)
+            .flatMap(
+                each -> each.tells().map(known -> new Told(known, each.displayName())).stream());
+    Map<Condition, Told> first = new LinkedHashMap<>();
+    Stream.concat(byMedicine, byDevice)
+        .filter(told -> !named(told.condition))
+        .forEach(told -> first.putIfAbsent(told.condition, told));
+    return List.copyOf(first.values());
+  }
+
+  /** Whether it was named: any disease of the heart answers for a heart condition. */
+  private boolean named(Condition condition) {
+    return conditions.contains(condition)
+        || condition == Condition.HEART_CONDITION && conditions.stream().anyMatch(Condition::heart);
+  }
+
+  /** The conditions that count as known, named or told otherwise. */
+  public Set<Condition> knownConditions() {
+    Set<Condition> known = new TreeSet<>(conditions);
+    toldOtherwise().forEach(told -> known.add(told.condition));
+    return known;
+  }
+
   /** What is known of their health, as the rules see it. */
   public Person.Health health() {
     Set<MedicineClass> classes = new TreeSet<>();
     medicines.forEach(medicine -> classes.add(medicine.medicineClass()));
-    return new Person.Health(conditions, classes);
+    return new Person.Health(knownConditions(), classes);
   }
 
   /** Whether a cardiovascular, metabolic or renal disease is known. */
   public boolean knownDisease() {
-    return conditions.stream().anyMatch(Condition::knownDisease);
+    return knownConditions().stream().anyMatch(Condition::knownDisease);
+  }
+
+  /** Whether nothing at all has been asked yet but how active they are. */
+  public boolean untouched() {
+    return asked.stream().allMatch(topic -> topic == Topic.ACTIVITY);
   }
 
   /** The deciding questions that have not been asked yet, in order. */

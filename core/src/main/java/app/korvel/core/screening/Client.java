@@ -4,10 +4,12 @@ import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.InvalidValueException.Fault;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Texts;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 
 /**
@@ -17,8 +19,20 @@ import java.util.UUID;
  * @param version 1 for a new client, one more with every edit
  * @param details what the instructor entered
  * @param archived put away: kept and readable, out of the list, nothing is added
+ * @param birthDateCorrectedAt when the birth date was last corrected, if it ever was: what was made
+ *     before that was made for another age
  */
-public record Client(UUID id, int version, Details details, boolean archived) {
+public record Client(
+    UUID id,
+    int version,
+    Details details,
+    boolean archived,
+    Optional<Instant> birthDateCorrectedAt) {
+
+  /** A client whose birth date is as it was first entered. */
+  public Client(UUID id, int version, Details details, boolean archived) {
+    this(id, version, details, archived, Optional.empty());
+  }
 
   /** The longest name that is kept. */
   public static final int NAME_LENGTH = 80;

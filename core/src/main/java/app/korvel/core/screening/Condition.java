@@ -13,8 +13,8 @@ public enum Condition {
   DEFIBRILLATOR(Group.HEART, true, true, "Implanted defibrillator"),
   PACEMAKER(Group.HEART, true, true, "Pacemaker"),
   IRREGULAR_RHYTHM(Group.HEART, true, true, "Irregular rhythm, such as atrial fibrillation"),
-  VESSEL_DISEASE(Group.HEART, true, false, "Stroke, or narrowed vessels in brain or legs"),
-  CAROTID_DISEASE(Group.HEART, true, false, "Carotid disease"),
+  VESSEL_DISEASE(Group.HEART, true, true, "Stroke, or narrowed vessels in brain, neck or legs"),
+  CAROTID_DISEASE(Group.HEART, true, true, "Carotid disease"),
   NECK_FAINTING(Group.HEART, false, false, "Has fainted when the neck was touched"),
   HIGH_BLOOD_PRESSURE(Group.HEART, false, false, "High blood pressure"),
   DIABETES(Group.METABOLISM, true, false, "Diabetes"),
@@ -67,7 +67,7 @@ public enum Condition {
     return knownDisease;
   }
 
-  /** A disease of the heart itself: the rules for a heart condition hold. */
+  /** A disease of heart or vessels: the rules for a heart condition hold. */
   public boolean heart() {
     return heart;
   }

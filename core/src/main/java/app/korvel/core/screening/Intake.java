@@ -29,9 +29,9 @@ public record Intake(
   /**
    * The version that follows.
    *
-   * <p>What was said and mended on one day is no change: the day before is what today's answers are
-   * held against. The first word on medicines is no change either, but for those who say since
-   * when.
+   * <p>What was said and corrected on one day is no change: today's answers are compared with what
+   * held before today. One medicine more is a change. The first word on medicines is none, but for
+   * those who say since when.
    *
    * @param before every version so far, in any order
    */
@@ -46,7 +46,14 @@ public record Intake(
         head.map(Intake::version).orElse(0) + 1,
         now,
         answers,
-        medicinesChangedAt(dayBefore, head, answers, now, zone),
+        medicinesChangedAt(
+            dayBefore,
+            before.stream()
+                .filter(each -> !LocalDate.ofInstant(each.recordedAt, zone).isBefore(today))
+                .toList(),
+            answers,
+            now,
+            zone),
         symptomsReportedAt(dayBefore, head, answers, now, zone));
   }
 
@@ -55,38 +62,40 @@ public record Intake(
   }
 
   private static Optional<Instant> medicinesChangedAt(
-      Optional<Intake> dayBefore,
-      Optional<Intake> head,
-      Answers answers,
-      Instant now,
-      ZoneId zone) {
-    List<Intake> told =
-        Stream.concat(dayBefore.stream(), head.stream())
-            .filter(each -> each.answers.tellsMedicines())
-            .toList();
+      Optional<Intake> dayBefore, List<Intake> ofToday, Answers answers, Instant now, ZoneId zone) {
     Optional<Instant> since = since(answers, now, zone);
-    Optional<Intake> same =
-        told.stream().filter(each -> answers.continuesMedicinesOf(each.answers)).findFirst();
-    if (same.isPresent()) {
-      return later(same.get().medicinesChangedAt, since);
-    }
-    if (told.isEmpty()) {
+    Optional<Intake> before = dayBefore.filter(each -> each.answers.tellsMedicines());
+    List<Intake> told = ofToday.stream().filter(each -> each.answers.tellsMedicines()).toList();
+    if (before.isEmpty() && told.isEmpty()) {
       return since;
     }
-    // Named without a day, or taken off: it changes at this moment, for all anyone knows.
-    boolean dated =
-        since.isPresent()
-            && answers.rateMedicines().stream()
-                .filter(medicine -> isNew(medicine, told))
-                .allMatch(medicine -> medicine.since().isPresent())
-            && answers.rateMedicines().stream().anyMatch(medicine -> isNew(medicine, told));
-    return dated ? since : Optional.of(now);
-  }
-
-  private static boolean isNew(Medicine medicine, List<Intake> told) {
-    return told.stream()
-        .flatMap(each -> each.answers.rateMedicines().stream())
-        .noneMatch(medicine::continues);
+    if (before.filter(each -> answers.continuesMedicinesOf(each.answers)).isPresent()) {
+      return later(before.get().medicinesChangedAt, since);
+    }
+    List<Medicine> fresh =
+        answers.rateMedicines().stream()
+            .filter(
+                medicine ->
+                    before.stream()
+                        .flatMap(each -> each.answers.rateMedicines().stream())
+                        .noneMatch(medicine::continues))
+            .toList();
+    if (!fresh.isEmpty() && fresh.stream().allMatch(medicine -> medicine.since().isPresent())) {
+      return since;
+    }
+    Optional<Intake> alike =
+        told.stream().filter(each -> answers.continuesMedicinesOf(each.answers)).findFirst();
+    if (alike.isPresent()) {
+      return alike.get().medicinesChangedAt;
+    }
+    // Said otherwise or taken off again, and not one more: what was said today is put right.
+    return latest(told.stream())
+        .filter(
+            head ->
+                before.filter(each -> head.answers.continuesMedicinesOf(each.answers)).isEmpty())
+        .filter(head -> answers.rateMedicines().size() <= head.answers.rateMedicines().size())
+        .map(Intake::medicinesChangedAt)
+        .orElse(Optional.of(now));
   }
 
   /** The latest day given with a medicine that touches the heart rate, from its beginning. */

@@ -11,7 +11,8 @@ import java.util.Optional;
  * A medicine someone takes.
  *
  * @param medicineClass what it does to the work
- * @param name as the packet says it, up to {@value #NAME_LENGTH} characters; may be empty
+ * @param name its generic name, up to {@value #NAME_LENGTH} characters; may be empty. A known one
+ *     has one class and no other
  * @param dose as the packet says it, up to {@value #DOSE_LENGTH} characters; may be empty
  * @param since on this dose since; empty where not asked
  */
@@ -28,9 +29,23 @@ public record Medicine(
   void check(String field, LocalDate today, List<Fault> faults) {
     Texts.check(faults, field + ".name", name, 0, NAME_LENGTH);
     Texts.check(faults, field + ".dose", dose, 0, DOSE_LENGTH);
+    MedicineClass.named(name)
+        .filter(known -> known != medicineClass)
+        .ifPresent(
+            known ->
+                faults.add(
+                    new Fault(
+                        field + ".medicineClass",
+                        "“" + name + "” is of another class",
+                        known.displayName())));
     since
         .filter(day -> day.isAfter(today))
         .ifPresent(day -> faults.add(Texts.future(field + ".since")));
+  }
+
+  /** The same in the class of its name, where that is a known one. */
+  public Medicine inClassOfName() {
+    return new Medicine(MedicineClass.named(name).orElse(medicineClass), name, dose, since);
   }
 
   /**

@@ -61,8 +61,7 @@ public record Person(int age, Sex sex, Activity activity, Health health) {
 
     /** Takes a beta-blocker or another rate-lowering medicine. */
     public boolean betaBlocker() {
-      return medicines.contains(MedicineClass.BETA_BLOCKER)
-          || medicines.contains(MedicineClass.RATE_LOWERING);
+      return medicines.stream().anyMatch(MedicineClass::lowersRate);
     }
 
     /** A heart condition or heart failure. */

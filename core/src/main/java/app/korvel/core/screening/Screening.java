@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -64,21 +65,16 @@ public record Screening(
   /**
    * Brings it together.
    *
-   * @param clearances every clearance on record, in any order
-   * @param reported what check-ins have told
+   * @param record what is on record beside the intake
    */
   public static Screening of(
-      Client client,
-      Optional<Intake> intake,
-      List<Clearance> clearances,
-      Reported reported,
-      LocalDate date,
-      ZoneId zone) {
+      Client client, Optional<Intake> intake, OnRecord record, LocalDate date, ZoneId zone) {
+    List<Clearance> clearances = record.clearances();
+    Reported reported = record.reported();
     Answers answers = intake.map(Intake::answers).orElse(Answers.NONE);
     Person person = client.on(date, answers);
     List<Context> contexts = Context.of(person);
-    List<WrittenLimit> limits =
-        answers.limits().stream().filter(limit -> limit.holdsOn(date)).toList();
+    List<WrittenLimit> limits = WrittenLimit.holding(answers.limits(), date);
     Effects effects = held(Context.effects(contexts), limits);
     Optional<String> noRate = noRateBecause(person, contexts, limits);
     if (noRate.isPresent()) {
@@ -101,10 +97,7 @@ public record Screening(
     Allows byRule =
         allows(decision, answers, clearances, inForce, date, symptomsSentence(answers), findings);
     Allows allows = missing.isEmpty() ? byRule : byRule.atMost(Allows.LIGHT_TO_MODERATE);
-    boolean consentMissing = person.under18() && !answers.guardianConsent();
-    if (consentMissing) {
-      findings.add(FindingKind.CONSENT_FIRST.of(person.age()));
-    }
+    boolean consentMissing = person.under18() && record.consents().isEmpty();
     if (!missing.isEmpty()) {
       // That no clearance is needed is not said before all has been asked.
       findings.removeIf(
@@ -117,6 +110,23 @@ public record Screening(
                   .map(topic -> topic.displayName().toLowerCase(Locale.ROOT))
                   .collect(Collectors.joining("; "))));
     }
+    if (consentMissing) {
+      findings.add(FindingKind.CONSENT_FIRST.of(person.age()));
+    }
+    List<Answers.Told> toldOtherwise = answers.toldOtherwise();
+    if (!toldOtherwise.isEmpty()) {
+      findings.add(
+          FindingKind.DISEASE_TOLD_OTHERWISE.of(
+              joined(toldOtherwise, told -> told.condition().displayName()),
+              joined(toldOtherwise, told -> "“" + told.by() + "”")));
+    }
+    limits.stream()
+        .filter(limit -> limit.lapsedOn(date))
+        .forEach(
+            limit ->
+                findings.add(
+                    FindingKind.LIMIT_LAPSED.of(
+                        limit.words(), Days.of(limit.until().orElseThrow()), limit.issuer())));
     if (allows != Allows.VIGOROUS) {
       findings.add(
           (noRate.isPresent() ? FindingKind.LIGHT_BY_EFFORT : FindingKind.LIGHT_TO_MODERATE)
@@ -146,7 +156,7 @@ public record Screening(
         contexts,
         effects,
         limits.stream()
-            .flatMap(limit -> limit.cap().stream())
+            .flatMap(limit -> limit.cap(date).stream())
             .min(Comparator.comparingInt(Cap::bpm)),
         person.health().heartDisease()
             || limits.stream().anyMatch(limit -> limit.kind() == WrittenLimit.Kind.SUPERVISED_ONLY),
@@ -214,6 +224,10 @@ public record Screening(
     return whatAnswers.noneMatch(clearance -> clearance.answers(reportedAt.get(), zone));
   }
 
+  private static <T> String joined(List<T> all, Function<T, String> words) {
+    return all.stream().map(words).collect(Collectors.joining("; "));
+  }
+
   private static String symptomsSentence(Answers answers) {
     return answers.symptoms().isEmpty()
         ? "Signs or symptoms were reported, and no clearance has answered them since."
@@ -226,7 +240,7 @@ public record Screening(
 
   private static String diseaseSentence(Answers answers) {
     return "Known: "
-        + answers.conditions().stream()
+        + answers.knownConditions().stream()
             .filter(Condition::knownDisease)
             .map(condition -> condition.displayName().toLowerCase(Locale.ROOT))
             .collect(Collectors.joining("; "))
@@ -305,15 +319,17 @@ public record Screening(
     return new Scope(person, permission, effects);
   }
 
-  /** Whether enough was asked to decide; what stops someone decides by itself. */
+  /** Whether enough was asked to decide; what allows nothing decides by itself. */
   public boolean decided() {
-    return answers().missing().isEmpty() || !stops().isEmpty();
+    return answers().missing().isEmpty() || permission.allows() == Allows.NOTHING;
   }
 
   /** What the table says, or the clearance that answers it, in a sentence. */
   public String sentence() {
     if (!decided()) {
-      return "Questions are still open, and nothing is assumed from them.";
+      return answers().untouched()
+          ? "Nothing has been asked yet, and nothing is assumed."
+          : "Questions are still open, and nothing is assumed from them.";
     }
     boolean answered =
         clearance.isPresent()
@@ -343,6 +359,11 @@ public record Screening(
     return decision.next();
   }
 
+  /** Whether the clearance in force was given, and put on record, since that moment. */
+  public boolean answeredSince(Instant moment) {
+    return clearance.filter(given -> given.answers(moment, zone)).isPresent();
+  }
+
   /** Whether the clearance in force ends within the days in which it is asked for again. */
   public boolean clearanceLapsing() {
     return has(FindingKind.CLEARANCE_LAPSING);
@@ -357,8 +378,13 @@ public record Screening(
     return permission.findings().stream().anyMatch(finding -> finding.code().equals(kind.code()));
   }
 
+  /** Whether a written limit is past its day, and still holds. */
+  public boolean limitLapsed() {
+    return has(FindingKind.LIMIT_LAPSED);
+  }
+
   /** Whether a guardian's consent is missing. */
-  private boolean consentMissing() {
+  public boolean consentMissing() {
     return has(FindingKind.CONSENT_FIRST);
   }
 
@@ -367,7 +393,7 @@ public record Screening(
    * still open stops nobody.
    */
   public List<Finding> stops() {
-    return permission.allows() == Allows.NOTHING || consentMissing()
+    return permission.allows() == Allows.NOTHING || (decided() && consentMissing())
         ? permission.findings().stream()
             .filter(finding -> finding.severity() == Severity.BLOCK)
             .toList()

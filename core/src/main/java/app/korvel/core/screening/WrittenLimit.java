@@ -11,14 +11,15 @@ import java.util.Optional;
 import java.util.OptionalInt;
 
 /**
- * A limit that stands above every rule, as it was given.
+ * A limit that stands above every rule, as it was given. Past its last day it goes on holding, and
+ * is shown as lapsed, until it is renewed or whoever gave it lifts it.
  *
  * @param kind what is limited
  * @param value bpm or effort on 6–20, as {@link Kind#limit()} accepts; empty where the kind has
  *     none
  * @param issuer who gave it, 1 to {@value #ISSUER_LENGTH} characters
  * @param issuedOn when
- * @param until the last day it holds; empty where it holds until replaced
+ * @param until the last day it was given for; empty where it holds until replaced
  */
 public record WrittenLimit(
     Kind kind, OptionalInt value, String issuer, LocalDate issuedOn, Optional<LocalDate> until) {
@@ -26,20 +27,31 @@ public record WrittenLimit(
 
   /** What can be limited: a row each. */
   public enum Kind {
-    CAP("Highest rate", Limit.CAP, 0),
-    DETECTION_RATE("Defibrillator's detection rate", Limit.CAP, Threshold.BELOW_DETECTION.whole()),
-    SYMPTOM_RATE("Rate at which symptoms came", Limit.CAP, Threshold.BELOW_SYMPTOMS.whole()),
-    EFFORT_CAP("Highest effort, 6–20", Limit.EFFORT, 0),
-    SUPERVISED_ONLY("Supervised only", null, 0);
+    CAP("Highest rate", Limit.CAP, 0, null),
+    DETECTION_RATE(
+        "Defibrillator's detection rate",
+        Limit.CAP,
+        Threshold.BELOW_DETECTION.whole(),
+        Condition.DEFIBRILLATOR),
+    SYMPTOM_RATE("Rate at which symptoms came", Limit.CAP, Threshold.BELOW_SYMPTOMS.whole(), null),
+    EFFORT_CAP("Highest effort, 6–20", Limit.EFFORT, 0, null),
+    SUPERVISED_ONLY("Supervised only", null, 0, null);
 
     private final String displayName;
     private final Limit limit;
     private final int lessBpm;
+    private final Condition tells;
 
-    Kind(String displayName, Limit limit, int lessBpm) {
+    Kind(String displayName, Limit limit, int lessBpm, Condition tells) {
       this.displayName = displayName;
       this.limit = limit;
       this.lessBpm = lessBpm;
+      this.tells = tells;
+    }
+
+    /** The disease that counts as known where there is such a limit, if there is one. */
+    public Optional<Condition> tells() {
+      return Optional.ofNullable(tells);
     }
 
     /** As it is shown. */
@@ -63,28 +75,44 @@ public record WrittenLimit(
     }
   }
 
-  /** Whether it holds on {@code date}. */
-  public boolean holdsOn(LocalDate date) {
-    return !issuedOn.isAfter(date) && until.map(last -> !date.isAfter(last)).orElse(true);
+  /** Whether its last day is over on {@code date}. */
+  public boolean lapsedOn(LocalDate date) {
+    return until.filter(date::isAfter).isPresent();
   }
 
-  /** The cap it makes: its rate, less the distance that is kept. */
-  Optional<Cap> cap() {
+  /** Those of {@code limits} that hold on {@code date}; a lapsed one until it is renewed. */
+  public static List<WrittenLimit> holding(List<WrittenLimit> limits, LocalDate date) {
+    List<WrittenLimit> given =
+        limits.stream().filter(limit -> !limit.issuedOn.isAfter(date)).toList();
+    return given.stream()
+        .filter(limit -> !limit.lapsedOn(date) || given.stream().noneMatch(limit::isRenewedBy))
+        .toList();
+  }
+
+  /** Whether that one is the same limit by the same issuer, given later. */
+  private boolean isRenewedBy(WrittenLimit other) {
+    return other.kind == kind
+        && other.issuer.strip().equalsIgnoreCase(issuer.strip())
+        && other.issuedOn.isAfter(issuedOn);
+  }
+
+  /** What is limited, at what, for example {@code Highest rate 130}. */
+  String words() {
+    return value.isPresent() ? kind.displayName + " " + value.getAsInt() : kind.displayName;
+  }
+
+  /** The cap it makes on {@code date}: its rate, less the distance that is kept. */
+  Optional<Cap> cap(LocalDate date) {
     return kind.rate()
-        ? Optional.of(new Cap(value.getAsInt() - kind.lessBpm, because()))
+        ? Optional.of(new Cap(value.getAsInt() - kind.lessBpm, because(date)))
         : Optional.empty();
   }
 
-  private String because() {
+  private String because(LocalDate date) {
     String distance = kind.lessBpm == 0 ? "" : ", less " + kind.lessBpm;
-    return kind.displayName
-        + " "
-        + value.getAsInt()
-        + distance
-        + ", "
-        + issuer
-        + ", "
-        + Days.of(issuedOn);
+    String lapsed =
+        lapsedOn(date) ? "; lapsed on " + Days.of(until.get()) + ", and still holds" : "";
+    return words() + distance + ", " + issuer + ", " + Days.of(issuedOn) + lapsed;
   }
 
   void check(String field, LocalDate today, OptionalInt restingBpm, List<Fault> faults) {

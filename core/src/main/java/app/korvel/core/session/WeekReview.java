@@ -5,19 +5,30 @@ import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.programme.Dose;
+import app.korvel.core.programme.LayOff;
+import app.korvel.core.programme.MinutesDone;
+import app.korvel.core.programme.Plan;
 import app.korvel.core.programme.PlannedSession;
 import app.korvel.core.programme.Programme;
 import app.korvel.core.programme.Progression.Earned;
 import app.korvel.core.programme.Progression.Proposed;
+import app.korvel.core.programme.WeekDecision;
+import app.korvel.core.screening.Scope;
 import app.korvel.core.zone.Level.RpeSpan;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * A week of a programme held against what was done of it, and what it asks of the next one.
@@ -52,8 +63,10 @@ public record WeekReview(
    *
    * @param week from 1 to the one before the last
    * @param logs of that client, in any order
+   * @param scope what may be asked of them today, and how active they are
    */
-  public static WeekReview of(Programme programme, int week, Collection<SessionLog> logs) {
+  public static WeekReview of(
+      Programme programme, int week, Collection<SessionLog> logs, Scope scope) {
     List<SessionLog> here = inWeek(programme, week, logs);
     List<PlannedSession> planned = programme.ofWeek(week);
     int done = (int) here.stream().filter(SessionLog::done).count();
@@ -77,8 +90,69 @@ public record WeekReview(
     if (open > 0) {
       because.add(FindingKind.SESSIONS_OPEN.of(open));
     }
-    Proposed next = programme.proposed(week, earned, minutesDone(programme, week, logs));
-    return new WeekReview(week, planned.size(), done, open, earned, next, because);
+    MinutesDone minutes = minutesDone(programme, week, logs);
+    Optional<LayOff> layOff = done == 0 ? layOff(programme, week, logs) : Optional.empty();
+    Proposed next =
+        layOff
+            .map(each -> programme.resumed(week, each, scope, minutes))
+            .orElseGet(() -> programme.proposed(week, earned, minutes));
+    Earned after =
+        layOff
+            .map(each -> each.length() == LayOff.Length.SHORT ? Earned.HOLD : Earned.BACK)
+            .orElse(earned);
+    return new WeekReview(week, planned.size(), done, open, after, next, because);
+  }
+
+  /**
+   * Whether the log of the week that a decision stands on has been changed since.
+   *
+   * @return what it was decided on, and what the log says now; nothing where that is the same
+   */
+  public static Optional<Finding> changedSince(
+      Programme programme, WeekDecision decision, Collection<SessionLog> logs, Scope scope) {
+    int week = decision.week() - 1;
+    List<Finding> now = of(programme, week, logs, scope).because();
+    return figures(now).equals(figures(decision.because()))
+        ? Optional.empty()
+        : Optional.of(
+            FindingKind.DECISION_LOG_CHANGED.of(
+                week, decision.week(), words(decision.because()), words(now)));
+  }
+
+  /** What findings say apart from their wording: that may be another one by now. */
+  private static List<String> figures(List<Finding> findings) {
+    return findings.stream()
+        .map(finding -> finding.code() + finding.message().replaceAll("[^0-9.]", " "))
+        .toList();
+  }
+
+  private static String words(List<Finding> findings) {
+    return findings.stream().map(Finding::message).collect(Collectors.joining(" "));
+  }
+
+  /** How long nothing was done by the end of a week; nothing where nothing was ever done. */
+  private static Optional<LayOff> layOff(
+      Programme programme, int week, Collection<SessionLog> logs) {
+    LocalDate next = programme.plan().startsOn().plusWeeks(week);
+    return logs.stream()
+        .filter(SessionLog::done)
+        .map(SessionLog::on)
+        .filter(day -> day.isBefore(next))
+        .max(Comparator.naturalOrder())
+        .map(
+            last ->
+                new LayOff(
+                    (int) ChronoUnit.DAYS.between(last, next), lastDone(programme, week, logs)));
+  }
+
+  /** What the last week with a session asked for; the first one, where that was before it. */
+  private static Dose lastDone(Programme programme, int week, Collection<SessionLog> logs) {
+    for (int each = week; each >= 1; each--) {
+      if (inWeek(programme, each, logs).stream().anyMatch(SessionLog::done)) {
+        return programme.weeks().get(each - 1).dose();
+      }
+    }
+    return programme.weeks().get(0).dose();
   }
 
   /**
@@ -113,31 +187,51 @@ public record WeekReview(
   }
 
   /**
-   * What counts for a week: the logs of its sessions, on whatever day they were done, and those of
-   * sessions that were not planned in it.
+   * What counts for a week: the logs of its sessions, on whatever day they were done, and on its
+   * days those of sessions that this programme does not know.
    */
   private static List<SessionLog> inWeek(
       Programme programme, int week, Collection<SessionLog> logs) {
     LocalDate first = programme.plan().startsOn().plusWeeks(week - 1L);
-    List<Integer> numbers = programme.ofWeek(week).stream().map(PlannedSession::number).toList();
+    Map<Integer, Integer> weekOf =
+        programme.sessions().stream()
+            .collect(Collectors.toMap(PlannedSession::number, PlannedSession::week));
     return logs.stream()
         .filter(
             log ->
                 log.number()
-                    .map(numbers::contains)
-                    .orElseGet(
-                        () -> !log.on().isBefore(first) && log.on().isBefore(first.plusWeeks(1))))
+                    .map(weekOf::get)
+                    .map(own -> own == week)
+                    .orElseGet(() -> within(first, log)))
         .toList();
   }
 
-  /** The minutes done in every week up to one. */
-  public static List<Integer> minutesDone(
+  private static boolean within(LocalDate first, SessionLog log) {
+    return !log.on().isBefore(first) && log.on().isBefore(first.plusWeeks(1));
+  }
+
+  /** The minutes done in every week up to one, and in the weeks before the programme. */
+  public static MinutesDone minutesDone(
       Programme programme, int week, Collection<SessionLog> logs) {
-    List<Integer> minutes = new ArrayList<>();
+    List<Integer> weeks = new ArrayList<>();
     for (int each = 1; each <= week; each++) {
-      minutes.add(inWeek(programme, each, logs).stream().mapToInt(SessionLog::minutes).sum());
+      weeks.add(inWeek(programme, each, logs).stream().mapToInt(SessionLog::minutes).sum());
     }
-    return minutes;
+    return new MinutesDone(minutesBefore(programme.plan(), logs), weeks);
+  }
+
+  /**
+   * The minutes done in the weeks before a plan, as many as growth looks back at. A week in which
+   * they had not yet been prescribed anything holds nothing back.
+   */
+  public static List<Integer> minutesBefore(Plan plan, Collection<SessionLog> logs) {
+    int weeks = Math.min(MinutesDone.WEEKS_BEFORE, plan.pace().weeksBefore());
+    return IntStream.rangeClosed(1, weeks)
+        .mapToObj(back -> plan.startsOn().minusWeeks(weeks + 1L - back))
+        .map(
+            first ->
+                logs.stream().filter(log -> within(first, log)).mapToInt(SessionLog::minutes).sum())
+        .toList();
   }
 
   private static Earned warned(List<SessionLog> logs, List<Finding> because) {

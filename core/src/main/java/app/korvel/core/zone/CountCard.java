@@ -14,11 +14,12 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import java.util.stream.IntStream;
 
 /**
  * A range as beats to count, since nobody multiplies while running: beats = bpm × window / 60,
- * rounded half up.
+ * rounded half up; under a cap never so many that they would make a rate over it.
  *
  * @param beats lowest and highest count for each window
  */
@@ -58,17 +59,17 @@ public record CountCard(Map<CountWindow, Beats> beats) {
 
   /** The counts of a range, both edges rounded half up. */
   public static CountCard of(int lowBpm, int highBpm) {
-    return of(lowBpm, highBpm, false);
+    return of(lowBpm, highBpm, OptionalInt.empty());
   }
 
   /**
    * The counts of a range.
    *
-   * @param capped whether the upper edge is a cap: then its count is rounded down, so that the
-   *     count never allows what the cap forbids (cap 142: 35 in 15 s, not 36)
+   * @param cap a rate that no count may come to exceed, whether it cuts the range or not: with an
+   *     upper edge and a cap of 142 the highest is 35 in 15 s, since 36 would allow 144
    * @throws InvalidValueException when the upper edge is under the lower one
    */
-  public static CountCard of(int lowBpm, int highBpm, boolean capped) {
+  public static CountCard of(int lowBpm, int highBpm, OptionalInt cap) {
     if (highBpm < lowBpm) {
       throw InvalidValueException.of(
           "highBpm",
@@ -77,7 +78,7 @@ public record CountCard(Map<CountWindow, Beats> beats) {
     }
     Map<CountWindow, Beats> beats = new EnumMap<>(CountWindow.class);
     for (CountWindow window : WINDOWS) {
-      int high = capped ? highBpm * window.seconds() / 60 : halfUp(highBpm, window);
+      int high = highest(highBpm, cap, window);
       beats.put(window, new Beats(Math.min(halfUp(lowBpm, window), high), high));
     }
     return new CountCard(beats);
@@ -86,26 +87,35 @@ public record CountCard(Map<CountWindow, Beats> beats) {
   /**
    * The counts of a range worked out long hand, in every window.
    *
-   * @throws InvalidValueException as {@link #of(int, int, boolean)}
+   * @throws InvalidValueException as {@link #of(int, int, OptionalInt)}
    */
-  public static LongHand longHand(int lowBpm, int highBpm, boolean capped) {
-    of(lowBpm, highBpm, capped);
-    return LongHand.of(lines(lowBpm, highBpm, capped, WINDOWS));
+  public static LongHand longHand(int lowBpm, int highBpm, OptionalInt cap) {
+    of(lowBpm, highBpm, cap);
+    return LongHand.of(lines(lowBpm, highBpm, cap, WINDOWS));
   }
 
   /** The counts of a range in those windows, as steps of a sum. */
-  static List<Line> lines(int lowBpm, int highBpm, boolean capped, List<CountWindow> windows) {
+  static List<Line> lines(int lowBpm, int highBpm, OptionalInt cap, List<CountWindow> windows) {
     List<Line> lines = new ArrayList<>();
     for (CountWindow window : windows) {
-      lines.add(line("Lowest count in ", lowBpm, window, Finish.WHOLE));
-      if (lowBpm != highBpm) {
-        lines.add(line("Highest count in ", highBpm, window, capped ? Finish.DOWN : Finish.WHOLE));
+      boolean single = lowBpm == highBpm;
+      if (!single) {
+        lines.add(line("Lowest count in ", lowBpm, cap, window));
       }
+      lines.add(line(single ? "Count in " : "Highest count in ", highBpm, cap, window));
     }
     return lines;
   }
 
-  private static Line line(String label, int bpm, CountWindow window, Finish finish) {
+  /** The highest count that neither the edge nor the cap forbids. */
+  private static int highest(int bpm, OptionalInt cap, CountWindow window) {
+    int beats = halfUp(bpm, window);
+    return cap.isPresent() ? Math.min(beats, cap.getAsInt() * window.seconds() / 60) : beats;
+  }
+
+  private static Line line(String label, int edgeBpm, OptionalInt cap, CountWindow window) {
+    int bpm = cap.isPresent() ? Math.min(edgeBpm, cap.getAsInt()) : edgeBpm;
+    Finish finish = highest(bpm, cap, window) < halfUp(bpm, window) ? Finish.DOWN : Finish.WHOLE;
     return Line.of(
         Formula.COUNT_CARD,
         label + window.seconds() + " s",

@@ -1,6 +1,7 @@
 package app.korvel.core.zone;
 
 import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.Locale;
 
 /** The guideline's classes of intensity, by which schools are compared (Garber et al. 2011). */
@@ -17,6 +18,25 @@ public enum GuidelineClass {
   GuidelineClass(int fromReservePercent, int fromMaximumPercent) {
     this.fromReservePercent = fromReservePercent;
     this.fromMaximumPercent = fromMaximumPercent;
+  }
+
+  /**
+   * How much of something that is spread over a range of reserve lies in this class.
+   *
+   * @param seconds spread evenly over the range
+   * @param low percent of reserve
+   * @param high percent of reserve, not under {@code low}; where they are equal all of it lies in
+   *     one class
+   */
+  public BigDecimal shareOf(long seconds, int low, int high) {
+    if (low == high) {
+      return BigDecimal.valueOf(ofReserve(BigDecimal.valueOf(low)) == this ? seconds : 0);
+    }
+    int ends =
+        this == NEAR_MAXIMAL ? Integer.MAX_VALUE : values()[ordinal() + 1].fromReservePercent;
+    int within = Math.max(0, Math.min(high, ends) - Math.max(low, fromReservePercent));
+    return BigDecimal.valueOf(seconds * within)
+        .divide(BigDecimal.valueOf((long) high - low), MathContext.DECIMAL64);
   }
 
   /** As it is said in a sentence. */

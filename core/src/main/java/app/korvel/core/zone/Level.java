@@ -11,6 +11,7 @@ import java.util.function.Predicate;
 public enum Level {
   SING(
       0,
+      "0",
       "Sing",
       "could sing a verse",
       span(6, 11),
@@ -20,6 +21,7 @@ public enum Level {
       "slow walk, light housework"),
   TALK(
       40,
+      "64",
       "Talk",
       "whole sentences, no singing",
       span(12, 13),
@@ -29,6 +31,7 @@ public enum Level {
       "brisk walk, easy cycle"),
   PHRASES(
       60,
+      "77",
       "Phrases",
       "a few words, a breath, a few words",
       span(14, 15),
@@ -36,8 +39,10 @@ public enum Level {
       span(7, 7),
       "through the mouth",
       "jog, hill walk"),
+  // Half way from 60 to 90 % of reserve, so half way from 77 to 96 % of maximum.
   WORDS(
       75,
+      "86.5",
       "Words",
       "a word or two at a time",
       span(16, 17),
@@ -47,6 +52,7 @@ public enum Level {
       "fast run, hard rowing"),
   SILENT(
       90,
+      "96",
       "Silent",
       "no talking at all",
       span(18, 20),
@@ -56,6 +62,7 @@ public enum Level {
       "sprint, the end of a test");
 
   private final int fromPercent;
+  private final BigDecimal fromPercentOfMaximum;
   private final String displayName;
   private final String voice;
   private final RpeSpan rpe20;
@@ -79,6 +86,7 @@ public enum Level {
 
   Level(
       int fromPercent,
+      String fromPercentOfMaximum,
       String displayName,
       String voice,
       RpeSpan rpe20,
@@ -87,6 +95,7 @@ public enum Level {
       String breathing,
       String like) {
     this.fromPercent = fromPercent;
+    this.fromPercentOfMaximum = new BigDecimal(fromPercentOfMaximum);
     this.displayName = displayName;
     this.voice = voice;
     this.rpe20 = rpe20;
@@ -139,6 +148,14 @@ public enum Level {
   /** The level of a share of reserve; at an edge, the upper one. */
   public static Level atPercent(BigDecimal percentOfReserve) {
     return highest(level -> BigDecimal.valueOf(level.fromPercent).compareTo(percentOfReserve) <= 0);
+  }
+
+  /**
+   * The level of a share of maximum, by the guideline's edges in percent of maximum (Garber et al.,
+   * Med Sci Sports Exerc 2011); at an edge, the upper one.
+   */
+  public static Level atPercentOfMaximum(BigDecimal percentOfMaximum) {
+    return highest(level -> level.fromPercentOfMaximum.compareTo(percentOfMaximum) <= 0);
   }
 
   /** The level of a rating on 6–20. */

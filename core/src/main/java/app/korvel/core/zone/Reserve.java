@@ -86,7 +86,19 @@ public record Reserve(int restingBpm, int maximumBpm) {
    * @param low lower edge
    * @param high upper edge
    */
-  public record Percents(int low, int high) {}
+  public record Percents(int low, int high) {
+
+    /** The class of its middle, which is what a range asks for; on an edge, the upper one. */
+    public GuidelineClass asks() {
+      return GuidelineClass.ofReserve(
+          BigDecimal.valueOf((long) low + high).divide(BigDecimal.valueOf(2)));
+    }
+
+    /** Whether it asks for vigorous effort or more. */
+    public boolean asksVigorous() {
+      return asks().compareTo(GuidelineClass.VIGOROUS) >= 0;
+    }
+  }
 
   /** The reserve as a step of a sum. */
   LongHand.Line line() {

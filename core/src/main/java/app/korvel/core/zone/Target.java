@@ -74,7 +74,7 @@ public record Target(int lowBpm, int highBpm, boolean capped, CountCard counts) 
     }
     if (cap.isEmpty() || cap.getAsInt() >= highBpm) {
       return new UnderCap(
-          Optional.of(new Target(lowBpm, highBpm, false, CountCard.of(lowBpm, highBpm))),
+          Optional.of(new Target(lowBpm, highBpm, false, CountCard.of(lowBpm, highBpm, cap))),
           List.of());
     }
     int capBpm = cap.getAsInt();
@@ -82,7 +82,7 @@ public record Target(int lowBpm, int highBpm, boolean capped, CountCard counts) 
       return new UnderCap(Optional.empty(), List.of(FindingKind.CAP_BELOW_TARGET.of(capBpm)));
     }
     return new UnderCap(
-        Optional.of(new Target(lowBpm, capBpm, true, CountCard.of(lowBpm, capBpm, true))),
+        Optional.of(new Target(lowBpm, capBpm, true, CountCard.of(lowBpm, capBpm, cap))),
         List.of(FindingKind.CAP_CUTS.of(capBpm)));
   }
 
@@ -118,8 +118,7 @@ public record Target(int lowBpm, int highBpm, boolean capped, CountCard counts) 
               "bpm",
               LongHand.Finish.EXACT));
     }
-    lines.addAll(
-        CountCard.lines(target.lowBpm, target.highBpm, target.capped, CountCard.WINDOWS_EVERYDAY));
+    lines.addAll(CountCard.lines(target.lowBpm, target.highBpm, cap, CountCard.WINDOWS_EVERYDAY));
     return LongHand.of(lines);
   }
 

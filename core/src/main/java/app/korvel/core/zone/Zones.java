@@ -7,6 +7,7 @@ import app.korvel.core.measure.LongHand.Line;
 import app.korvel.core.measure.Rounding;
 import app.korvel.core.zone.Level.RpeSpan;
 import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -51,7 +52,7 @@ public record Zones(
    * @param highSigmaBpm how sure the upper edge is, to one decimal
    * @param allowedHighBpm highest rate in it that the cap allows; none where it lies above the cap
    * @param counts the band as beats to count; where the cap cuts it, up to the cap, rounded down
-   * @param level the level of the rate in its middle
+   * @param level the level that the exact middle of its figures falls into
    * @param guidelineClass the class its middle falls into
    * @param rpe20 effort on 6–20: the school's own where it ties one, else that of the level
    * @param place where it lies for this client
@@ -119,6 +120,8 @@ public record Zones(
    * @param bpm rounded half up
    */
   public record Mark(int percent, int bpm) {}
+
+  private static final BigDecimal TWO = BigDecimal.valueOf(2);
 
   private static final List<Integer> MARKS = List.of(0, 20, 40, 60, 75, 90, 100);
 
@@ -211,9 +214,8 @@ public record Zones(
   public static List<BandRates> bands(
       Scheme scheme, Anchors anchors, Uncertainty uncertainty, OptionalInt cap) {
     cap.ifPresent(bpm -> checkCap(bpm, anchors.reserve()));
-    int[] levels = Level.edges(anchors.reserve());
     return IntStream.range(0, scheme.bands().size())
-        .mapToObj(i -> rates(scheme, i, anchors, levels, uncertainty, cap))
+        .mapToObj(i -> rates(scheme, i, anchors, uncertainty, cap))
         .toList();
   }
 
@@ -228,12 +230,7 @@ public record Zones(
   }
 
   private static BandRates rates(
-      Scheme scheme,
-      int at,
-      Anchors anchors,
-      int[] levels,
-      Uncertainty uncertainty,
-      OptionalInt cap) {
+      Scheme scheme, int at, Anchors anchors, Uncertainty uncertainty, OptionalInt cap) {
     Reserve reserve = anchors.reserve();
     Basis basis = scheme.basis();
     Scheme.Band band = scheme.bands().get(at);
@@ -251,7 +248,7 @@ public record Zones(
     int allowed = cut ? cap.getAsInt() : high;
     BigDecimal lowSigma =
         band.fromRest() ? uncertainty.restingBpm() : basis.sigma(band.low(), uncertainty);
-    Level level = Level.atRate((low + high) / 2, levels);
+    Level level = level(scheme, band, anchors);
     return new BandRates(
         band,
         low,
@@ -259,9 +256,9 @@ public record Zones(
         Rounding.tenths(lowSigma),
         Rounding.tenths(basis.sigma(band.high(), uncertainty)),
         above ? OptionalInt.empty() : OptionalInt.of(allowed),
-        CountCard.of(low, allowed, cut),
+        CountCard.of(low, allowed, above ? OptionalInt.empty() : cap),
         level,
-        guidelineClass(scheme, band, (low + high) / 2, reserve),
+        guidelineClass(scheme, band, anchors),
         band.rpe20().orElse(level.rpe20()),
         place(low, ends, reserve));
   }
@@ -276,15 +273,46 @@ public record Zones(
     return lowBpm > reserve.maximumBpm() ? Place.ABOVE_MAXIMUM : Place.WITHIN;
   }
 
-  private static GuidelineClass guidelineClass(
-      Scheme scheme, Scheme.Band band, int middleBpm, Reserve reserve) {
-    BigDecimal middle = band.low().add(band.high()).divide(BigDecimal.valueOf(2));
+  /** The same for everybody where the scheme counts in percent; on an edge, the upper one. */
+  private static Level level(Scheme scheme, Scheme.Band band, Anchors anchors) {
     return switch (scheme.basis()) {
-      case RESERVE -> GuidelineClass.ofReserve(middle);
-      case MAXIMUM -> GuidelineClass.ofMaximum(middle);
+      case RESERVE -> Level.atPercent(middle(band));
+      case MAXIMUM -> Level.atPercentOfMaximum(middle(band));
       case RESTING, THRESHOLD, MEASURED ->
-          GuidelineClass.ofReserve(reserve.percentOfReserve(middleBpm));
+          Level.atPercent(percentOfReserve(scheme.basis(), band, anchors));
     };
+  }
+
+  private static GuidelineClass guidelineClass(Scheme scheme, Scheme.Band band, Anchors anchors) {
+    return switch (scheme.basis()) {
+      case RESERVE -> GuidelineClass.ofReserve(middle(band));
+      case MAXIMUM -> GuidelineClass.ofMaximum(middle(band));
+      case RESTING, THRESHOLD, MEASURED ->
+          GuidelineClass.ofReserve(percentOfReserve(scheme.basis(), band, anchors));
+    };
+  }
+
+  private static BigDecimal middle(Scheme.Band band) {
+    return band.low().add(band.high()).divide(TWO);
+  }
+
+  /** Where the middle of the exact rates lies in someone's span. */
+  private static BigDecimal percentOfReserve(Basis basis, Scheme.Band band, Anchors anchors) {
+    BigDecimal rate =
+        basis.exact(band.low(), anchors).add(basis.exact(band.high(), anchors)).divide(TWO);
+    return rate.subtract(BigDecimal.valueOf(anchors.reserve().restingBpm()))
+        .movePointRight(2)
+        .divide(BigDecimal.valueOf(anchors.reserve().bpm()), MathContext.DECIMAL64);
+  }
+
+  /** A rate over the cap is translated as it is: the reading says that it lies over it. */
+  private static CountCard counts(int bpm, OptionalInt cap) {
+    CountCard plain = CountCard.of(bpm);
+    if (cap.isEmpty() || bpm > cap.getAsInt()) {
+      return plain;
+    }
+    CountCard under = CountCard.of(bpm, bpm, cap);
+    return under.equals(plain) ? plain : under;
   }
 
   private static Reading reading(
@@ -296,6 +324,6 @@ public record Zones(
         bands.stream().filter(band -> band.holds(bpm)).map(band -> band.band().id()).toList(),
         cap.isPresent() && bpm > cap.getAsInt(),
         Level.atRate(bpm, levels),
-        CountCard.of(bpm));
+        counts(bpm, cap));
   }
 }

@@ -1,18 +1,25 @@
 package app.korvel.core.checkin;
 
 import static app.korvel.core.support.People.TODAY;
+import static app.korvel.core.support.People.ZONE;
 import static app.korvel.core.support.People.adult;
+import static app.korvel.core.support.People.client;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.korvel.core.checkin.ClassCheck.Call;
 import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.FindingKind;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
+import app.korvel.core.pulse.PulseSource;
+import app.korvel.core.pulse.UsualPulse;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Effects;
 import app.korvel.core.screening.Measure;
+import app.korvel.core.screening.OnRecord;
 import app.korvel.core.screening.Person;
+import app.korvel.core.screening.Screening;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -34,8 +41,12 @@ class ClassCheckTest {
         .call();
   }
 
+  private static Optional<UsualPulse> seated(int bpm) {
+    return Optional.of(new UsualPulse(bpm, Posture.SEATED, PulseSource.COUNT));
+  }
+
   private static Known usual(int bpm) {
-    return Known.of(TODAY, WELL, OptionalInt.of(bpm));
+    return Known.of(TODAY, WELL, seated(bpm));
   }
 
   @ParameterizedTest
@@ -78,24 +89,42 @@ class ClassCheckTest {
     }
   }
 
-  /** Over the line but not yet settled: only the difference from the usual speaks. */
+  private static ClassCheck unsettled(int bpm, boolean again, Optional<UsualPulse> usual) {
+    return ClassCheck.of(
+        PulseCount.of(bpm, CountWindow.S60),
+        Posture.SEATED,
+        false,
+        again,
+        Known.of(TODAY, WELL, usual),
+        Optional.empty());
+  }
+
+  /** A racing pulse is never as usual, and never “under the line”. */
   @Test
-  void whoHasJustSatDownIsNotHeldToTheUpperLine() {
-    ClassCheck check =
-        ClassCheck.of(
-            PulseCount.of(104, CountWindow.S60),
-            Posture.SEATED,
-            false,
-            true,
-            usual(97),
-            Optional.empty());
-    assertThat(check.call()).isEqualTo(Call.LIGHT_ONLY);
+  void overTheLineAndNotYetSettledTheySitAndAreCountedAgain() {
+    for (Optional<UsualPulse> usual : List.of(seated(97), Optional.<UsualPulse>empty())) {
+      ClassCheck first = unsettled(150, false, usual);
+      assertThat(first.call()).isEqualTo(Call.COUNT_AGAIN);
+      assertThat(first.findings().get(0).message()).startsWith("Sit for 5 min");
+      assertThat(unsettled(150, true, usual).call()).isEqualTo(Call.NOT_TODAY);
+      assertThat(unsettled(104, true, usual).call()).isEqualTo(Call.NOT_TODAY);
+    }
+  }
+
+  @Test
+  void anotherPostureThanTheUsualOneIsCountedAgainHowOftenItMayBe() {
+    Known lying =
+        Known.of(TODAY, WELL, Optional.of(new UsualPulse(60, Posture.LYING, PulseSource.COUNT)));
+    assertThat(call(16, 15, false, lying)).isEqualTo(Call.COUNT_AGAIN);
+    assertThat(call(64, 60, true, lying)).isEqualTo(Call.COUNT_AGAIN);
+    assertThat(call(104, 60, true, lying)).isEqualTo(Call.NOT_TODAY);
   }
 
   @Test
   void withoutAUsualValueTheAbsoluteLinesAloneDecide() {
-    Known nothing = Known.of(TODAY, WELL, OptionalInt.empty());
-    assertThat(call(17, 15, false, nothing)).isEqualTo(Call.IN_RANGE);
+    Known nothing = Known.of(TODAY, WELL, Optional.empty());
+    assertThat(call(17, 15, false, nothing)).isEqualTo(Call.NO_USUAL_VALUE);
+    assertThat(Call.NO_USUAL_VALUE.displayName()).isEqualTo("No usual value yet; under the line");
     assertThat(call(26, 15, false, nothing)).isEqualTo(Call.COUNT_AGAIN);
     assertThat(call(9, 15, false, nothing)).isEqualTo(Call.COUNT_AGAIN);
     assertThat(call(104, 60, true, nothing)).isEqualTo(Call.NOT_TODAY);
@@ -107,12 +136,25 @@ class ClassCheckTest {
         new Known(
             TODAY,
             WELL,
-            OptionalInt.of(50),
+            seated(50),
             OptionalInt.empty(),
             Effects.NONE,
             List.of(),
-            Optional.of("A doctor's clearance comes first."));
+            Optional.of(FindingKind.SCREENING_STOPS.of("A doctor's clearance comes first.")));
     assertThat(call(17, 15, false, stopped)).isEqualTo(Call.NOT_TODAY);
+  }
+
+  /** Nobody is a go of whom nothing has been decided. */
+  @Test
+  void whoHasNotBeenScreenedIsScreenedFirst() {
+    Known open =
+        Known.of(
+            TODAY,
+            Screening.of(client(WELL), Optional.empty(), OnRecord.NOTHING, TODAY, ZONE),
+            seated(68),
+            List.of());
+    assertThat(call(17, 15, false, open)).isEqualTo(Call.SCREEN_FIRST);
+    assertThat(Call.SCREEN_FIRST.talk()).isTrue();
   }
 
   @Test
@@ -130,13 +172,7 @@ class ClassCheckTest {
             List.of());
     Known known =
         new Known(
-            TODAY,
-            WELL,
-            OptionalInt.of(68),
-            OptionalInt.empty(),
-            asking,
-            List.of(),
-            Optional.empty());
+            TODAY, WELL, seated(68), OptionalInt.empty(), asking, List.of(), Optional.empty());
     ClassCheck check =
         ClassCheck.of(
             PulseCount.of(17, CountWindow.S15),
@@ -158,6 +194,7 @@ class ClassCheckTest {
     // usual 64: 16 in 15 s are as usual, 19 a first odd value
     "16, GO, AS_USUAL",
     "16, LIGHT_ONLY, LIGHT_ONLY",
+    "16, COUNT_AGAIN, AS_USUAL",
     "16, NOT_TODAY, NOT_TODAY",
     "19, LIGHT_ONLY, COUNT_AGAIN",
     "19, NOT_TODAY, NOT_TODAY",
@@ -181,7 +218,7 @@ class ClassCheckTest {
   @Test
   void thoseToTalkToComeFirst() {
     assertThat(List.of(Call.values()).stream().filter(Call::talk))
-        .containsExactly(Call.NOT_TODAY, Call.COUNT_AGAIN, Call.LIGHT_ONLY);
+        .containsExactly(Call.NOT_TODAY, Call.SCREEN_FIRST, Call.COUNT_AGAIN, Call.LIGHT_ONLY);
     assertThat(Call.AS_USUAL).isGreaterThan(Call.LIGHT_ONLY);
   }
 }

@@ -1,7 +1,9 @@
 package app.korvel.core.checkin;
 
 import static app.korvel.core.support.People.TODAY;
+import static app.korvel.core.support.People.ZONE;
 import static app.korvel.core.support.People.adult;
+import static app.korvel.core.support.People.client;
 import static app.korvel.core.support.People.having;
 import static app.korvel.core.support.People.screening;
 import static app.korvel.core.support.People.taking;
@@ -16,16 +18,20 @@ import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseSource;
 import app.korvel.core.pulse.Rhythm;
+import app.korvel.core.pulse.UsualPulse;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Condition;
 import app.korvel.core.screening.MedicineClass;
+import app.korvel.core.screening.OnRecord;
 import app.korvel.core.screening.Person;
+import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Symptom;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.function.Consumer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -35,88 +41,113 @@ class VerdictTest {
   private static final Person WELL = adult(45, Activity.SOME);
 
   /** A check-in, by what differs from a plain one. */
-  private record Found(
-      int bpm,
-      boolean settled,
-      boolean recounted,
-      Rhythm rhythm,
-      BloodPressure pressure,
-      Glucose glucose,
-      String weightKg,
-      Set<Symptom> symptoms,
-      Set<Told> told) {
+  private record Found(CheckIn checkIn) {
 
     static Found pulse(int bpm) {
-      return new Found(bpm, true, true, Rhythm.STEADY, null, null, null, Set.of(), Set.of());
+      return new Found(CheckIn.pulse(bpm, Posture.SEATED, PulseSource.COUNT, true, true))
+          .rhythm(Rhythm.STEADY);
+    }
+
+    private Found but(Consumer<Change> how) {
+      Change change = new Change(checkIn);
+      how.accept(change);
+      return new Found(
+          new CheckIn(
+              checkIn.pulseBpm(),
+              change.posture,
+              change.source,
+              change.settled,
+              change.recounted,
+              change.rhythm,
+              change.pressure,
+              change.glucose,
+              change.ketones,
+              change.weight,
+              change.symptoms,
+              change.told));
     }
 
     Found once() {
-      return new Found(bpm, settled, false, rhythm, pressure, glucose, weightKg, symptoms, told);
+      return but(change -> change.recounted = false);
     }
 
     Found unsettled() {
-      return new Found(bpm, false, recounted, rhythm, pressure, glucose, weightKg, symptoms, told);
+      return but(change -> change.settled = false);
+    }
+
+    Found posture(Posture posture) {
+      return but(change -> change.posture = posture);
+    }
+
+    Found source(PulseSource source) {
+      return but(change -> change.source = source);
+    }
+
+    Found rhythm(Rhythm rhythm) {
+      return but(change -> change.rhythm = Optional.of(rhythm));
     }
 
     Found uneven() {
-      return new Found(
-          bpm, settled, recounted, Rhythm.UNEVEN, pressure, glucose, weightKg, symptoms, told);
+      return rhythm(Rhythm.UNEVEN);
     }
 
     Found pressure(int systolic, int diastolic) {
-      return new Found(
-          bpm,
-          settled,
-          recounted,
-          rhythm,
-          new BloodPressure(systolic, diastolic),
-          glucose,
-          weightKg,
-          symptoms,
-          told);
+      return but(change -> change.pressure = Optional.of(new BloodPressure(systolic, diastolic)));
     }
 
     Found glucose(String value, Unit unit) {
-      return new Found(
-          bpm,
-          settled,
-          recounted,
-          rhythm,
-          pressure,
-          new Glucose(new BigDecimal(value), unit),
-          weightKg,
-          symptoms,
-          told);
+      return but(change -> change.glucose = Optional.of(new Glucose(new BigDecimal(value), unit)));
+    }
+
+    Found ketones(Ketones ketones) {
+      return but(change -> change.ketones = Optional.ofNullable(ketones));
     }
 
     Found weight(String kg) {
-      return new Found(bpm, settled, recounted, rhythm, pressure, glucose, kg, symptoms, told);
+      return but(change -> change.weight = Optional.of(new BigDecimal(kg)));
     }
 
     Found with(Symptom... worse) {
-      return new Found(
-          bpm, settled, recounted, rhythm, pressure, glucose, weightKg, Set.of(worse), told);
+      return but(change -> change.symptoms = Set.of(worse));
     }
 
     Found telling(Told... words) {
-      return new Found(
-          bpm, settled, recounted, rhythm, pressure, glucose, weightKg, symptoms, Set.of(words));
+      return but(change -> change.told = Set.of(words));
     }
+  }
 
-    CheckIn checkIn() {
-      return new CheckIn(
-          bpm,
-          Posture.SEATED,
-          PulseSource.COUNT,
-          settled,
-          recounted,
-          Optional.ofNullable(rhythm),
-          Optional.ofNullable(pressure),
-          Optional.ofNullable(glucose),
-          Optional.ofNullable(weightKg).map(BigDecimal::new),
-          symptoms,
-          told);
+  /** A check-in while it is being changed. */
+  private static final class Change {
+    private boolean settled;
+    private boolean recounted;
+    private Posture posture;
+    private PulseSource source;
+    private Optional<Rhythm> rhythm;
+    private Optional<BloodPressure> pressure;
+    private Optional<Glucose> glucose;
+    private Optional<Ketones> ketones;
+    private Optional<BigDecimal> weight;
+    private Set<Symptom> symptoms;
+    private Set<Told> told;
+
+    private Change(CheckIn from) {
+      settled = from.settled();
+      recounted = from.recounted();
+      posture = from.posture();
+      source = from.source();
+      rhythm = from.rhythm();
+      pressure = from.pressure();
+      glucose = from.glucose();
+      ketones = from.ketones();
+      weight = from.weightKg();
+      symptoms = from.symptoms();
+      told = from.told();
     }
+  }
+
+  private static Optional<UsualPulse> seated(Integer bpm) {
+    return Optional.ofNullable(bpm)
+        .map(usual -> new UsualPulse(usual, Posture.SEATED, PulseSource.COUNT));
   }
 
   private static Verdict judge(Found found, Person person, Integer usual, Weighed... weights) {
@@ -125,7 +156,7 @@ class VerdictTest {
         new Known(
             TODAY,
             person,
-            usual == null ? OptionalInt.empty() : OptionalInt.of(usual),
+            seated(usual),
             OptionalInt.empty(),
             screening(person, true).effects(),
             List.of(weights),
@@ -172,10 +203,97 @@ class VerdictTest {
     if (recount) {
       assertThat(codes(verdict).get(0)).isEqualTo("pulse-recount");
       assertThat(codes(verdict)).doesNotContain("pulse-ten-off", "pulse-five-off");
-      // Nothing is decided yet, so nothing may be overridden; the careful reading stands.
+      // Nothing is decided yet, so nothing may be overridden.
       assertThat(verdict.mayOverride()).isFalse();
-      assertThat(verdict.outcome()).isNotEqualTo(Outcome.GO);
+      assertThat(verdict.outcome()).isEqualTo(Outcome.COUNT_AGAIN);
+      assertThat(verdict.words()).isEqualTo("Count again");
     }
+  }
+
+  /** A racing pulse is never a go, settled or not, with a usual value or without. */
+  @ParameterizedTest
+  @CsvSource({
+    // pulse, settled, recounted -> outcome, first finding
+    "180, false, true,  NOT_TODAY,   pulse-over-line",
+    "180, true,  true,  NOT_TODAY,   pulse-over-line",
+    "180, false, false, COUNT_AGAIN, pulse-sit-first",
+    "180, true,  false, COUNT_AGAIN, pulse-recount",
+    "101, false, false, COUNT_AGAIN, pulse-sit-first",
+    "101, false, true,  NOT_TODAY,   pulse-over-line",
+  })
+  void overTheLineTheySitThenItIsNotToday(
+      int bpm, boolean settled, boolean recounted, Outcome outcome, String first) {
+    Found found = settled ? Found.pulse(bpm) : Found.pulse(bpm).unsettled();
+    for (Integer usual : new Integer[] {null, 64, 97}) {
+      Verdict verdict = judge(recounted ? found : found.once(), WELL, usual);
+      assertThat(verdict.outcome()).as("usual " + usual).isEqualTo(outcome);
+      assertThat(codes(verdict).get(0)).isEqualTo(first);
+      assertThat(verdict.mayOverride()).isFalse();
+      assertThat(verdict.recount()).isEqualTo(outcome == Outcome.COUNT_AGAIN);
+      assertThat(codes(verdict)).doesNotContain("nothing-against", "pulse-as-usual");
+    }
+  }
+
+  /** Whatever is found and known: nothing over the line of the age is ever a go, or light only. */
+  @Test
+  void noPulseOverTheLineOfTheAgeIsEverAGo() {
+    for (int age : new int[] {8, 11, 12, 45, 80}) {
+      int line = age < 12 ? 120 : 100;
+      for (Integer usual : new Integer[] {null, 70, line - 2, line + 10}) {
+        for (Posture posture : Posture.values()) {
+          for (boolean settled : new boolean[] {true, false}) {
+            for (boolean recounted : new boolean[] {true, false}) {
+              for (int bpm = line + 1; bpm <= 240; bpm += 7) {
+                Found found = Found.pulse(bpm).posture(posture);
+                found = settled ? found : found.unsettled();
+                found = recounted ? found : found.once();
+                assertThat(judge(found, adult(age, Activity.SOME), usual).outcome())
+                    .as(bpm + " at " + age + ", usual " + usual)
+                    .isIn(Outcome.COUNT_AGAIN, Outcome.NOT_TODAY);
+              }
+            }
+          }
+        }
+      }
+    }
+  }
+
+  @Test
+  void inAnotherPostureThanTheUsualOnlyTheLinesDecideAndThereIsNoGo() {
+    Verdict standing = judge(Found.pulse(80).posture(Posture.STANDING));
+    assertThat(standing.outcome()).isEqualTo(Outcome.COUNT_AGAIN);
+    assertThat(standing.findings().get(0).message())
+        .isEqualTo("Count again seated: that is how the usual 64 was taken.");
+    assertThat(codes(standing)).doesNotContain("pulse-ten-off", "pulse-no-usual");
+    assertThat(judge(Found.pulse(101).posture(Posture.STANDING)).outcome())
+        .isEqualTo(Outcome.NOT_TODAY);
+    assertThat(judge(Found.pulse(80).posture(Posture.STANDING), WELL, null).outcome())
+        .isEqualTo(Outcome.GO);
+  }
+
+  @Test
+  void aUsualValueOfAnotherSourceIsComparedAndSaid() {
+    Verdict tapped = judge(Found.pulse(66).source(PulseSource.TAP));
+    assertThat(tapped.outcome()).isEqualTo(Outcome.GO);
+    assertThat(codes(tapped)).contains("usual-by-other-source", "pulse-as-usual");
+    assertThat(judge(Found.pulse(75).source(PulseSource.TAP)).outcome())
+        .isEqualTo(Outcome.NOT_TODAY);
+  }
+
+  @Test
+  void countingAgainIsNothingToDecideFor() {
+    assertThatThrownBy(() -> judge(Found.pulse(75)).decide(Outcome.COUNT_AGAIN, "to be sure"))
+        .hasMessageContaining("decides nothing");
+  }
+
+  @Test
+  void nobodyIsAGoBeforeTheScreeningIsDecided() {
+    Screening open = Screening.of(client(WELL), Optional.empty(), OnRecord.NOTHING, TODAY, ZONE);
+    Verdict verdict =
+        Verdict.of(Found.pulse(64).checkIn(), Known.of(TODAY, open, seated(64), List.of()));
+    assertThat(verdict.outcome()).isEqualTo(Outcome.NOT_TODAY);
+    assertThat(verdict.words()).isEqualTo("Not yet");
+    assertThat(codes(verdict)).contains("screening-open").doesNotContain("nothing-against");
   }
 
   @Test
@@ -194,6 +312,9 @@ class VerdictTest {
     "45, 101, true,  NOT_TODAY",
     "11, 120, true,  GO",
     "11, 121, true,  NOT_TODAY",
+    "11, 50,  true,  GO",
+    "11, 49,  true,  NOT_TODAY",
+    "12, 49,  true,  GO",
     "12, 101, true,  NOT_TODAY",
     "45, 40,  true,  GO",
     "45, 39,  true,  NOT_TODAY",
@@ -218,7 +339,7 @@ class VerdictTest {
             new Known(
                 TODAY,
                 adult(30, Activity.HIGH),
-                OptionalInt.of(41),
+                seated(41),
                 OptionalInt.of(38),
                 screening(adult(30, Activity.HIGH), false).effects(),
                 List.of(),
@@ -251,33 +372,68 @@ class VerdictTest {
 
   @ParameterizedTest
   @CsvSource({
-    "5.5, MMOL_L, glucose-low, NOT_TODAY",
-    "5.6, MMOL_L, , GO",
-    "13.9, MMOL_L, , GO",
-    "14.0, MMOL_L, glucose-high, GO",
-    "99, MG_DL, glucose-low, NOT_TODAY",
-    "100, MG_DL, , GO",
-    "250, MG_DL, , GO",
-    "251, MG_DL, glucose-high, GO",
+    // value, unit, ketones -> finding, outcome
+    "5.5, MMOL_L, , glucose-low, NOT_TODAY",
+    "5.6, MMOL_L, , , GO",
+    "13.9, MMOL_L, , , GO",
+    "14.0, MMOL_L, , ketones-first, NOT_TODAY",
+    "14.0, MMOL_L, NOT_MEASURED, ketones-not-measured, NOT_TODAY",
+    "14.0, MMOL_L, PRESENT, glucose-high-unwell, NOT_TODAY",
+    "14.0, MMOL_L, NONE, glucose-high, GO",
+    "16.7, MMOL_L, NONE, glucose-high, GO",
+    "16.8, MMOL_L, NONE, glucose-light-only, LIGHT_ONLY",
+    "20, MMOL_L, NONE, glucose-light-only, LIGHT_ONLY",
+    "20.1, MMOL_L, NONE, glucose-too-high, NOT_TODAY",
+    "20.1, MMOL_L, , glucose-too-high, NOT_TODAY",
+    "99, MG_DL, , glucose-low, NOT_TODAY",
+    "100, MG_DL, , , GO",
+    "250, MG_DL, , , GO",
+    "251, MG_DL, , ketones-first, NOT_TODAY",
+    "251, MG_DL, NONE, glucose-high, GO",
+    "300, MG_DL, NONE, glucose-high, GO",
+    "301, MG_DL, NONE, glucose-light-only, LIGHT_ONLY",
+    "360, MG_DL, NONE, glucose-light-only, LIGHT_ONLY",
+    "361, MG_DL, NONE, glucose-too-high, NOT_TODAY",
   })
-  void glucoseAtItsLinesInEitherUnit(String value, Unit unit, String code, Outcome outcome) {
+  void glucoseAtItsLinesInEitherUnit(
+      String value, Unit unit, Ketones ketones, String code, Outcome outcome) {
     Person person = taking(36, Activity.SOME, MedicineClass.INSULIN);
-    Verdict verdict = judge(Found.pulse(64).glucose(value, unit).telling(Told.CARRIED), person, 64);
+    Verdict verdict =
+        judge(
+            Found.pulse(64).glucose(value, unit).ketones(ketones).telling(Told.CARRIED),
+            person,
+            64);
     assertThat(verdict.outcome()).isEqualTo(outcome);
-    assertThat(codes(verdict).stream().filter(each -> each.startsWith("glucose")))
+    assertThat(verdict.mayOverride()).isFalse();
+    assertThat(
+            codes(verdict).stream()
+                .filter(each -> each.startsWith("glucose") || each.startsWith("ketones")))
         .isEqualTo(code == null ? List.of() : List.of(code));
   }
 
-  @Test
-  void highGlucoseWithKetonesOrUnwellEndsTheDay() {
+  @ParameterizedTest
+  @CsvSource({"14, NONE", "14, ", "18, NONE"})
+  void highGlucoseAndUnwellEndsTheDayWhateverIsKnownOfKetones(String value, Ketones ketones) {
     Person person = taking(36, Activity.SOME, MedicineClass.SECRETAGOGUE);
     Verdict verdict =
         judge(
-            Found.pulse(64).glucose("14", Unit.MMOL_L).telling(Told.CARRIED, Told.UNWELL),
+            Found.pulse(64)
+                .glucose(value, Unit.MMOL_L)
+                .ketones(ketones)
+                .telling(Told.CARRIED, Told.UNWELL),
             person,
             64);
     assertThat(codes(verdict)).contains("glucose-high-unwell").doesNotContain("glucose-high");
     assertThat(verdict.outcome()).isEqualTo(Outcome.NOT_TODAY);
+    assertThat(verdict.words()).isEqualTo("Not today");
+  }
+
+  @Test
+  void ketonesThatWereNotAskedForCanBeMeasuredOnTheSpot() {
+    Person person = taking(36, Activity.SOME, MedicineClass.INSULIN);
+    Verdict verdict =
+        judge(Found.pulse(64).glucose("14", Unit.MMOL_L).telling(Told.CARRIED), person, 64);
+    assertThat(verdict.words()).isEqualTo("Not yet");
   }
 
   @Test

@@ -73,8 +73,7 @@ class FieldTestEligibilityTest {
     assertThat(hills(adult(40, Activity.SOME))).containsExactly("field-test-not-vigorous");
     Person diabetes = having(40, Activity.REGULAR, Condition.DIABETES);
     assertThat(hills(diabetes)).contains("field-test-not-vigorous");
-    Screening cleared =
-        screening(diabetes, answers(diabetes, true), clearance(10, Allows.VIGOROUS, 90));
+    Screening cleared = screening(diabetes, answers(diabetes), clearance(10, Allows.VIGOROUS, 90));
     assertThat(codes(FieldTestProtocol.RAMP, cleared, Outcome.GO))
         .containsExactly("field-test-open");
   }

@@ -66,7 +66,7 @@ class OutlineTest {
             tuple(StepKind.STRETCH, 300));
     assertThat(outline.seconds()).isEqualTo(2_220);
     assertThat(outline.workSeconds()).isEqualTo(1_200);
-    assertThat(outline.workSeconds(GuidelineClass.MODERATE)).isEqualTo(1_200);
+    assertThat(outline.workSeconds(GuidelineClass.MODERATE)).isEqualByComparingTo("1200");
   }
 
   @Test
@@ -78,10 +78,10 @@ class OutlineTest {
         .extracting(step -> step.range().orElseThrow())
         .containsExactly(new Percents(30, 45), new Percents(45, 60), new Percents(60, 75));
     assertThat(work).extracting(Step::seconds).containsExactly(660, 600, 600);
-    // Middles of 37.5, 52.5 and 67.5 %.
-    assertThat(outline.workSeconds(GuidelineClass.LIGHT)).isEqualTo(660);
-    assertThat(outline.workSeconds(GuidelineClass.MODERATE)).isEqualTo(600);
-    assertThat(outline.workSeconds(GuidelineClass.VIGOROUS)).isEqualTo(600);
+    // Of 30–45 % two thirds are light; 45–60 % is moderate and 60–75 % vigorous.
+    assertThat(outline.workSeconds(GuidelineClass.LIGHT)).isEqualByComparingTo("440");
+    assertThat(outline.workSeconds(GuidelineClass.MODERATE)).isEqualByComparingTo("820");
+    assertThat(outline.workSeconds(GuidelineClass.VIGOROUS)).isEqualByComparingTo("600");
     assertThat(outline.easyPercent()).isEqualTo(67);
   }
 
@@ -102,7 +102,7 @@ class OutlineTest {
     Block rounds = outline.blocks().get(2);
     assertThat(rounds.times()).isEqualTo(6);
     assertThat(rounds.steps()).extracting(Step::seconds).containsExactly(60, 120);
-    assertThat(outline.workSeconds(GuidelineClass.VIGOROUS)).isEqualTo(360);
+    assertThat(outline.workSeconds(GuidelineClass.VIGOROUS)).isEqualByComparingTo("360");
     assertThat(codes(outline)).isEmpty();
   }
 
@@ -196,6 +196,42 @@ class OutlineTest {
     assertThat(codes(of(Block.times(3, work(60, 80, 90)), Block.once(work(300, 40, 50)))))
         .containsExactly("hard-too-long");
     assertThat(codes(of(Block.times(3, work(60, 80, 90), Step.easy(60, new Percents(30, 40))))))
+        .isEmpty();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    // hard seconds, easy seconds, easy up to -> keeps the rule
+    "120, 60, 40, true",
+    "120, 59, 40, false",
+    "60, 30, 40, true",
+    "60, 29, 40, false",
+    "60, 30, 60, true",
+    // 61 % is not easy
+    "60, 90, 61, false",
+    // never under 10 s, however short the work is
+    "20, 10, 40, true",
+    "20, 9, 40, false",
+    "15, 8, 40, false",
+    "21, 10, 40, false",
+  })
+  void betweenTwoHardStretchesLiesHalfAsMuchEasyTime(int hard, int easy, int upTo, boolean keeps) {
+    Outline outline =
+        of(Block.times(20, work(hard, 80, 90), Step.easy(easy, new Percents(upTo - 10, upTo))));
+    assertThat(codes(outline)).isEqualTo(keeps ? List.of() : List.of("hard-too-soon"));
+  }
+
+  @Test
+  void howMuchEasyTimeIsMissingIsSaid() {
+    Outline outline = of(Block.times(4, work(120, 80, 90), Step.easy(20, new Percents(30, 40))));
+    assertThat(outline.broken(Bounds.FOR_ANYONE).get(0).finding().message())
+        .isEqualTo("20 s of easy time after 120 s above 80 %; at least 60 s.");
+    // Hours lie between bouts through the day.
+    assertThat(
+            codes(
+                of(
+                    Block.times(3, work(110, 80, 90), Step.easy(5, new Percents(30, 40)))
+                        .throughTheDay())))
         .isEmpty();
   }
 

@@ -94,7 +94,7 @@ class CardTest {
     Person person = having(46, Activity.SOME, Condition.IRREGULAR_RHYTHM);
     Card card =
         card(
-            screening(person, answers(person, false), clearance(10, Allows.MODERATE, 200)),
+            screening(person, answers(person), clearance(10, Allows.MODERATE, 200)),
             55,
             TODAY.plusDays(1));
     assertThat(card.leads()).isEqualTo(Leads.FEEL_ONLY);
@@ -113,7 +113,7 @@ class CardTest {
     Person heart = having(57, Activity.LITTLE, Condition.HEART_CONDITION);
     assertThat(
             card(
-                    screening(heart, answers(heart, false), clearance(30, Allows.MODERATE, 12)),
+                    screening(heart, answers(heart), clearance(30, Allows.MODERATE, 12)),
                     9,
                     FAR_BIRTHDAY)
                 .renewal())
@@ -128,7 +128,7 @@ class CardTest {
     Person person = adult(46, Activity.SOME);
     assertThat(
             card(
-                    screening(person, answers(person, List.of(), List.of(cap), Set.of(), false)),
+                    screening(person, answers(person, List.of(), List.of(cap), Set.of())),
                     9,
                     FAR_BIRTHDAY)
                 .renewal())
@@ -146,8 +146,7 @@ class CardTest {
   void whatIsLearntLaterTakesTheRatesOffOrTheWholeCard() {
     Prescription made = prescribed(ground(screening(adult(46, Activity.SOME), false), 9));
     Person uneven = having(46, Activity.SOME, Condition.IRREGULAR_RHYTHM);
-    Screening cleared =
-        screening(uneven, answers(uneven, false), clearance(10, Allows.MODERATE, 200));
+    Screening cleared = screening(uneven, answers(uneven), clearance(10, Allows.MODERATE, 200));
     Card card = Card.of("Test Person", 2, made, daysAgo(0), ground(cleared, 9), FAR_BIRTHDAY);
     assertThat(card.prescription().target()).isEmpty();
     assertThat(card.ratesSuspended()).isNotEmpty();
@@ -165,10 +164,7 @@ class CardTest {
         new WrittenLimit(
             WrittenLimit.Kind.CAP, OptionalInt.of(92), "Dr Test", TODAY, Optional.empty());
     Prescription made =
-        card(
-                screening(person, answers(person, List.of(), List.of(low), Set.of(), false)),
-                9,
-                FAR_BIRTHDAY)
+        card(screening(person, answers(person, List.of(), List.of(low), Set.of())), 9, FAR_BIRTHDAY)
             .prescription();
     // 40 % of reserve is 109: above the cap of 92.
     assertThat(made.coolDown().highBpm()).isEmpty();

@@ -60,10 +60,7 @@ class ContextReachTest {
 
   private static Prescription made(Person person) {
     return made(
-        screening(person, answers(person, true), clearance(5, Allows.VIGOROUS, 300)),
-        40,
-        60,
-        Mode.RUN);
+        screening(person, answers(person), clearance(5, Allows.VIGOROUS, 300)), 40, 60, Mode.RUN);
   }
 
   private static List<String> codes(Prescription made) {
@@ -82,7 +79,8 @@ class ContextReachTest {
     "RESPIRATORY,         EFFORT_AND_TALK,       5,  5, breath-first",
     "PREGNANCY,           EFFORT_AND_TALK,       5,  5, pregnancy-talk",
     "HIGH_BLOOD_PRESSURE, RATE,                  5,  5, pressure-no-strain",
-    "CAROTID_DISEASE,     RATE,                  5,  5, neck-not-touched",
+    "VESSEL_DISEASE,      RATE,                 15, 10, start-heart-condition",
+    "CAROTID_DISEASE,     RATE,                 15, 10, neck-not-touched",
     "NECK_FAINTING,       RATE,                  5,  5, neck-not-touched",
     "FALLS,               RATE,                  5,  5, falls-no-steps",
     "JOINTS,              RATE,                  5,  5, joints-ease",
@@ -102,7 +100,12 @@ class ContextReachTest {
     "BETA_BLOCKER,  EFFORT_AND_TALK, 10, beta-blocker-steering",
     "RATE_LOWERING, EFFORT_AND_TALK, 10, beta-blocker-steering",
     "RATE_RAISING,  RATE,             5, rate-raising-beside",
-    "NITRATE,       RATE,             5, nitrate-carry",
+    // A nitrate tells of a heart condition, whose rules hold.
+    "NITRATE,       RATE,            15, nitrate-carry",
+    "NITRATE,       RATE,            15, start-heart-condition",
+    "HEART_FAILURE_OR_RHYTHM, EFFORT_AND_TALK, 15, start-heart-condition",
+    "HEART_FAILURE_OR_RHYTHM, EFFORT_AND_TALK, 15, beta-blocker-steering",
+    "INSULIN,       RATE,             5, disease-told-otherwise",
     "INSULIN,       RATE,             5, glucose-check",
     "SECRETAGOGUE,  RATE,             5, glucose-check",
   })
@@ -149,7 +152,7 @@ class ContextReachTest {
     Person person = having(50, Activity.SOME, condition);
     Prescription made =
         made(
-            screening(person, answers(person, true), clearance(5, Allows.VIGOROUS, 300)),
+            screening(person, answers(person), clearance(5, Allows.VIGOROUS, 300)),
             low,
             high,
             Mode.RUN);
@@ -170,8 +173,7 @@ class ContextReachTest {
                     "Dr Test",
                     TODAY,
                     Optional.empty())),
-            Set.of(),
-            true));
+            Set.of()));
   }
 
   @Test
@@ -237,8 +239,7 @@ class ContextReachTest {
   @Test
   void heartWorkEndsAtSeventyClearedOrNot() {
     Person person = having(45, Activity.HIGH, Condition.HEART_CONDITION);
-    Screening cleared =
-        screening(person, answers(person, false), clearance(5, Allows.VIGOROUS, 300));
+    Screening cleared = screening(person, answers(person), clearance(5, Allows.VIGOROUS, 300));
     assertThat(made(cleared, 60, 70, Mode.RUN).status()).isEqualTo(Prescription.Status.ISSUED);
     assertThatThrownBy(() -> made(cleared, 60, 71, Mode.RUN)).hasMessageContaining("highPercent");
     // Sixty at the start, all the same.

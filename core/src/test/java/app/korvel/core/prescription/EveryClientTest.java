@@ -84,7 +84,7 @@ class EveryClientTest {
       Mode drawn = any(random, Mode.values());
       Mode mode = person.has(Condition.FALLS) && drawn == Mode.STAIRS ? Mode.CYCLE : drawn;
       Groundwork ground = ground(random, person, mode);
-      Goal goal = any(random, Goal.openTo(person).toArray(Goal[]::new));
+      Goal goal = any(random, Goal.openTo(ground.person()).toArray(Goal[]::new));
       Parts parts =
           Start.of(ground.screening(), goal, Optional.of(any(random, Approach.values())), mode)
               .parts();
@@ -94,11 +94,11 @@ class EveryClientTest {
       if (!ground.permission().vigorous()) {
         assertThat(parts.highPercent()).isLessThanOrEqualTo(Permission.CEILING_PERCENT);
       }
-      if (person.health().heartDisease()) {
+      if (ground.person().health().heartDisease()) {
         assertThat(made.warmUp().minutes()).isEqualTo(15);
         assertThat(made.rpe20().high()).isLessThanOrEqualTo(14);
       }
-      if (noRate(person)) {
+      if (noRate(ground.person())) {
         assertThat(made.target()).isEmpty();
         assertThat(made.basis()).isEmpty();
         assertThat(made.warmUp().highBpm()).isEmpty();

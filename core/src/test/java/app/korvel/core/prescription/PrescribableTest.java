@@ -7,7 +7,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
 
 import app.korvel.core.maximum.Mode;
-import app.korvel.core.outline.Ceiling;
 import app.korvel.core.outline.WorkType;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Posture;
@@ -15,6 +14,7 @@ import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Activity;
+import app.korvel.core.screening.Condition;
 import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Screening;
@@ -64,12 +64,7 @@ class PrescribableTest {
     Scheme school = Scheme.of(scheme);
     List<BandRates> bands =
         Zones.bands(school, Anchors.of(ground.reserveOrRefuse()), ground.uncertainty(), cap);
-    return Prescribable.of(
-            bands,
-            school.basis(),
-            ground.reserveOrRefuse(),
-            cap,
-            Ceiling.of(ground.person(), ground.permission()))
+    return Prescribable.of(bands, school.basis(), ground.reserveOrRefuse(), cap, ground.ceiling())
         .get(band);
   }
 
@@ -104,6 +99,31 @@ class PrescribableTest {
   })
   void ninetyAndOverIsForTesting(String scheme, int band, String expected) {
     assertThat(range(of(TRAINED, scheme, band, OptionalInt.empty()))).isEqualTo(expected);
+  }
+
+  /** The bands are shown; nothing of them is offered to somebody who may do nothing. */
+  @Test
+  void nothingIsOfferedToSomeoneWhoMayNotTrain() {
+    Person minor = adult(16, Activity.SOME);
+    Person known = People.having(45, Activity.SOME, Condition.DIABETES);
+    for (Screening stopped :
+        List.of(People.screening(minor, false), People.screening(known, true))) {
+      Groundwork ground = ground(stopped);
+      for (Scheme school : Schemes.ALL) {
+        if (school.basis().needsThresholds()) {
+          continue;
+        }
+        for (int band = 0; band < school.bands().size(); band++) {
+          Prescribable found = of(ground, school.id(), band, OptionalInt.empty());
+          assertThat(found.percents()).isEmpty();
+          assertThat(found.because()).startsWith("Nothing is prescribed now: ");
+        }
+      }
+    }
+    assertThat(of(ground(People.screening(known, true)), "voice-ladder", 1, OptionalInt.empty()))
+        .extracting(Prescribable::because)
+        .isEqualTo(
+            "Nothing is prescribed now: A doctor's clearance comes first; then light to moderate.");
   }
 
   @Test

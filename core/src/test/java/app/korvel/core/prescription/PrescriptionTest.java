@@ -12,7 +12,6 @@ import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.core.outline.Bounds;
 import app.korvel.core.outline.Exercise;
-import app.korvel.core.outline.Outline;
 import app.korvel.core.outline.Step;
 import app.korvel.core.outline.WorkType;
 import app.korvel.core.pulse.CountWindow;
@@ -21,6 +20,8 @@ import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Activity;
+import app.korvel.core.screening.Allows;
+import app.korvel.core.screening.Clearance;
 import app.korvel.core.screening.Condition;
 import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Person;
@@ -183,6 +184,66 @@ class PrescriptionTest {
     }
   }
 
+  private static Groundwork resting(int bpm, int daysAgo, Clearance... clearances) {
+    Person person = adult(46, Activity.SOME);
+    RestingReading reading =
+        RestingReading.counted(
+            new UUID(0, 1),
+            People.daysAgo(daysAgo),
+            PulseCount.of(bpm, CountWindow.S60),
+            Posture.SEATED,
+            5,
+            Set.of());
+    return Groundwork.of(
+        People.screening(person, People.answers(person), clearances),
+        WorkingResting.of(List.of(reading), TODAY, ZoneOffset.UTC),
+        Mode.RUN,
+        Optional.empty());
+  }
+
+  /** Measuring goes on, issuing does not, until a clearance given since answers it. */
+  @Test
+  void aUsualValueOverTheRangeStopsIssuingUntilADoctorsWordIsOnRecord() {
+    Parts parts = parts(40, 50, 30, 3, WorkType.STEADY);
+    assertThat(Prescription.of(resting(100, 10), parts).status())
+        .isEqualTo(Prescription.Status.ISSUED);
+    Prescription over = Prescription.of(resting(101, 10), parts);
+    assertThat(over.status()).isEqualTo(Prescription.Status.DRAFT);
+    assertThat(over.findings().get(0).message())
+        .isEqualTo("Nothing is issued: 101 at rest is over 100.");
+    assertThat(resting(101, 10).mayIssue()).isFalse();
+    // Given before the reading it says nothing of it; since then it answers.
+    assertThat(resting(101, 10, clearance(20, 200)).mayIssue()).isFalse();
+    assertThat(resting(101, 10, clearance(5, 200)).mayIssue()).isTrue();
+    assertThat(resting(101, 10, clearance(5, -1)).mayIssue()).isFalse();
+  }
+
+  private static Clearance clearance(int daysAgo, int untilInDays) {
+    return People.clearance(daysAgo, Allows.LIGHT_TO_MODERATE, untilInDays);
+  }
+
+  @Test
+  void aWeekOfFourVigorousDaysNamesTheEasierOne() {
+    // 45 years: 176.5 is 177; 64 at rest: 60–75 % is 132–149, 40–60 % is 109–132.
+    Prescription made =
+        Prescription.of(
+            ground(adult(45, Activity.HIGH), 64, Mode.RUN), parts(60, 75, 30, 4, WorkType.STEADY));
+    OtherDays easier = made.otherDays().orElseThrow();
+    assertThat(easier.days()).isEqualTo(1);
+    assertThat(easier.target().orElseThrow().lowBpm()).isEqualTo(109);
+    assertThat(easier.target().orElseThrow().highBpm()).isEqualTo(132);
+    assertThat(easier.rpe20()).isEqualTo(new RpeSpan(12, 13));
+    assertThat(made.findings())
+        .extracting(Finding::message)
+        .contains("3 of the 4 days as prescribed, the others at 40–60 % of reserve.");
+    assertThat(made.withoutRates().otherDays().orElseThrow().target()).isEmpty();
+    for (Parts none :
+        List.of(parts(60, 75, 30, 3, WorkType.STEADY), parts(50, 69, 30, 5, WorkType.STEADY))) {
+      assertThat(Prescription.of(ground(adult(45, Activity.HIGH), 64, Mode.RUN), none).otherDays())
+          .isEmpty();
+    }
+  }
+
   @Test
   void aWorkedPrescription() {
     // 46 years, some activity: 208 − 0.7 × 46 = 175.8 -> 176; reserve 112
@@ -211,13 +272,19 @@ class PrescriptionTest {
   @CsvSource({
     // low, high, minutes, days, type -> class, light, moderate, vigorous, equivalent
     "30,40,15,3,STEADY,LIGHT,45,0,0,0",
-    "35,45,20,3,STEADY,MODERATE,0,60,0,60",
-    "50,70,30,5,STEADY,VIGOROUS,0,0,150,300",
-    "50,69,30,5,STEADY,MODERATE,0,150,0,150",
+    "35,45,20,3,STEADY,MODERATE,30,30,0,30",
+    // 50–70 % is half moderate and half vigorous: 30 min are worth 45
+    "50,70,30,1,STEADY,VIGOROUS,0,15,15,45",
+    "50,70,30,3,STEADY,VIGOROUS,0,45,45,135",
+    // of five days three are vigorous, the others at 40–60 %: 90 min halved, and 60 moderate ones
+    "50,70,30,5,STEADY,VIGOROUS,0,105,45,195",
+    "60,75,30,4,STEADY,VIGOROUS,0,30,90,210",
+    // 10 of 19 parts of 150 min are 78.9
+    "50,69,30,5,STEADY,MODERATE,0,79,71,221",
     "80,90,30,3,INTERVALS,VIGOROUS,60,0,30,60",
     "90,90,30,3,INTERVALS,NEAR_MAXIMAL,60,0,30,60",
   })
-  void minutesAreClassedByTheMiddleOfTheirRange(
+  void minutesAreSharedByHowMuchOfTheirRangeLiesInEachClass(
       int low,
       int high,
       int minutes,
@@ -240,8 +307,7 @@ class PrescriptionTest {
   }
 
   private static Week week(Parts parts, Person person) {
-    Outline session = Outline.of(parts.type(), parts.range(), parts.minutes(), Bounds.FOR_ANYONE);
-    return Week.of(session, parts, person);
+    return Week.of(parts, Bounds.FOR_ANYONE, person);
   }
 
   @Test

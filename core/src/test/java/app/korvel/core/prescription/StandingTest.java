@@ -28,8 +28,8 @@ import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Intake;
 import app.korvel.core.screening.Medicine;
 import app.korvel.core.screening.MedicineClass;
+import app.korvel.core.screening.OnRecord;
 import app.korvel.core.screening.Person;
-import app.korvel.core.screening.Reported;
 import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Steering;
 import app.korvel.core.screening.Symptom;
@@ -87,7 +87,7 @@ class StandingTest {
   @Test
   void aLapsedClearanceSuspendsAndARenewedOneLifts() {
     Person person = having(57, Activity.LITTLE, Condition.HEART_CONDITION);
-    Answers answers = answers(person, false);
+    Answers answers = answers(person);
     Prescription made =
         issued(screening(person, answers, clearance(300, Allows.VIGOROUS, 0)), 40, 50);
     assertThat(made.status()).isEqualTo(Prescription.Status.ISSUED);
@@ -111,7 +111,7 @@ class StandingTest {
     Person person = adult(46, Activity.REGULAR);
     Prescription made = issued(screening(person, false), 60, 70);
     Screening told =
-        screening(person, answers(person, List.of(), List.of(), Set.of(Symptom.CHEST_PAIN), false));
+        screening(person, answers(person, List.of(), List.of(), Set.of(Symptom.CHEST_PAIN)));
     assertThat(standing(made, told).state()).isEqualTo(Standing.State.SUSPENDED);
     assertThat(codes(standing(made, told))).containsExactly("symptoms-stop");
   }
@@ -122,7 +122,7 @@ class StandingTest {
     Person active = adult(46, Activity.REGULAR);
     Prescription made = issued(screening(active, false), 60, 75);
     Screening unasked =
-        Screening.of(client(person), Optional.empty(), List.of(), Reported.NOTHING, TODAY, ZONE);
+        Screening.of(client(person), Optional.empty(), OnRecord.NOTHING, TODAY, ZONE);
     assertThat(unasked.permission().mayIssue()).isFalse();
     assertThat(standing(made, unasked).state()).isEqualTo(Standing.State.ISSUED);
   }
@@ -130,7 +130,7 @@ class StandingTest {
   @Test
   void workOverSixtyIsSuspendedWhenVigorousIsNoLongerAllowed() {
     Person person = having(40, Activity.REGULAR, Condition.DIABETES);
-    Answers answers = answers(person, false);
+    Answers answers = answers(person);
     Prescription made =
         issued(screening(person, answers, clearance(300, Allows.VIGOROUS, 0)), 60, 70);
     Standing lapsed =
@@ -167,20 +167,15 @@ class StandingTest {
                     "Dr Test",
                     TODAY,
                     Optional.empty())),
-            Set.of(),
-            false));
+            Set.of()));
   }
 
   private static Screening changed(Person person, Instant at) {
-    Intake before = Intake.following(List.of(), answers(person, false), daysAgo(30), ZONE);
+    Intake before = Intake.following(List.of(), answers(person), daysAgo(30), ZONE);
     Intake after =
         Intake.following(
-            List.of(before),
-            answers(person, List.of(BISOPROLOL), List.of(), Set.of(), false),
-            at,
-            ZONE);
-    return Screening.of(
-        client(person), Optional.of(after), List.of(), Reported.NOTHING, TODAY, ZONE);
+            List.of(before), answers(person, List.of(BISOPROLOL), List.of(), Set.of()), at, ZONE);
+    return Screening.of(client(person), Optional.of(after), OnRecord.NOTHING, TODAY, ZONE);
   }
 
   @Test

@@ -118,16 +118,16 @@ class AgendaTest {
   void sessionsAreLaidAroundWhatIsTaken() {
     Set<DayOfWeek> days = EnumSet.complementOf(EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.FRIDAY));
     Programme free = Programme.of(plan(days, Optional.empty()));
-    Programme around = Programme.of(plan(days, Optional.empty()), ROSTER, 1);
+    Programme around = Programme.of(plan(days, Optional.empty()), ROSTER, 1, MinutesDone.NONE);
     assertThat(around.sessions()).hasSameSizeAs(free.sessions());
     assertThat(around.sessions())
         .allMatch(session -> ROSTER.free(session.date(), Optional.empty(), 37));
     assertThat(
-            around.weeksNow(People.adult(40, Activity.LITTLE), List.of(), ROSTER).stream()
+            around.weeksNow(People.adult(40, Activity.LITTLE), MinutesDone.NONE, ROSTER).stream()
                 .flatMap(week -> week.findings().stream()))
         .noneMatch(finding -> finding.code().equals("session-busy"));
     assertThat(
-            free.weeksNow(People.adult(40, Activity.LITTLE), List.of(), ROSTER).stream()
+            free.weeksNow(People.adult(40, Activity.LITTLE), MinutesDone.NONE, ROSTER).stream()
                 .flatMap(week -> week.findings().stream())
                 .map(finding -> finding.message()))
         .anyMatch(message -> message.endsWith("is taken, all day."));
@@ -141,14 +141,15 @@ class AgendaTest {
                 EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.TUESDAY, DayOfWeek.THURSDAY),
                 Optional.of(LocalTime.of(18, 30))),
             ROSTER,
-            41);
+            41,
+            MinutesDone.NONE);
     assertThat(programme.ofWeek(1))
         .extracting(session -> session.date().getDayOfWeek())
         .containsExactly(DayOfWeek.MONDAY, DayOfWeek.TUESDAY, DayOfWeek.THURSDAY);
     assertThat(programme.session(41).time()).contains(LocalTime.of(18, 30));
     assertThat(
             programme
-                .weeksNow(People.adult(40, Activity.LITTLE), List.of(), ROSTER)
+                .weeksNow(People.adult(40, Activity.LITTLE), MinutesDone.NONE, ROSTER)
                 .get(0)
                 .findings())
         .extracting(finding -> finding.code())

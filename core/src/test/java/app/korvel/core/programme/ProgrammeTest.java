@@ -13,6 +13,7 @@ import app.korvel.core.outline.Ceiling;
 import app.korvel.core.outline.Outline;
 import app.korvel.core.outline.Outlines;
 import app.korvel.core.outline.WorkType;
+import app.korvel.core.prescription.Approach;
 import app.korvel.core.prescription.Parts;
 import app.korvel.core.prescription.Start;
 import app.korvel.core.programme.Progression.Kind;
@@ -26,6 +27,7 @@ import app.korvel.core.support.People;
 import app.korvel.core.zone.Reserve.Percents;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -99,6 +101,27 @@ class ProgrammeTest {
     assertThat(weeks.get(12).because().because()).contains("as far as the goal");
   }
 
+  /** 3 × 40 = 120 is prescribed, 90 was done at best: 99 may be, 33 a session; 5 more a session. */
+  @Test
+  void aStartAfterWeeksOfTrainingGrowsFromWhatWasDone() {
+    List<Stepped> weeks =
+        Progression.of(
+            dose(40, 50, 40, 3), new Aims(60, 45, 3), pace(true, 6), 3, List.of(90, 30, 60, 75));
+    assertThat(weeks)
+        .extracting(week -> week.dose().minutes(), week -> week.dose().days(), Stepped::kind)
+        .containsExactly(
+            tuple(33, 3, Kind.START), tuple(36, 3, Kind.MINUTES), tuple(39, 3, Kind.MINUTES));
+    assertThat(weeks.get(0).because().code()).isEqualTo("start-eased");
+    assertThat(weeks.get(0).because().because()).contains("has 90 min", "may hold 99");
+    assertThat(
+            Progression.of(
+                    dose(40, 50, 40, 3), new Aims(60, 45, 3), pace(true, 6), 3, List.of(0, 110))
+                .get(0)
+                .because()
+                .code())
+        .isEqualTo("week-starts");
+  }
+
   @Test
   void growthIsATenthForTwelveWeeksAndAFifthAfterThem() {
     assertThat(pace(false, 0).limit(12, List.of(100))).isEqualTo(110);
@@ -164,6 +187,183 @@ class ProgrammeTest {
                 .getAsInt())
         .isEqualTo(60);
     assertThat(plan.aims()).isEqualTo(new Aims(60, 30, 5));
+  }
+
+  @Test
+  void inWeekThirteenACautiousStartBecomesModerateWhateverMinutesAndDaysHaveComeTo() {
+    // A goal of minutes that twelve weeks do not reach: still 30–40 % otherwise.
+    List<Stepped> weeks =
+        Progression.of(dose(30, 40, 15, 3), new Aims(60, 60, 7), new Pace(true, 0, false, 12), 15);
+    assertThat(weeks.subList(0, 12))
+        .allMatch(week -> week.dose().range().equals(new Percents(30, 40)));
+    Stepped thirteenth = weeks.get(12);
+    assertThat(thirteenth.dose().range()).isEqualTo(new Percents(40, 50));
+    assertThat(thirteenth.dose().total()).isEqualTo(weeks.get(11).dose().total());
+    assertThat(thirteenth.because().message())
+        .isEqualTo("40–50 % of reserve: the light weeks are over.");
+    // And grows on from there.
+    assertThat(weeks.get(13).dose().range()).isEqualTo(new Percents(40, 50));
+    assertThat(weeks.get(13).dose().total()).isGreaterThan(thirteenth.dose().total());
+  }
+
+  @Test
+  void aGoalThatIsLightItselfStaysLight() {
+    List<Stepped> weeks =
+        Progression.of(dose(30, 40, 15, 3), new Aims(40, 30, 5), new Pace(false, 0, false, 12), 26);
+    assertThat(weeks).allMatch(week -> week.dose().range().equals(new Percents(30, 40)));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"0, 12, 12", "5, 12, 7", "5, 3, 3", "11, 12, 1", "40, 12, 1", "0, 0, 0"})
+  void weeksBeforeCountTowardsTheTwelve(int before, int wanted, int light) {
+    Parts cautious =
+        new Parts(
+            Goal.GENERAL_FITNESS, Approach.CAUTIOUS, 30, 40, 15, 3, WorkType.STEADY, Mode.RUN);
+    assertThat(Pace.of(People.adult(40, Activity.NONE), cautious, before, wanted).lightWeeks())
+        .isEqualTo(light);
+  }
+
+  /** 60–75 %, 30 min on 5 days: three of them, and two at 40–60 %. */
+  @Test
+  void ofFourDaysOrMoreThreeAreVigorousAndTheOthersEasier() {
+    Programme laid = Programme.of(plan(People.adult(30, Activity.REGULAR), ALL_DAYS, 16));
+    for (int week = 1; week <= 16; week++) {
+      List<PlannedSession> sessions = laid.ofWeek(week);
+      assertThat(laid.weeks().get(week - 1).dose().range().asksVigorous()).isTrue();
+      assertThat(sessions).hasSizeGreaterThanOrEqualTo(4);
+      assertThat(sessions).filteredOn(session -> !session.easier()).hasSizeLessThanOrEqualTo(3);
+      for (PlannedSession session : sessions) {
+        assertThat(laid.range(session))
+            .isEqualTo(
+                session.easier()
+                    ? new Percents(40, 60)
+                    : laid.weeks().get(week - 1).dose().range());
+        assertThat(laid.outline(session).workSeconds())
+            .isEqualTo(60 * laid.weeks().get(week - 1).dose().minutes());
+      }
+    }
+    List<LocalDate> vigorous =
+        laid.sessions().stream()
+            .filter(session -> !session.easier())
+            .map(PlannedSession::date)
+            .toList();
+    // In the first twelve weeks never two in a row, from one week to the next either.
+    for (int at = 1; at < vigorous.size(); at++) {
+      if (vigorous.get(at).isBefore(START.plusWeeks(12))) {
+        assertThat(vigorous.get(at)).isAfter(vigorous.get(at - 1).plusDays(1));
+      }
+    }
+    assertThat(laid.weeksNow(People.adult(30, Activity.REGULAR)).get(0).findings()).isEmpty();
+  }
+
+  @Test
+  void threeDaysMayAllBeVigorous() {
+    Set<DayOfWeek> three = EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.TUESDAY, DayOfWeek.WEDNESDAY);
+    Programme laid = Programme.of(plan(People.adult(30, Activity.REGULAR), three, 4));
+    assertThat(laid.sessions()).noneMatch(PlannedSession::easier);
+  }
+
+  @Test
+  void whoeverPutsVigorousDaysTogetherIsTold() {
+    Person regular = People.adult(30, Activity.REGULAR);
+    Programme laid = Programme.of(plan(regular, ALL_DAYS, 8));
+    List<PlannedSession> hard =
+        laid.ofWeek(1).stream().filter(session -> !session.easier()).toList();
+    PlannedSession easier =
+        laid.ofWeek(1).stream().filter(PlannedSession::easier).findFirst().orElseThrow();
+    Programme row = laid.move(hard.get(1).number(), hard.get(0).date().plusDays(1));
+    assertThat(row.weeksNow(regular).get(0).findings())
+        .extracting(Finding::code)
+        .contains("vigorous-in-a-row");
+    Programme four = laid.use(easier.number(), Optional.of(hourAtPhrases()));
+    assertThat(four.weeksNow(regular).get(0).findings())
+        .extracting(Finding::message)
+        .contains("Week 1 has 4 vigorous days; at most 3.");
+  }
+
+  /** What a long easy session is never shorter than holds for every step. */
+  @Test
+  void longEasySessionsGrowAndLightenWithinTheirOwnLimits() {
+    Dose start = new Dose(new Percents(45, 55), 40, 3, WorkType.LONG_EASY);
+    List<Stepped> weeks =
+        Progression.of(start, new Aims(60, 60, 4), new Pace(false, 0, true, 0), 26);
+    assertThat(weeks).allMatch(week -> week.dose().minutes() >= 40);
+    // 60 to 70 % of 3 × 44 is 80 to 92: two of 40.
+    assertThat(weeks.get(2).dose().total()).isEqualTo(144);
+    assertThat(weeks.get(3).kind()).isEqualTo(Kind.LIGHTER);
+    assertThat(weeks.get(3).dose().days()).isEqualTo(2);
+    assertThat(weeks.get(3).dose().total()).isBetween(87, 100);
+    assertThat(weeks.get(3).because().message())
+        .startsWith("A lighter week: ")
+        .contains("min on 2 days");
+    // One session of 40 min cannot become lighter, and says why.
+    Stepped alone =
+        Progression.of(
+                new Dose(new Percents(45, 55), 40, 1, WorkType.LONG_EASY),
+                new Aims(55, 40, 1),
+                new Pace(false, 0, true, 0),
+                4)
+            .get(3);
+    assertThat(alone.dose().minutes()).isEqualTo(40);
+    assertThat(alone.because().because()).contains("“Long and easy” takes 40 min at least");
+    // Nor two: one of them is as near to it as there is.
+    Stepped two =
+        Progression.of(
+                new Dose(new Percents(45, 55), 40, 2, WorkType.LONG_EASY),
+                new Aims(55, 40, 2),
+                new Pace(false, 0, true, 0),
+                4)
+            .get(3);
+    assertThat(two.dose().total()).isEqualTo(40);
+    assertThat(two.because().message()).endsWith("50 % of the usual minutes.");
+    assertThat(two.because().because()).contains("as near to it as there is");
+  }
+
+  @Test
+  void aWeekThatMayHoldLessThanALongSessionHoldsASteadyOne() {
+    Stepped eased =
+        Progression.next(
+            new Dose(new Percents(45, 55), 40, 3, WorkType.LONG_EASY),
+            new Aims(60, 60, 4),
+            new Pace(true, 0, false, 0),
+            9,
+            List.of(20, 20, 20, 20));
+    assertThat(eased.kind()).isEqualTo(Kind.EASED);
+    assertThat(eased.dose()).isEqualTo(new Dose(new Percents(45, 55), 8, 3, WorkType.STEADY));
+  }
+
+  @Test
+  void whyAStepIsTheOneItIsIsTrue() {
+    // A day more would make sessions of 33 min, which are no long ones.
+    Stepped step =
+        Progression.next(
+            new Dose(new Percents(45, 55), 40, 3, WorkType.LONG_EASY),
+            new Aims(60, 40, 5),
+            new Pace(true, 0, false, 0),
+            2,
+            List.of(120));
+    assertThat(step.kind()).isEqualTo(Kind.INTENSITY);
+    assertThat(step.because().because())
+        .isEqualTo(
+            "The minutes have reached the goal. No further day fits in 132 min, where “Long and"
+                + " easy” takes 40 min at least. So 5 % more on both edges, minutes held.");
+  }
+
+  /** What is shown as the most a week may have is what the lay-out kept to. */
+  @Test
+  void theLimitShownIsTheLimitKept() {
+    for (Activity activity : Activity.values()) {
+      Person person = People.adult(45, activity);
+      Programme laid = Programme.of(plan(person, ALL_DAYS, 26));
+      List<Integer> totals = new ArrayList<>();
+      for (Programme.WeekNow week : laid.weeksNow(person)) {
+        if (week.number() > 1) {
+          assertThat(week.limitMinutes()).contains(laid.plan().pace().limit(week.number(), totals));
+          assertThat(week.minutes()).isLessThanOrEqualTo(week.limitMinutes().orElseThrow());
+        }
+        totals.add(week.minutes());
+      }
+    }
   }
 
   @Test

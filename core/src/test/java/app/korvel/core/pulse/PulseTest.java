@@ -185,7 +185,7 @@ class PulseTest {
         .containsExactly("over 100", "60 to 100", "40 to 59", "under 40");
     assertThat(UsualResting.at(11).spans())
         .extracting(UsualResting.Span::rates)
-        .containsExactly("over 120", "70 to 120", "40 to 69", "under 40");
+        .containsExactly("over 120", "70 to 120", "50 to 69", "under 50");
   }
 
   @Test

@@ -7,6 +7,8 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -39,6 +41,99 @@ class WorkingRestingTest {
   @Test
   void noReadingNoValue() {
     assertThat(WorkingResting.of(readings, TODAY, ZONE)).isEmpty();
+  }
+
+  private RestingReading takenToday(int hour, int bpm, Posture posture, int rested) {
+    RestingReading reading =
+        RestingReading.counted(
+            new UUID(1, readings.size()),
+            TODAY.atTime(hour, 0).atZone(ZONE).toInstant(),
+            PulseCount.of(bpm, CountWindow.S60),
+            posture,
+            rested,
+            Set.of());
+    readings.add(reading);
+    return reading;
+  }
+
+  private OptionalInt departure(RestingReading reading) {
+    return WorkingResting.departure(reading, readings, ZONE);
+  }
+
+  /** 86 after 68 is not taken for usual unasked, on that day or later. */
+  @Test
+  void aReadingFarOffTheOneBeforeItThatDayIsNotTakenForUsual() {
+    takenToday(8, 68, Posture.SEATED, 5);
+    RestingReading far = takenToday(10, 86, Posture.SEATED, 5);
+    assertThat(departure(far)).hasValue(68);
+    assertThat(value().bpm()).isEqualTo(68);
+    assertThat(UsualResting.departs(86, 68).message())
+        .isEqualTo("86 is 18 bpm off the 68 taken earlier today: not taken as usual.");
+    LocalDate later = TODAY.plusDays(3);
+    assertThat(WorkingResting.of(readings, later, ZONE).orElseThrow().bpm()).isEqualTo(68);
+    // Somebody says that it is.
+    readings.set(1, far.takenAsUsual(true));
+    assertThat(departure(readings.get(1))).isEmpty();
+    assertThat(value().bpm()).isEqualTo(86);
+  }
+
+  @Test
+  void nineBeatsOffAreNotFarAndTenAre() {
+    takenToday(8, 68, Posture.SEATED, 5);
+    assertThat(departure(takenToday(9, 77, Posture.SEATED, 5))).isEmpty();
+    assertThat(value().bpm()).isEqualTo(77);
+    readings.remove(1);
+    assertThat(departure(takenToday(9, 58, Posture.SEATED, 5))).hasValue(68);
+    assertThat(value().bpm()).isEqualTo(68);
+  }
+
+  @Test
+  void onlyReadingsOfTheSameDayAndPostureAndNoWorseAreComparedWith() {
+    counted(1, 60, Posture.SEATED, 5);
+    takenToday(8, 86, Posture.SEATED, 0);
+    // A better one after a hasty one stands.
+    assertThat(departure(takenToday(9, 66, Posture.SEATED, 5))).isEmpty();
+    assertThat(departure(takenToday(10, 54, Posture.LYING, 5))).isEmpty();
+    assertThat(departure(takenToday(11, 78, Posture.SEATED, 5))).hasValue(66);
+    assertThat(departure(takenToday(7, 90, Posture.SEATED, 5))).isEmpty();
+  }
+
+  @Test
+  void sinceWhenItIsOverTheLine() {
+    counted(30, 96, Posture.SEATED, 5);
+    counted(20, 104, Posture.SEATED, 5);
+    counted(10, 103, Posture.SEATED, 5);
+    assertThat(value().overSince(100)).contains(readings.get(1).takenAt());
+    assertThat(value().overSince(103)).contains(readings.get(1).takenAt());
+    assertThat(value().overSince(104)).isEmpty();
+    counted(2, 99, Posture.SEATED, 5);
+    assertThat(value().overSince(100)).contains(readings.get(1).takenAt());
+  }
+
+  private Optional<UsualPulse> usual() {
+    return UsualPulse.of(readings, Optional.empty(), TODAY, ZONE);
+  }
+
+  @Test
+  void theUsualPulseIsTheWorkingValueWithoutNights() {
+    assertThat(usual()).isEmpty();
+    counted(3, 62, Posture.SEATED, 5);
+    readings.add(
+        RestingReading.sampled(
+            new UUID(2, 2),
+            TODAY.atTime(6, 0).atZone(ZONE).toInstant(),
+            52,
+            Posture.LYING,
+            PulseSource.OVERNIGHT,
+            0,
+            Set.of()));
+    assertThat(value().bpm()).isEqualTo(52);
+    assertThat(usual()).contains(new UsualPulse(62, Posture.SEATED, PulseSource.COUNT));
+    // From before a change of medicine it is none.
+    assertThat(
+            UsualPulse.of(
+                readings, Optional.of(TODAY.atTime(5, 0).atZone(ZONE).toInstant()), TODAY, ZONE))
+        .isEmpty();
   }
 
   @Test

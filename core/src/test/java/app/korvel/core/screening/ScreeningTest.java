@@ -23,9 +23,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** What the table, clearances, consent, symptoms and dates come to together. */
 class ScreeningTest {
@@ -37,7 +40,7 @@ class ScreeningTest {
   }
 
   private static Screening cleared(Person person, Clearance... clearances) {
-    return screening(person, answers(person, false), clearances);
+    return screening(person, answers(person), clearances);
   }
 
   @ParameterizedTest
@@ -125,7 +128,7 @@ class ScreeningTest {
   @Test
   void symptomsStayOpenUntilAClearanceGivenAfterThemAnswers() {
     Person person = adult(40, Activity.REGULAR);
-    Answers told = answers(person, List.of(), List.of(), Set.of(Symptom.CHEST_PAIN), false);
+    Answers told = answers(person, List.of(), List.of(), Set.of(Symptom.CHEST_PAIN));
     Screening open = screening(person, told, clearance(40, Allows.VIGOROUS, 200));
     assertThat(open.permission().allows()).isEqualTo(Allows.NOTHING);
     assertThat(codes(open)).contains("symptoms-stop");
@@ -143,10 +146,10 @@ class ScreeningTest {
     Intake told =
         Intake.following(
             List.of(),
-            answers(person, List.of(), List.of(), Set.of(Symptom.DIZZINESS), false),
+            answers(person, List.of(), List.of(), Set.of(Symptom.DIZZINESS)),
             daysAgo(40),
             ZONE);
-    Intake gone = Intake.following(List.of(told), answers(person, false), daysAgo(20), ZONE);
+    Intake gone = Intake.following(List.of(told), answers(person), daysAgo(20), ZONE);
     assertThat(of(person, gone, Reported.NOTHING).permission().allows()).isEqualTo(Allows.NOTHING);
     // A clearance that answered it closes the matter, even once it has lapsed.
     assertThat(
@@ -159,11 +162,15 @@ class ScreeningTest {
   private static Screening of(
       Person person, Intake intake, Reported reported, Clearance... clearances) {
     return Screening.of(
-        client(person), Optional.of(intake), List.of(clearances), reported, TODAY, ZONE);
+        client(person),
+        Optional.of(intake),
+        new OnRecord(List.of(clearances), List.of(), reported),
+        TODAY,
+        ZONE);
   }
 
   private static Intake taken(Person person, int daysAgo) {
-    return Intake.following(List.of(), answers(person, false), daysAgo(daysAgo), ZONE);
+    return Intake.following(List.of(), answers(person), daysAgo(daysAgo), ZONE);
   }
 
   @Test
@@ -191,7 +198,7 @@ class ScreeningTest {
   void nothingIsIssuedBeforeEveryDecidingQuestionWasAsked() {
     Person person = adult(40, Activity.SOME);
     Screening nothing =
-        Screening.of(client(person), Optional.empty(), List.of(), Reported.NOTHING, TODAY, ZONE);
+        Screening.of(client(person), Optional.empty(), OnRecord.NOTHING, TODAY, ZONE);
     assertThat(nothing.permission().mayIssue()).isFalse();
     assertThat(nothing.person().activity()).isEqualTo(Activity.NONE);
     assertThat(nothing.permission().findings())
@@ -200,7 +207,7 @@ class ScreeningTest {
             "Finish the screening first. Not asked yet: present activity; signs or symptoms; known"
                 + " conditions; medicines; pregnancy, falls and joints; written limits.");
     assertThat(nothing.decided()).isFalse();
-    assertThat(nothing.sentence()).startsWith("Questions are still open");
+    assertThat(nothing.sentence()).startsWith("Nothing has been asked yet");
     assertThat(codes(nothing)).doesNotContain("clearance-not-needed");
     // A question still open suspends nothing that was issued before.
     assertThat(nothing.permission().allows()).isEqualTo(Allows.LIGHT_TO_MODERATE);
@@ -209,7 +216,7 @@ class ScreeningTest {
   @Test
   void vigorousWorkIsNotAllowedBeforeAllHasBeenAsked() {
     Person person = adult(40, Activity.HIGH);
-    Answers whole = answers(person, false);
+    Answers whole = answers(person);
     Answers begun = Answers.begun(Activity.HIGH);
     assertThat(screening(person, begun).permission().vigorous()).isFalse();
     assertThat(screening(person, whole).permission().vigorous()).isTrue();
@@ -228,7 +235,6 @@ class ScreeningTest {
             Set.of(),
             List.of(),
             List.of(),
-            false,
             Optional.empty(),
             Set.of(),
             Set.of(),
@@ -251,23 +257,183 @@ class ScreeningTest {
   }
 
   private static Screening limited(Person person, WrittenLimit... limits) {
-    return screening(person, answers(person, List.of(), List.of(limits), Set.of(), false));
+    return screening(person, answers(person, List.of(), List.of(limits), Set.of()));
   }
 
   @Test
-  void ofSeveralCapsTheLowestGovernsWhileItHolds() {
+  void ofSeveralCapsTheLowestGoverns() {
     Person person = having(50, Activity.SOME, Condition.DEFIBRILLATOR);
     Screening screening =
         limited(
             person,
             limit(WrittenLimit.Kind.CAP, 130, null),
             limit(WrittenLimit.Kind.DETECTION_RATE, 150, null),
-            limit(WrittenLimit.Kind.SYMPTOM_RATE, 135, null),
-            limit(WrittenLimit.Kind.CAP, 100, -1));
+            limit(WrittenLimit.Kind.SYMPTOM_RATE, 135, null));
     assertThat(screening.cap().orElseThrow().bpm()).isEqualTo(125);
     assertThat(screening.cap().orElseThrow().because())
         .isEqualTo("Rate at which symptoms came 135, less 10, Dr Test, 10 May 2026");
     assertThat(screening.noRateBecause()).isEmpty();
+  }
+
+  private static WrittenLimit capBy(String issuer, int bpm, int daysAgo, Integer untilInDays) {
+    return new WrittenLimit(
+        WrittenLimit.Kind.CAP,
+        OptionalInt.of(bpm),
+        issuer,
+        TODAY.minusDays(daysAgo),
+        Optional.ofNullable(untilInDays).map(TODAY::plusDays));
+  }
+
+  @Test
+  void aLimitPastItsDayGoesOnCuttingAndIsShownAsLapsed() {
+    Person person = adult(50, Activity.SOME);
+    assertThat(limited(person, capBy("Dr Test", 130, 100, 0)).limitLapsed()).isFalse();
+    Screening lapsed = limited(person, capBy("Dr Test", 130, 100, -1));
+    assertThat(lapsed.cap().orElseThrow().bpm()).isEqualTo(130);
+    assertThat(lapsed.cap().orElseThrow().because())
+        .endsWith("; lapsed on 19 May 2026, and still holds");
+    assertThat(lapsed.limitLapsed()).isTrue();
+    assertThat(codes(lapsed)).contains("limit-lapsed");
+    // Renewed by the same issuer, only the new one holds, though it allows more.
+    Screening renewed =
+        limited(person, capBy("Dr Test", 130, 100, -1), capBy(" dr test ", 140, 5, 300));
+    assertThat(renewed.cap().orElseThrow().bpm()).isEqualTo(140);
+    assertThat(codes(renewed)).doesNotContain("limit-lapsed");
+    // Somebody else's word does not lift it.
+    Screening other =
+        limited(person, capBy("Dr Test", 130, 100, -1), capBy("Dr Other", 140, 5, 300));
+    assertThat(other.cap().orElseThrow().bpm()).isEqualTo(130);
+    // Two that hold both do, whoever gave the later one.
+    assertThat(
+            limited(person, capBy("Dr Test", 130, 100, 10), capBy("Dr Test", 140, 5, 300))
+                .cap()
+                .orElseThrow()
+                .bpm())
+        .isEqualTo(130);
+    // One of tomorrow holds nothing yet.
+    assertThat(limited(person, capBy("Dr Test", 130, -1, null)).cap()).isEmpty();
+  }
+
+  @Test
+  void aLapsedEffortAndSupervisionHoldOnToo() {
+    Person person = adult(50, Activity.REGULAR);
+    Screening screening =
+        limited(
+            person,
+            limit(WrittenLimit.Kind.EFFORT_CAP, 12, -1),
+            new WrittenLimit(
+                WrittenLimit.Kind.SUPERVISED_ONLY,
+                OptionalInt.empty(),
+                "Dr Test",
+                TODAY.minusDays(10),
+                Optional.of(TODAY.minusDays(1))));
+    assertThat(screening.effects().highestEffort()).isEqualTo(12);
+    assertThat(screening.supervised()).isTrue();
+  }
+
+  private static Screening taking(Set<Condition> told, Medicine... medicines) {
+    Person person = having(50, Activity.REGULAR, told.toArray(Condition[]::new));
+    return screening(person, answers(person, List.of(medicines), List.of(), Set.of()));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    // medicine -> the condition that counts as known
+    "NITRATE, HEART_CONDITION",
+    "HEART_FAILURE_OR_RHYTHM, HEART_CONDITION",
+    "INSULIN, DIABETES",
+    "SECRETAGOGUE, DIABETES",
+    "BETA_BLOCKER, ",
+    "RATE_LOWERING, ",
+    "RATE_RAISING, ",
+    "OTHER, ",
+  })
+  void whatAMedicineTellsCountsAsKnown(MedicineClass medicine, Condition known) {
+    Screening screening = taking(Set.of(), Medicine.unnamed(medicine));
+    assertThat(screening.person().health().conditions())
+        .isEqualTo(known == null ? Set.of() : Set.of(known));
+    assertThat(screening.decision())
+        .isEqualTo(known == null ? Decision.WELL_ACTIVE : Decision.DISEASE_ACTIVE);
+    assertThat(codes(screening).contains("disease-told-otherwise")).isEqualTo(known != null);
+    if (known != null) {
+      // Once it is named, nothing more is asked.
+      assertThat(codes(taking(Set.of(known), Medicine.unnamed(medicine))))
+          .doesNotContain("disease-told-otherwise");
+    }
+  }
+
+  @Test
+  void anyDiseaseOfTheHeartAnswersForWhatANitrateTells() {
+    Screening screening =
+        taking(Set.of(Condition.VESSEL_DISEASE), Medicine.unnamed(MedicineClass.NITRATE));
+    assertThat(codes(screening)).doesNotContain("disease-told-otherwise");
+    assertThat(screening.person().health().conditions()).containsExactly(Condition.VESSEL_DISEASE);
+  }
+
+  @Test
+  void aDetectionRateInWritingTellsOfADefibrillator() {
+    Person person = adult(50, Activity.NONE);
+    Screening screening = limited(person, limit(WrittenLimit.Kind.DETECTION_RATE, 150, null));
+    assertThat(screening.decision()).isEqualTo(Decision.DISEASE);
+    assertThat(screening.person().has(Condition.DEFIBRILLATOR)).isTrue();
+    assertThat(screening.permission().findings())
+        .extracting(Finding::message)
+        .contains(
+            "Counts as known: Implanted defibrillator. Ask which condition it is, and tick it.");
+  }
+
+  @ParameterizedTest
+  @EnumSource(
+      value = Condition.class,
+      names = {"VESSEL_DISEASE", "CAROTID_DISEASE"})
+  void strokeAndNarrowedVesselsAreHeartConditions(Condition condition) {
+    Screening screening = cleared(having(50, Activity.SOME, condition));
+    assertThat(screening.decision()).isEqualTo(Decision.DISEASE);
+    assertThat(screening.supervised()).isTrue();
+    assertThat(screening.effects().highestEffort()).isEqualTo(14);
+  }
+
+  /** A minor of whom nothing has been asked is no more decided than anybody else. */
+  @ParameterizedTest
+  @ValueSource(ints = {16, 40})
+  void whoHasNotBeenAskedAnythingIsNotDecidedYet(int age) {
+    Person person = adult(age, Activity.SOME);
+    for (Optional<Intake> intake :
+        List.of(
+            Optional.<Intake>empty(),
+            Optional.of(
+                Intake.following(List.of(), Answers.begun(Activity.SOME), daysAgo(1), ZONE)))) {
+      Screening screening = Screening.of(client(person), intake, OnRecord.NOTHING, TODAY, ZONE);
+      assertThat(screening.decided()).isFalse();
+      assertThat(screening.stops()).isEmpty();
+      assertThat(screening.sentence()).startsWith("Nothing has been asked yet");
+      assertThat(screening.permission().mayIssue()).isFalse();
+      assertThat(screening.next()).isEqualTo("Ask the questions that are still open.");
+    }
+  }
+
+  @Test
+  void aMinorWithoutConsentIsStoppedOnceAllHasBeenAsked() {
+    Person minor = adult(16, Activity.SOME);
+    Screening missing = screening(minor, false);
+    assertThat(missing.stops()).extracting(Finding::code).containsExactly("consent-first");
+    assertThat(missing.permission().mayIssue()).isFalse();
+    assertThat(screening(minor, true).permission().mayIssue()).isTrue();
+    assertThat(screening(adult(18, Activity.SOME), false).permission().mayIssue()).isTrue();
+  }
+
+  @Test
+  void aConsentSaysWhoAndWhen() {
+    assertThatThrownBy(
+            () ->
+                Consent.of(
+                    new UUID(1, 1), " ", TODAY.plusDays(1), "x".repeat(201), daysAgo(0), ZONE))
+        .isInstanceOfSatisfying(
+            InvalidValueException.class,
+            refused ->
+                assertThat(refused.faults())
+                    .extracting(Fault::field)
+                    .containsExactly("givenBy", "note", "givenOn"));
   }
 
   @Test
@@ -330,7 +496,6 @@ class ScreeningTest {
                     "",
                     TODAY.plusDays(1),
                     Optional.empty())),
-            false,
             Optional.empty(),
             Set.of(),
             Set.of(),
@@ -350,7 +515,7 @@ class ScreeningTest {
             "heightCm",
             "weightKg",
             "usualRestingBpm");
-    assertThat(faults(answers(person, false), OptionalInt.empty())).isEmpty();
+    assertThat(faults(answers(person), OptionalInt.empty())).isEmpty();
   }
 
   @ParameterizedTest
@@ -364,8 +529,7 @@ class ScreeningTest {
   })
   void aCapUnderTheRestingRateIsRefused(WrittenLimit.Kind kind, int value, boolean refused) {
     Person person = adult(40, Activity.SOME);
-    Answers answers =
-        answers(person, List.of(), List.of(limit(kind, value, null)), Set.of(), false);
+    Answers answers = answers(person, List.of(), List.of(limit(kind, value, null)), Set.of());
     assertThat(faults(answers, OptionalInt.of(64)))
         .isEqualTo(refused ? List.of("limits[0].value") : List.of());
     assertThat(faults(answers, OptionalInt.empty())).isEmpty();

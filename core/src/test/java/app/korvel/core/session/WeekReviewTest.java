@@ -14,6 +14,8 @@ import app.korvel.core.prescription.Parts;
 import app.korvel.core.programme.Agenda;
 import app.korvel.core.programme.Aims;
 import app.korvel.core.programme.Dose;
+import app.korvel.core.programme.LayOff;
+import app.korvel.core.programme.MinutesDone;
 import app.korvel.core.programme.Pace;
 import app.korvel.core.programme.Plan;
 import app.korvel.core.programme.PlannedSession;
@@ -22,9 +24,12 @@ import app.korvel.core.programme.Progression.Earned;
 import app.korvel.core.programme.Progression.Kind;
 import app.korvel.core.programme.WeekDecision;
 import app.korvel.core.programme.WeekDecision.Taken;
+import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Goal;
+import app.korvel.core.screening.Scope;
 import app.korvel.core.screening.StopSign;
 import app.korvel.core.support.Logs;
+import app.korvel.core.support.People;
 import app.korvel.core.zone.Level.RpeSpan;
 import app.korvel.core.zone.Reserve.Percents;
 import java.time.DayOfWeek;
@@ -50,6 +55,10 @@ class WeekReviewTest {
   }
 
   private static Programme programme(int days, Aims aims, boolean lighterWeeks) {
+    return programme(days, aims, lighterWeeks, 0);
+  }
+
+  private static Programme programme(int days, Aims aims, boolean lighterWeeks, int weeksBefore) {
     return Programme.of(
         new Plan(
             new Parts(
@@ -62,7 +71,7 @@ class WeekReviewTest {
                 WorkType.STEADY,
                 Mode.RUN),
             aims,
-            new Pace(false, 0, lighterWeeks, 0),
+            new Pace(false, weeksBefore, lighterWeeks, 0),
             Bounds.FOR_ANYONE,
             START,
             START.plusWeeks(8).minusDays(1),
@@ -70,6 +79,8 @@ class WeekReviewTest {
   }
 
   private static final Programme PROGRAMME = programme(false);
+
+  private static final Scope SCOPE = Scope.unscreened(People.adult(40, Activity.SOME));
 
   /** So many of a week's sessions done as planned, at that effort; the others missed. */
   private static List<SessionLog> week(Programme programme, int week, int done, Integer rpe) {
@@ -105,7 +116,7 @@ class WeekReviewTest {
     "5, , HOLD",
   })
   void fourOfFiveAtTheEffortThatWasAskedForEarnAStep(int done, Integer rpe, Earned earned) {
-    assertThat(WeekReview.of(PROGRAMME, 1, week(PROGRAMME, 1, done, rpe)).earned())
+    assertThat(WeekReview.of(PROGRAMME, 1, week(PROGRAMME, 1, done, rpe), SCOPE).earned())
         .isEqualTo(earned);
   }
 
@@ -113,8 +124,8 @@ class WeekReviewTest {
   @Test
   void exactlyHalfHoldsTheWeek() {
     Programme four = programme(4, new Aims(60, 20, 4), false);
-    assertThat(WeekReview.of(four, 1, week(four, 1, 2, 12)).earned()).isEqualTo(Earned.HOLD);
-    assertThat(WeekReview.of(four, 1, week(four, 1, 1, 12)).earned()).isEqualTo(Earned.BACK);
+    assertThat(WeekReview.of(four, 1, week(four, 1, 2, 12), SCOPE).earned()).isEqualTo(Earned.HOLD);
+    assertThat(WeekReview.of(four, 1, week(four, 1, 1, 12), SCOPE).earned()).isEqualTo(Earned.BACK);
   }
 
   /**
@@ -126,7 +137,8 @@ class WeekReviewTest {
     assertThat(four.weeks().get(1).dose()).isEqualTo(dose(45, 55, 20, 4));
     List<SessionLog> logs = new ArrayList<>(week(four, 1, 4, 12));
     logs.addAll(week(four, 2, 4, 16));
-    assertThat(WeekReview.of(four, 2, logs).next().stepped().dose()).isEqualTo(dose(40, 50, 20, 4));
+    assertThat(WeekReview.of(four, 2, logs, SCOPE).next().stepped().dose())
+        .isEqualTo(dose(40, 50, 20, 4));
   }
 
   @Test
@@ -135,9 +147,9 @@ class WeekReviewTest {
     PlannedSession last = PROGRAMME.ofWeek(1).get(4);
     // 12, 12, 12, 12 and 14 are 12.4 on average; with 15 they are 12.6.
     logs.set(4, Logs.planned(last.number(), last.date(), 20, 14));
-    assertThat(WeekReview.of(PROGRAMME, 1, logs).earned()).isEqualTo(Earned.STEP);
+    assertThat(WeekReview.of(PROGRAMME, 1, logs, SCOPE).earned()).isEqualTo(Earned.STEP);
     logs.set(4, Logs.planned(last.number(), last.date(), 20, 15));
-    WeekReview review = WeekReview.of(PROGRAMME, 1, logs);
+    WeekReview review = WeekReview.of(PROGRAMME, 1, logs, SCOPE);
     assertThat(review.earned()).isEqualTo(Earned.HOLD);
     assertThat(review.because().get(1).message())
         .isEqualTo("Mean effort 12.6 of 20, target 12–13: the week is held.");
@@ -154,7 +166,7 @@ class WeekReviewTest {
                 session ->
                     Logs.planned(session.number(), session.date(), 20, rpe, new RpeSpan(6, 11)))
             .toList();
-    WeekReview review = WeekReview.of(PROGRAMME, 1, logs);
+    WeekReview review = WeekReview.of(PROGRAMME, 1, logs, SCOPE);
     assertThat(review.earned()).isEqualTo(earned);
     assertThat(review.because().get(1).message()).contains("target up to 11");
   }
@@ -163,18 +175,18 @@ class WeekReviewTest {
   void anyWarningGoesAStepBack() {
     List<SessionLog> logs = week(PROGRAMME, 1, 5, 12);
     logs.add(Logs.warned(START.plusDays(2), StopSign.WISH));
-    WeekReview review = WeekReview.of(PROGRAMME, 1, logs);
+    WeekReview review = WeekReview.of(PROGRAMME, 1, logs, SCOPE);
     assertThat(review.earned()).isEqualTo(Earned.BACK);
     assertThat(review.because().get(0).message())
         .isEqualTo("A warning on 3 Jun 2026: a wish to stop.");
     // One of another week does not count.
     logs.set(5, Logs.warned(START.plusWeeks(1), StopSign.WISH));
-    assertThat(WeekReview.of(PROGRAMME, 1, logs).earned()).isEqualTo(Earned.STEP);
+    assertThat(WeekReview.of(PROGRAMME, 1, logs, SCOPE).earned()).isEqualTo(Earned.STEP);
   }
 
   @Test
   void whatIsNotLoggedCountsAsNotDoneAndIsSaid() {
-    WeekReview review = WeekReview.of(PROGRAMME, 1, week(PROGRAMME, 1, 5, 12).subList(0, 3));
+    WeekReview review = WeekReview.of(PROGRAMME, 1, week(PROGRAMME, 1, 5, 12).subList(0, 3), SCOPE);
     assertThat(review.open()).isEqualTo(2);
     assertThat(review.done()).isEqualTo(3);
     assertThat(codes(review)).containsExactly("sessions-some", "effort-as-asked", "sessions-open");
@@ -186,22 +198,117 @@ class WeekReviewTest {
     List<SessionLog> logs = new ArrayList<>(week(PROGRAMME, 1, 5, 12).subList(0, 3));
     PlannedSession fourth = PROGRAMME.ofWeek(1).get(3);
     logs.add(Logs.planned(fourth.number(), START.plusDays(8), 20, 12));
-    assertThat(WeekReview.of(PROGRAMME, 1, logs).done()).isEqualTo(4);
+    assertThat(WeekReview.of(PROGRAMME, 1, logs, SCOPE).done()).isEqualTo(4);
     logs.add(Logs.done(START.plusDays(6), 45, 12, 120));
-    assertThat(WeekReview.of(PROGRAMME, 1, logs).done()).isEqualTo(5);
-    assertThat(WeekReview.minutesDone(PROGRAMME, 2, logs)).containsExactly(4 * 20 + 45, 0);
+    assertThat(WeekReview.of(PROGRAMME, 1, logs, SCOPE).done()).isEqualTo(5);
+    assertThat(WeekReview.minutesDone(PROGRAMME, 2, logs).weeks()).containsExactly(4 * 20 + 45, 0);
   }
 
   /** 100 min were planned: with all of them 110 are the limit, 22 a session. */
   @Test
   void aStepIsTheLargestThatFitsWhatWasDone() {
     assertThat(next(5, 12)).isEqualTo(dose(40, 50, 22, 5));
-    // Four sessions are 80 min: 88 at most, which is under the 100 of the week; it is held.
-    WeekReview four = WeekReview.of(PROGRAMME, 1, week(PROGRAMME, 1, 4, 12));
+    // Four sessions are 80 min: 88 at most, 17 a session.
+    WeekReview four = WeekReview.of(PROGRAMME, 1, week(PROGRAMME, 1, 4, 12), SCOPE);
     assertThat(four.earned()).isEqualTo(Earned.STEP);
-    assertThat(four.next().stepped().kind()).isEqualTo(Kind.HELD);
-    assertThat(four.next().stepped().dose()).isEqualTo(dose(40, 50, 20, 5));
-    assertThat(four.next().stepped().because().because()).contains("leave no room");
+    assertThat(four.next().stepped().kind()).isEqualTo(Kind.EASED);
+    assertThat(four.next().stepped().dose()).isEqualTo(dose(40, 50, 17, 5));
+    assertThat(four.next().stepped().because().because()).contains("the week may hold 88 min");
+  }
+
+  /** What was done in the weeks before the programme counts among the last four. */
+  @Test
+  void theWeeksBeforeTheProgrammeCountTowardsTheBestOfFour() {
+    Programme programme = programme(5, new Aims(60, 40, 6), false, 6);
+    List<SessionLog> logs = new ArrayList<>(week(programme, 1, 4, 12));
+    logs.add(Logs.done(START.minusDays(3), 110, 12, 120));
+    assertThat(WeekReview.minutesBefore(programme.plan(), logs)).containsExactly(0, 0, 0, 110);
+    // 121 at most: 24 a session.
+    assertThat(WeekReview.of(programme, 1, logs, SCOPE).next().stepped().dose())
+        .isEqualTo(dose(40, 50, 24, 5));
+    // The first week has a limit then too, and says so.
+    logs.set(logs.size() - 1, Logs.done(START.minusDays(3), 60, 12, 120));
+    Programme.WeekNow first =
+        programme
+            .weeksNow(
+                People.adult(40, Activity.SOME),
+                WeekReview.minutesDone(programme, 1, logs),
+                Agenda.FREE)
+            .get(0);
+    assertThat(first.limitMinutes()).contains(66);
+    assertThat(first.findings()).extracting(Finding::code).contains("week-grows-too-fast");
+  }
+
+  /**
+   * What they did before anything was prescribed is no training that the start has to grow from.
+   */
+  @Test
+  void aWeekBeforeThePrescriptionHoldsNothingBack() {
+    List<SessionLog> logs = List.of(Logs.done(START.minusDays(3), 20, 12, 120));
+    assertThat(WeekReview.minutesBefore(PROGRAMME.plan(), logs)).isEmpty();
+    assertThat(WeekReview.minutesBefore(programme(5, new Aims(60, 40, 6), false, 2).plan(), logs))
+        .containsExactly(0, 20);
+  }
+
+  /** Friday of week 3 was the last one: 10, 17 and 31 days to the Mondays of weeks 5, 6 and 8. */
+  @ParameterizedTest
+  @CsvSource({
+    "4, lay-off-on, HOLD, 22",
+    "5, lay-off-cut, BACK, 15",
+    "6, lay-off-cut, BACK, 15",
+    "7, lay-off-new-start, BACK, 20",
+  })
+  void afterALayOffItGoesOnIsCutOrStartsAnew(int week, String code, Earned earned, int minutes) {
+    Programme programme = programme(3, new Aims(60, 40, 3), false);
+    List<SessionLog> logs = new ArrayList<>();
+    for (int done = 1; done <= 3; done++) {
+      logs.addAll(week(programme, done, 3, 12));
+    }
+    assertThat(programme.weeks().get(2).dose()).isEqualTo(dose(40, 50, 24, 3));
+    LocalDate last = programme.ofWeek(3).get(2).date();
+    assertThat(last).isEqualTo(START.plusDays(18));
+    for (int missed = 4; missed <= week; missed++) {
+      logs.addAll(week(programme, missed, 0, null));
+    }
+    WeekReview review = WeekReview.of(programme, week, logs, SCOPE);
+    assertThat(review.next().stepped().because().code()).isEqualTo(code);
+    assertThat(review.next().stepped().kind()).isEqualTo(Kind.RESUMED);
+    assertThat(review.earned()).isEqualTo(earned);
+    assertThat(review.next().stepped().dose().days()).isEqualTo(3);
+    assertThat(review.next().stepped().dose().minutes())
+        .isEqualTo(code.equals("lay-off-on") ? 24 : code.equals("lay-off-cut") ? 16 : minutes);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"13, SHORT", "14, CUT", "28, CUT", "29, NEW_START"})
+  void twoWeeksCutAndMoreThanFourStartAnew(int days, LayOff.Length length) {
+    assertThat(new LayOff(days, dose(40, 50, 20, 3)).length()).isEqualTo(length);
+  }
+
+  @Test
+  void aNewStartIsNoHarderThanTheFirstOneAndGoesByPresentActivity() {
+    Programme programme = programme(3, new Aims(60, 40, 3), false);
+    List<SessionLog> logs = new ArrayList<>(week(programme, 1, 3, 12));
+    for (int missed = 2; missed <= 6; missed++) {
+      logs.addAll(week(programme, missed, 0, null));
+    }
+    assertThat(newStart(programme, logs, Activity.NONE)).isEqualTo(dose(40, 50, 15, 3));
+    assertThat(newStart(programme, logs, Activity.HIGH)).isEqualTo(dose(40, 50, 20, 3));
+  }
+
+  private static Dose newStart(Programme programme, List<SessionLog> logs, Activity activity) {
+    return WeekReview.of(programme, 6, logs, Scope.unscreened(People.adult(40, activity)))
+        .next()
+        .stepped()
+        .dose();
+  }
+
+  /** Where nothing was ever done the start is not held to five minutes. */
+  @Test
+  void aStartThatWasNeverMadeCanStillBeMade() {
+    WeekReview review = WeekReview.of(PROGRAMME, 1, week(PROGRAMME, 1, 0, null), SCOPE);
+    assertThat(review.earned()).isEqualTo(Earned.BACK);
+    assertThat(review.next().stepped().dose()).isEqualTo(dose(40, 50, 15, 5));
   }
 
   private static Dose dose(int low, int high, int minutes, int days) {
@@ -209,18 +316,22 @@ class WeekReviewTest {
   }
 
   private static Dose next(int done, int rpe) {
-    return WeekReview.of(PROGRAMME, 1, week(PROGRAMME, 1, done, rpe)).next().stepped().dose();
+    return WeekReview.of(PROGRAMME, 1, week(PROGRAMME, 1, done, rpe), SCOPE)
+        .next()
+        .stepped()
+        .dose();
   }
 
   @Test
   void beforeAnyStepUpAStepBackTakesFiveMinutes() {
     assertThat(next(5, 15)).isEqualTo(dose(40, 50, 15, 5));
-    assertThat(next(3, 12)).isEqualTo(dose(40, 50, 20, 5));
+    // 60 min were done: 66 at most.
+    assertThat(next(3, 12)).isEqualTo(dose(40, 50, 13, 5));
   }
 
   private static Programme decide(
       Programme programme, int week, List<SessionLog> logs, Taken taken, String reason) {
-    WeekReview review = WeekReview.of(programme, week, logs);
+    WeekReview review = WeekReview.of(programme, week, logs, SCOPE);
     return programme.ahead(
         WeekDecision.of(
             week + 1,
@@ -290,7 +401,7 @@ class WeekReviewTest {
     for (int week = 1; week <= 3; week++) {
       logs.addAll(week(programme, week, 5, 12));
     }
-    WeekReview review = WeekReview.of(programme, 3, logs);
+    WeekReview review = WeekReview.of(programme, 3, logs, SCOPE);
     assertThat(review.earned()).isEqualTo(Earned.STEP);
     assertThat(review.next().stepped().kind()).isEqualTo(Kind.LIGHTER);
     assertThat(review.next().usual()).isEqualTo(programme.weeks().get(2).dose());
@@ -330,7 +441,7 @@ class WeekReviewTest {
                 "Fewer days",
                 Instant.parse("2026-06-08T08:00:00Z")),
             moved.own(dose(40, 50, 20, 3), Ceiling.FOR_ANYONE, "Fewer days"),
-            List.of(100),
+            MinutesDone.of(List.of(100)),
             session -> session.week() > 1,
             START.plusWeeks(1),
             Agenda.FREE,
@@ -358,7 +469,7 @@ class WeekReviewTest {
                 "More days",
                 Instant.parse("2026-06-11T08:00:00Z")),
             PROGRAMME.own(dose(40, 50, 18, 6), Ceiling.FOR_ANYONE, "More days"),
-            List.of(100),
+            MinutesDone.of(List.of(100)),
             session -> !session.date().isBefore(thursday),
             thursday,
             Agenda.FREE,

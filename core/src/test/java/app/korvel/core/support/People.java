@@ -6,9 +6,11 @@ import app.korvel.core.screening.Answers;
 import app.korvel.core.screening.Clearance;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Condition;
+import app.korvel.core.screening.Consent;
 import app.korvel.core.screening.Intake;
 import app.korvel.core.screening.Medicine;
 import app.korvel.core.screening.MedicineClass;
+import app.korvel.core.screening.OnRecord;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Person.Health;
 import app.korvel.core.screening.Reported;
@@ -58,21 +60,16 @@ public final class People {
   }
 
   /** Everything asked, and answered so that it makes this person. */
-  public static Answers answers(Person person, boolean consent) {
+  public static Answers answers(Person person) {
     return answers(
         person,
         person.health().medicines().stream().sorted().map(Medicine::unnamed).toList(),
         List.of(),
-        Set.of(),
-        consent);
+        Set.of());
   }
 
   public static Answers answers(
-      Person person,
-      List<Medicine> medicines,
-      List<WrittenLimit> limits,
-      Set<Symptom> symptoms,
-      boolean consent) {
+      Person person, List<Medicine> medicines, List<WrittenLimit> limits, Set<Symptom> symptoms) {
     return new Answers(
         Set.of(Topic.values()),
         person.activity(),
@@ -81,7 +78,6 @@ public final class People {
         person.health().conditions(),
         medicines,
         limits,
-        consent,
         Optional.empty(),
         Set.of(),
         Set.of(),
@@ -92,14 +88,28 @@ public final class People {
 
   /** Screened a month ago, with everything asked and no clearance. */
   public static Screening screening(Person person, boolean consent) {
-    return screening(person, answers(person, consent));
+    return screening(person, answers(person), consent);
   }
 
+  /** With a guardian's consent, which counts for those who need one. */
   public static Screening screening(Person person, Answers answers, Clearance... clearances) {
+    return screening(person, answers, true, clearances);
+  }
+
+  private static Screening screening(
+      Person person, Answers answers, boolean consent, Clearance... clearances) {
     Intake intake = Intake.following(List.of(), answers, daysAgo(30), ZONE);
     return Screening.of(
-        client(person), Optional.of(intake), List.of(clearances), Reported.NOTHING, TODAY, ZONE);
+        client(person),
+        Optional.of(intake),
+        new OnRecord(List.of(clearances), consent ? List.of(CONSENT) : List.of(), Reported.NOTHING),
+        TODAY,
+        ZONE);
   }
+
+  /** A mother's, of a month ago. */
+  public static final Consent CONSENT =
+      Consent.of(new UUID(8, 8), "Mother", TODAY.minusDays(30), "", daysAgo(30), ZONE);
 
   /** A clearance given and recorded so long ago, that holds for so many more days. */
   public static Clearance clearance(int daysAgo, Allows allows, int untilInDays) {

@@ -5,11 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.korvel.core.measure.LongHand;
 import app.korvel.core.support.Spans;
 import java.math.BigDecimal;
+import java.util.HashSet;
 import java.util.List;
 import java.util.OptionalInt;
 import java.util.Random;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.FieldSource;
 
 /** What holds for every scheme and every span that can be steered by. */
@@ -42,6 +45,48 @@ class EverySpanTest {
         assertThat(reading.level()).isEqualTo(Level.atRate(reading.bpm(), reserve));
       }
     }
+  }
+
+  /** Counted in percent, a band is of one level and one class, whoever it is for. */
+  @ParameterizedTest
+  @FieldSource("EVERY_SCHEME")
+  void aBandHasOneLevelForEverybody(Scheme scheme) {
+    if (scheme.basis() != Basis.RESERVE && scheme.basis() != Basis.MAXIMUM) {
+      return;
+    }
+    Random random = new Random(43);
+    Set<List<String>> found = new HashSet<>();
+    for (int i = 0; i < 300; i++) {
+      found.add(
+          Zones.of(scheme, anySpan(random), Uncertainty.USUAL).bands().stream()
+              .map(band -> band.level() + " " + band.guidelineClass())
+              .toList());
+    }
+    assertThat(found).hasSize(1);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    // the exact middle decides, a tie goes to the upper one
+    "goal-ranges, 50–70 is 60, 2, PHRASES",
+    "goal-ranges, 70–80 is 75, 3, WORDS",
+    "goal-ranges, 80–90 is 85, 4, WORDS",
+    "fitness-ladder, 40–55 is 47.5, 1, TALK",
+    "max-fifths, 50–60 of maximum is 55, 0, SING",
+    "max-fifths, 60–70 of maximum is 65, 1, TALK",
+    "max-fifths, 70–80 of maximum is 75, 2, TALK",
+    "max-fifths, 80–90 of maximum is 85, 3, PHRASES",
+    "max-fifths, 90–100 of maximum is 95, 4, WORDS",
+    "school-range, 70–85 of maximum is 77.5, 0, PHRASES",
+  })
+  void theMiddleOfTheExactPercentsIsTheLevel(String scheme, String middle, int band, Level level) {
+    assertThat(
+            Zones.of(Scheme.of(scheme), Reserve.of(64, 176), Uncertainty.USUAL)
+                .bands()
+                .get(band)
+                .level())
+        .as(middle)
+        .isEqualTo(level);
   }
 
   @ParameterizedTest

@@ -268,9 +268,9 @@ class ZonesTest {
   @Test
   void underACapTheUpperCountIsRoundedDown() {
     assertThat(CountCard.of(120, 142).beats().get(CountWindow.S15)).isEqualTo(new Beats(30, 36));
-    assertThat(CountCard.of(120, 142, true).beats().get(CountWindow.S15))
+    assertThat(CountCard.of(120, 142, OptionalInt.of(142)).beats().get(CountWindow.S15))
         .isEqualTo(new Beats(30, 35));
-    assertThat(CountCard.of(142, 142, true).beats().get(CountWindow.S15))
+    assertThat(CountCard.of(142, 142, OptionalInt.of(142)).beats().get(CountWindow.S15))
         .isEqualTo(new Beats(35, 35));
   }
 

@@ -3,11 +3,12 @@ package app.korvel.exchange.calendar;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.programme.Busy;
+import app.korvel.exchange.calendar.Repetition.TooMuchException;
+import app.korvel.exchange.calendar.Repetition.Work;
 import biweekly.Biweekly;
 import biweekly.ICalVersion;
 import biweekly.ICalendar;
 import biweekly.component.VEvent;
-import biweekly.io.TimezoneInfo;
 import biweekly.property.DateEnd;
 import biweekly.property.DateStart;
 import biweekly.property.Method;
@@ -16,35 +17,29 @@ import biweekly.property.RecurrenceId;
 import biweekly.property.Status;
 import biweekly.util.DateTimeComponents;
 import biweekly.util.Duration;
-import biweekly.util.Frequency;
 import biweekly.util.ICalDate;
-import biweekly.util.com.google.ical.compat.javautil.DateIterator;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Date;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
-import java.util.TimeZone;
 
 /** Calendars as RFC 5545 has them: sessions out, busy times in. */
 public final class CalendarFile {
   private CalendarFile() {}
 
+  /** A busy time that began longer ago is read as one that did not. */
+  private static final long LONGEST_DAYS = 3_660;
+
   private static final int MOST = Limit.CALENDAR_EVENTS.highest();
   private static final String ACCEPTED =
       "an iCalendar file (.ics) of up to 1 MiB and " + Limit.CALENDAR_EVENTS.accepted();
-
-  /** What repeats more often than daily is no appointment. */
-  private static final Set<Frequency> TOO_OFTEN =
-      EnumSet.of(Frequency.SECONDLY, Frequency.MINUTELY, Frequency.HOURLY);
 
   /**
    * Writes one. Moments are written in UTC, so that a session stays at its hour where the studio is
@@ -93,111 +88,94 @@ public final class CalendarFile {
 
   /**
    * Reads when somebody is busy. Nothing else of an event is looked at; one that is cancelled, or
-   * said to leave the time free, is left out.
+   * said to leave the time free, is left out. The work is bounded, whatever the file holds.
    *
    * @param zone of the studio: for times without one, and for the answer
    * @param from busy times that end before that day are left out
    * @param to so are those that begin after that day
-   * @throws InvalidValueException when it is no calendar, or holds too many events
+   * @throws InvalidValueException when it is no calendar or not a whole one, or asks for too much
    */
   public static List<Busy> read(String text, ZoneId zone, LocalDate from, LocalDate to) {
-    if (!text.stripLeading().regionMatches(true, 0, "BEGIN:VCALENDAR", 0, 15)
-        && !text.stripLeading().regionMatches(true, 0, "\uFEFFBEGIN:VCALENDAR", 0, 16)) {
-      throw InvalidValueException.of("file", "is not a calendar", ACCEPTED);
+    String begun = CalendarText.begun(text);
+    if (!CalendarText.isCalendar(begun)) {
+      throw refused("is not a calendar");
     }
-    List<ICalendar> calendars = Biweekly.parse(text).all();
+    CalendarText.fault(begun, MOST)
+        .ifPresent(
+            fault -> {
+              throw refused(fault);
+            });
     List<Busy> busy = new ArrayList<>();
-    int seen = 0;
-    for (ICalendar calendar : calendars) {
-      seen += calendar.getEvents().size();
-      if (seen > MOST) {
-        throw tooMany();
+    Work work = new Work();
+    try {
+      for (ICalendar calendar : Biweekly.parse(begun).all()) {
+        Map<String, Set<Object>> moved = moved(calendar);
+        for (VEvent event : calendar.getEvents()) {
+          boolean repeats = event.getRecurrenceRule() != null && event.getUid() != null;
+          read(
+              new Times(event, calendar.getTimezoneInfo(), zone),
+              repeats ? moved.getOrDefault(event.getUid().getValue(), Set.of()) : Set.of(),
+              new Span(from, to),
+              work,
+              busy);
+        }
       }
-      Map<String, Set<Date>> moved = moved(calendar);
-      for (VEvent event : calendar.getEvents()) {
-        boolean repeats = event.getRecurrenceRule() != null && event.getUid() != null;
-        read(
-            event,
-            calendar.getTimezoneInfo(),
-            repeats ? moved.getOrDefault(event.getUid().getValue(), Set.of()) : Set.of(),
-            zone,
-            from,
-            to,
-            busy);
-      }
+    } catch (TooMuchException tooMuch) {
+      throw refused("repeats so often, or began so long ago, that it is not worked out");
     }
     return busy;
   }
 
-  private static InvalidValueException tooMany() {
-    return InvalidValueException.of("file", "holds more than " + MOST + " events", ACCEPTED);
+  /** The days that are asked for, both included. */
+  private record Span(LocalDate from, LocalDate to) {}
+
+  private static InvalidValueException refused(String fault) {
+    return InvalidValueException.of("file", fault, ACCEPTED);
   }
 
-  private static void read(
-      VEvent event,
-      TimezoneInfo zones,
-      Set<Date> moved,
-      ZoneId zone,
-      LocalDate from,
-      LocalDate to,
-      List<Busy> busy) {
-    DateStart start = event.getDateStart();
+  private static void read(Times times, Set<Object> moved, Span span, Work work, List<Busy> busy) {
+    VEvent event = times.event();
     boolean free =
         event.getTransparency() != null && event.getTransparency().isTransparent()
             || event.getStatus() != null && event.getStatus().isCancelled();
-    if (free || start == null || start.getValue() == null) {
+    if (free || !times.begins()) {
       return;
     }
-    boolean local = zones.isFloating(start) || !start.getValue().hasTime();
     long seconds = seconds(event);
     if (seconds <= 0) {
       return;
     }
-    if (event.getRecurrenceRule() != null
-        && TOO_OFTEN.contains(event.getRecurrenceRule().getValue().getFrequency())) {
-      throw InvalidValueException.of(
-          "file", "has an event that repeats more often than daily", ACCEPTED);
-    }
-    // A time without a zone was read on this machine's clock, and is read back on it.
-    ZoneId clock = local ? ZoneId.systemDefault() : zone;
-    TimeZone steps =
-        local
-            ? TimeZone.getDefault()
-            : Optional.ofNullable(zones.getTimezone(start))
-                .map(assigned -> assigned.getTimeZone())
-                .orElse(TimeZone.getTimeZone("UTC"));
-    LocalDateTime earliest = from.atStartOfDay();
-    LocalDateTime latest = to.plusDays(1).atStartOfDay();
-    DateIterator times = event.getDateIterator(steps);
-    times.advanceTo(Date.from(earliest.atZone(zone).toInstant().minusSeconds(seconds + 86_400)));
-    while (times.hasNext()) {
-      Date each = times.next();
-      LocalDateTime begin = LocalDateTime.ofInstant(each.toInstant(), clock);
-      if (!begin.isBefore(latest)) {
-        break;
-      }
-      LocalDateTime end =
-          local
-              ? begin.plusSeconds(seconds)
-              : LocalDateTime.ofInstant(each.toInstant().plusSeconds(seconds), zone);
-      if (end.isAfter(earliest) && end.isAfter(begin) && !moved.contains(each)) {
+    LocalDateTime earliest = span.from.atStartOfDay();
+    LocalDateTime latest = span.to.plusDays(1).atStartOfDay();
+    // A day on either side: the event's zone is not the studio's.
+    LocalDate first = span.from.minusDays(1 + Math.min(seconds / 86_400 + 1, LONGEST_DAYS));
+    Set<Object> left = new HashSet<>(moved);
+    left.addAll(times.exceptions());
+    for (LocalDateTime each : times.between(first, span.to.plusDays(1), work)) {
+      LocalDateTime begin = times.here(each);
+      LocalDateTime end = times.after(each, seconds);
+      if (begin.isBefore(latest)
+          && end.isAfter(earliest)
+          && end.isAfter(begin)
+          && !left.contains(times.key(each))
+          && !left.contains(each.toLocalDate())) {
         busy.add(new Busy(begin, end));
         if (busy.size() > MOST) {
-          throw tooMany();
+          throw refused("holds more than " + MOST + " events");
         }
       }
     }
   }
 
   /** By id of a repeating event: its times that have an event of their own. */
-  private static Map<String, Set<Date>> moved(ICalendar calendar) {
-    Map<String, Set<Date>> moved = new HashMap<>();
+  private static Map<String, Set<Object>> moved(ICalendar calendar) {
+    Map<String, Set<Object>> moved = new HashMap<>();
     for (VEvent event : calendar.getEvents()) {
       RecurrenceId instead = event.getRecurrenceId();
       if (instead != null && instead.getValue() != null && event.getUid() != null) {
         moved
             .computeIfAbsent(event.getUid().getValue(), uid -> new HashSet<>())
-            .add(new Date(instead.getValue().getTime()));
+            .add(Times.key(instead, instead.getValue(), calendar.getTimezoneInfo()));
       }
     }
     return moved;

@@ -5,6 +5,7 @@ import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Texts;
 import app.korvel.core.prescription.Card;
 import app.korvel.core.prescription.Card.Leads;
+import app.korvel.core.prescription.OtherDays;
 import app.korvel.core.prescription.Prescription;
 import app.korvel.core.prescription.Prescription.Feel;
 import app.korvel.core.prescription.Prescription.Margin;
@@ -275,12 +276,28 @@ public final class CardSheet {
 
   private static List<PartView> keep(Prescription made) {
     return Stream.of(
+            new PartView("Easier days", made.otherDays().map(CardSheet::easier).orElse("")),
             new PartView(
                 "Not alone", made.supervised() ? "someone is there, at the start at least" : ""),
             new PartView("Always carry", String.join("; ", made.carry())),
             new PartView("Leave out", String.join("; ", made.leaveOut())))
         .filter(part -> !part.how.isEmpty())
         .toList();
+  }
+
+  /** How many days of the week are easier, and what they ask for. */
+  private static String easier(OtherDays others) {
+    boolean upTo = Figures.upTo(others.rpe20());
+    return (others.days() == 1 ? "one of them" : others.days() + " of them")
+        + ", "
+        + others
+            .target()
+            .map(target -> Figures.span(target.lowBpm(), target.highBpm()) + " bpm, ")
+            .orElse("")
+        + "effort "
+        + (upTo ? "up to " : "")
+        + Figures.effort(others.rpe20(), upTo)
+        + " of 20";
   }
 
   private static FeelView feel(Feel feel) {

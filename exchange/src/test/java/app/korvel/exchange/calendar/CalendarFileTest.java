@@ -17,6 +17,7 @@ import java.time.temporal.Temporal;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import net.fortuna.ical4j.data.CalendarBuilder;
 import net.fortuna.ical4j.data.ParserException;
 import net.fortuna.ical4j.model.Calendar;
@@ -24,6 +25,7 @@ import net.fortuna.ical4j.model.Property;
 import net.fortuna.ical4j.model.component.VEvent;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** What is written is read back by another library; what others write is read here. */
@@ -278,12 +280,210 @@ class CalendarFileTest {
         .hasSize(61);
   }
 
+  private static String zone(String... lines) {
+    return "BEGIN:VTIMEZONE\r\nTZID:Z\r\nBEGIN:STANDARD\r\n"
+        + String.join("\r\n", lines)
+        + "\r\nTZOFFSETFROM:+0100\r\nTZOFFSETTO:+0200\r\nEND:STANDARD\r\nEND:VTIMEZONE";
+  }
+
+  private static String inZone(String zone) {
+    return calendar(zone, event("UID:1", "DTSTART;TZID=Z:20261024T080000", "DURATION:PT1H"));
+  }
+
+  /** Worked out, each of these would fill the memory or not end. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "DTSTART:19700101T000000|RRULE:FREQ=SECONDLY",
+        "DTSTART:19700101T000000|RRULE:FREQ=DAILY",
+        "DTSTART:19700101T000000|RRULE:FREQ=YEARLY;BYMONTH=1;BYHOUR=1;BYSECOND=1",
+        "DTSTART:19700101T000000|RRULE:FREQ=YEARLY;BYYEARDAY=1",
+        "DTSTART:19700101T000000|RRULE:FREQ=YEARLY;BYDAY=MO",
+        "DTSTART:19700101T000000|RRULE:FREQ=YEARLY;X=1;\r\n FREQ=SECONDLY",
+        "DTSTART:00010101T000000|RRULE:FREQ=YEARLY",
+      })
+  void aTimeZoneThatChangesMoreThanOnceAYearIsRefused(String lines) {
+    assertThatThrownBy(() -> CalendarFile.read(inZone(zone(lines.split("\\|"))), BERLIN, FROM, TO))
+        .isInstanceOf(InvalidValueException.class)
+        .hasMessageContaining("time zone");
+  }
+
+  @Test
+  void aTimeZoneOfManyChangesIsRefused() {
+    String many =
+        zone("DTSTART:19700101T000000", "RDATE:19700101T000000" + ",19710101T000000".repeat(500));
+    assertThatThrownBy(() -> CalendarFile.read(inZone(many), BERLIN, FROM, TO))
+        .hasMessageContaining("more than 400 changes");
+  }
+
+  @Test
+  void aTimeZoneOfItsOwnIsRead() {
+    String own =
+        "BEGIN:VTIMEZONE\r\nTZID:Z\r\n"
+            + "BEGIN:DAYLIGHT\r\nDTSTART:16010325T020000\r\nRRULE:FREQ=YEARLY;BYMONTH=3;BYDAY=-1SU\r\n"
+            + "TZOFFSETFROM:+0000\r\nTZOFFSETTO:+0100\r\nEND:DAYLIGHT\r\n"
+            + "BEGIN:STANDARD\r\nDTSTART:16011028T030000\r\nRRULE:FREQ=YEARLY;BYMONTH=10;BYDAY=-1SU\r\n"
+            + "TZOFFSETFROM:+0100\r\nTZOFFSETTO:+0000\r\nEND:STANDARD\r\nEND:VTIMEZONE";
+    assertThat(CalendarFile.read(inZone(own), BERLIN, FROM, TO))
+        .containsExactly(busy("2026-10-24T09:00", "2026-10-24T10:00"));
+  }
+
+  /** A rule of many parts is worked out day by day, and one that is never true ends. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=30",
+        "FREQ=DAILY;BYMONTH=2;BYMONTHDAY=30;BYDAY=MO,TU,WE,TH,FR",
+        "FREQ=YEARLY;BYWEEKNO=53;BYDAY=MO;BYSETPOS=9",
+        "FREQ=MONTHLY;INTERVAL=12;BYMONTHDAY=31;BYMONTH=2",
+        "FREQ=YEARLY;BYYEARDAY=366;BYMONTH=1",
+        "FREQ=DAILY;BYMONTHDAY=-99",
+      })
+  void aRuleThatIsNeverTrueEnds(String rule) {
+    String events =
+        String.join(
+            "\r\n",
+            Collections.nCopies(
+                1_000,
+                event("UID:1", "DTSTART:19000101T080000Z", "DURATION:PT1H", "RRULE:" + rule)));
+    assertThat(read(events)).isEmpty();
+  }
+
+  /** What would have to be counted from long ago, again and again, is refused. */
+  @Test
+  void tooMuchToWorkOutIsRefused() {
+    String counted =
+        event(
+            "UID:1",
+            "DTSTART:00010101T080000Z",
+            "DURATION:PT1H",
+            "RRULE:FREQ=DAILY;COUNT=9999999;BYDAY=MO");
+    assertThatThrownBy(() -> read(String.join("\r\n", Collections.nCopies(20, counted))))
+        .isInstanceOf(InvalidValueException.class)
+        .hasMessageContaining("not worked out");
+    for (String often : List.of("BYHOUR=1,2,3", "BYMINUTE=0,1", "BYSECOND=1,2")) {
+      assertThatThrownBy(
+              () ->
+                  read(
+                      event(
+                          "UID:1",
+                          "DTSTART:20260101T080000Z",
+                          "DURATION:PT1M",
+                          "RRULE:FREQ=DAILY;" + often)))
+          .hasMessageContaining("more often than daily");
+    }
+  }
+
+  /** Worked out by hand for October and November 2026; the first is a Thursday. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        // start, rule -> days
+        "19000101 | FREQ=WEEKLY;BYDAY=MO;INTERVAL=4 | 1019 1116",
+        "20200106 | FREQ=WEEKLY;INTERVAL=2;BYDAY=MO,WE | 1005 1007 1019 1021 1102 1104 1116 1118 1130",
+        "20200131 | FREQ=MONTHLY | 1031",
+        "20200101 | FREQ=MONTHLY;BYDAY=-1FR | 1030 1127",
+        "20200101 | FREQ=MONTHLY;BYDAY=2TU,4TU | 1013 1027 1110 1124",
+        "20200101 | FREQ=MONTHLY;BYMONTHDAY=-1 | 1031 1130",
+        "20200101 | FREQ=MONTHLY;BYDAY=MO,TU,WE,TH,FR;BYSETPOS=1 | 1001 1102",
+        "20200101 | FREQ=MONTHLY;BYMONTHDAY=13;BYDAY=FR | 1113",
+        "20200101 | FREQ=YEARLY;BYMONTH=10,11;BYMONTHDAY=5 | 1005 1105",
+        "20201107 | FREQ=YEARLY | 1107",
+        "20200101 | FREQ=YEARLY;BYMONTH=11;BYDAY=1MO | 1102",
+        "20200101 | FREQ=YEARLY;BYYEARDAY=280 | 1007",
+        "20200101 | FREQ=YEARLY;BYWEEKNO=42;BYDAY=WE | 1014",
+        "20200101 | FREQ=YEARLY;BYDAY=45MO | 1109",
+        "20261003 | FREQ=DAILY;INTERVAL=10;COUNT=3 | 1003 1013 1023",
+        "20260901 | FREQ=DAILY;INTERVAL=10;COUNT=4 | 1001",
+        "20261003 | FREQ=DAILY;UNTIL=20261005T080000Z | 1003 1004 1005",
+        "19000228 | FREQ=DAILY;INTERVAL=30 | 1025 1124",
+      })
+  void everyKindOfRuleIsWorkedOut(String start, String rule, String days) {
+    assertThat(
+            read(
+                event(
+                    "UID:1",
+                    "DTSTART:" + start.strip() + "T080000Z",
+                    "DURATION:PT1H",
+                    "RRULE:" + rule.strip())))
+        .extracting(
+            each ->
+                String.format("%02d%02d", each.from().getMonthValue(), each.from().getDayOfMonth()))
+        .containsExactly(days.strip().split(" "));
+  }
+
+  /** As another library has them, for rules drawn from a seed. */
+  @Test
+  void rulesComeToWhatAnotherLibraryMakesOfThem() throws Exception {
+    Random random = new Random(7);
+    String[] frequencies = {"DAILY", "WEEKLY", "MONTHLY", "YEARLY"};
+    String[] days = {"MO", "TU", "WE", "TH", "FR", "SA", "SU"};
+    for (int i = 0; i < 300; i++) {
+      String rule = "FREQ=" + frequencies[random.nextInt(4)];
+      rule += random.nextBoolean() ? ";INTERVAL=" + (1 + random.nextInt(4)) : "";
+      rule += random.nextInt(3) == 0 ? ";BYDAY=" + days[random.nextInt(7)] : "";
+      rule += random.nextInt(4) == 0 ? ";BYMONTH=" + (9 + random.nextInt(3)) : "";
+      rule +=
+          random.nextInt(4) == 0
+                  && (rule.contains("BYMONTH") || rule.contains("MONTHLY"))
+                  && !rule.contains("WEEKLY")
+              ? ";BYMONTHDAY=" + (1 + random.nextInt(28))
+              : "";
+      rule += ";WKST=MO";
+      LocalDate start = LocalDate.of(2026, 9, 1).plusDays(random.nextInt(28));
+      List<LocalDate> another =
+          new net.fortuna.ical4j.model.Recur<LocalDate>(rule)
+              .getDates(start, FROM, TO).stream()
+                  .filter(day -> !day.isBefore(start) && !day.isAfter(TO))
+                  .toList();
+      List<LocalDate> own =
+          read(
+                  event(
+                      "UID:1",
+                      "DTSTART;VALUE=DATE:" + start.toString().replace("-", ""),
+                      "RRULE:" + rule))
+              .stream()
+              .map(each -> each.from().toLocalDate())
+              .filter(day -> !day.equals(start) || another.contains(start))
+              .toList();
+      assertThat(own).as(start + " " + rule).isEqualTo(another);
+    }
+  }
+
+  @Test
+  void aByteOrderMarkAndBlankLinesBeforeItAreReadOver() {
+    String text = calendar(event("UID:1", "DTSTART:20261024T080000Z", "DURATION:PT1H"));
+    for (String before : List.of("\uFEFF", "\r\n\r\n", "\uFEFF\r\n", " \t\n")) {
+      assertThat(CalendarFile.read(before + text, BERLIN, FROM, TO)).hasSize(1);
+    }
+  }
+
+  /** A file that was cut off is no short one. */
+  @Test
+  void aFileThatWasCutOffIsRefused() {
+    String text =
+        calendar(
+            event("UID:1", "DTSTART:20261024T080000Z", "DURATION:PT1H"),
+            event("UID:2", "DTSTART:20261025T080000Z", "DURATION:PT1H"));
+    for (int at = text.indexOf("BEGIN:VEVENT"); at < text.length() - 2; at += 11) {
+      String cut = text.substring(0, at);
+      assertThatThrownBy(() -> CalendarFile.read(cut, BERLIN, FROM, TO))
+          .as(cut)
+          .isInstanceOf(InvalidValueException.class)
+          .hasMessageContaining("cut off");
+    }
+    assertThatThrownBy(() -> CalendarFile.read(text + "END:VCALENDAR", BERLIN, FROM, TO))
+        .hasMessageContaining("does not begin");
+  }
+
   @Test
   void brokenLinesLoseOnlyThemselves() {
     assertThat(
             CalendarFile.read(
                 "BEGIN:VCALENDAR\nBEGIN:VEVENT\nDTSTART:nonsense\nEND:VEVENT\nnonsense\n"
-                    + "BEGIN:VEVENT\nDTSTART:20261024T080000Z\nDURATION:PT1H\nEND:VEVENT\n",
+                    + "BEGIN:VEVENT\nDTSTART:20261024T080000Z\nDURATION:PT1H\nEND:VEVENT\n"
+                    + "END:VCALENDAR\n",
                 BERLIN,
                 FROM,
                 TO))

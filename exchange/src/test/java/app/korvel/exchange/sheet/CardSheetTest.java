@@ -9,6 +9,7 @@ import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.prescription.Card;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.screening.Activity;
+import app.korvel.core.screening.Allows;
 import app.korvel.core.screening.Condition;
 import app.korvel.core.zone.CountCard;
 import app.korvel.exchange.sheet.CardSheet.Look;
@@ -85,6 +86,18 @@ class CardSheetTest {
         .contains("109–118 beats a minute, never above 118 (a written limit)")
         // 118 × 15 ÷ 60 = 29.5
         .contains("in 15 s 27–29");
+  }
+
+  /** 45 years, 64 at rest, 177 at most: 40 to 60 % of 113 are 109 to 132. */
+  @ParameterizedTest
+  @EnumSource(CardSize.class)
+  void theEasierDaysOfAVigorousWeekAreOnIt(CardSize size) {
+    Cards rower = someone().active(Activity.HIGH).clearedFor(Allows.VIGOROUS);
+    assertThat(read(rower.named("Åsa Prow", 65, 80, 5), own(size)).text())
+        .contains("Easier days")
+        .contains("2 of them, 109–132 bpm, effort 12–13 of 20");
+    assertThat(read(rower.named("Åsa Prow", 65, 80, 3), own(size)).text())
+        .doesNotContain("Easier days");
   }
 
   @Test

@@ -22,6 +22,7 @@ import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Intake;
 import app.korvel.core.screening.Medicine;
 import app.korvel.core.screening.MedicineClass;
+import app.korvel.core.screening.OnRecord;
 import app.korvel.core.screening.Reported;
 import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Sex;
@@ -46,6 +47,7 @@ final class Cards {
   private Set<Condition> conditions = Set.of();
   private List<MedicineClass> medicines = List.of();
   private Optional<Integer> cap = Optional.empty();
+  private Allows cleared = Allows.MODERATE;
 
   private Cards() {}
 
@@ -69,6 +71,11 @@ final class Cards {
     return this;
   }
 
+  Cards clearedFor(Allows work) {
+    cleared = work;
+    return this;
+  }
+
   Cards cappedAt(int bpm) {
     cap = Optional.of(bpm);
     return this;
@@ -80,6 +87,10 @@ final class Cards {
   }
 
   Card named(String name, int lowPercent, int highPercent) {
+    return named(name, lowPercent, highPercent, 3);
+  }
+
+  Card named(String name, int lowPercent, int highPercent, int days) {
     Instant now = TODAY.atTime(12, 0).toInstant(ZoneOffset.UTC);
     Client client =
         new Client(
@@ -106,7 +117,6 @@ final class Cards {
             conditions,
             medicines.stream().map(Medicine::unnamed).toList(),
             limits,
-            true,
             Optional.empty(),
             Set.of(),
             Set.of(),
@@ -115,20 +125,12 @@ final class Cards {
             OptionalInt.empty());
     Clearance clearance =
         Clearance.of(
-            new UUID(9, 1),
-            "Dr Test",
-            TODAY,
-            Allows.MODERATE,
-            TODAY.plusYears(1),
-            "",
-            now,
-            ZoneOffset.UTC);
+            new UUID(9, 1), "Dr Test", TODAY, cleared, TODAY.plusYears(1), "", now, ZoneOffset.UTC);
     Screening screening =
         Screening.of(
             client,
             Optional.of(Intake.following(List.of(), answers, now, ZoneOffset.UTC)),
-            List.of(clearance),
-            Reported.NOTHING,
+            new OnRecord(List.of(clearance), List.of(), Reported.NOTHING),
             TODAY,
             ZoneOffset.UTC);
     RestingReading reading =
@@ -148,7 +150,7 @@ final class Cards {
             lowPercent,
             highPercent,
             30,
-            3,
+            days,
             WorkType.STEADY,
             Mode.RUN);
     return Card.of(name, 1, Prescription.of(ground, parts), now, ground, TODAY.plusDays(300));

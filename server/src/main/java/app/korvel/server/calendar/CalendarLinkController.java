@@ -1,7 +1,6 @@
 package app.korvel.server.calendar;
 
 import app.korvel.core.measure.InvalidValueException;
-import app.korvel.core.measure.InvalidValueException.Fault;
 import app.korvel.core.measure.Texts;
 import app.korvel.core.programme.Busy;
 import app.korvel.core.screening.Client;
@@ -16,8 +15,10 @@ import app.korvel.server.calendar.CalendarViews.SubscriptionView;
 import app.korvel.server.client.ClientRecords;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.NotFoundException;
+import app.korvel.server.web.OneWrite;
 import app.korvel.store.BusyRepository;
 import app.korvel.store.ClientRepository;
+import app.korvel.store.Database;
 import app.korvel.store.Ids;
 import app.korvel.store.SubscriptionRepository;
 import app.korvel.store.SubscriptionRepository.Subscription;
@@ -25,7 +26,6 @@ import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
@@ -65,6 +65,7 @@ class CalendarLinkController {
   private final BusyRepository busy;
   private final ClientRepository clients;
   private final ClientRecords records;
+  private final Database database;
   private final Tokens tokens;
   private final StudioClock clock;
   private final Ids ids;
@@ -75,6 +76,7 @@ class CalendarLinkController {
       BusyRepository busy,
       ClientRepository clients,
       ClientRecords records,
+      Database database,
       Tokens tokens,
       StudioClock clock,
       Ids ids) {
@@ -83,6 +85,7 @@ class CalendarLinkController {
     this.busy = busy;
     this.clients = clients;
     this.records = records;
+    this.database = database;
     this.tokens = tokens;
     this.clock = clock;
     this.ids = ids;
@@ -153,6 +156,7 @@ class CalendarLinkController {
   }
 
   /** Makes an address; it is told here and never again. */
+  @OneWrite
   @PostMapping("/api/calendar/subscriptions")
   @ResponseStatus(HttpStatus.CREATED)
   NewSubscription subscribe(@RequestBody SubscriptionRequest request) {
@@ -166,6 +170,7 @@ class CalendarLinkController {
   }
 
   /** From now on nothing is at that address; or it is again. */
+  @OneWrite
   @PutMapping("/api/calendar/subscriptions/{id}/revoked")
   CalendarLinks revoke(@PathVariable UUID id, @RequestBody RevokedRequest request) {
     if (!subscriptions.revoke(id, request.revoked(), clock.now())) {
@@ -184,22 +189,28 @@ class CalendarLinkController {
   CalendarLinks read(
       @RequestParam String name,
       @RequestParam(required = false) @Nullable UUID client,
-      @RequestBody byte[] file) {
+      @RequestBody(required = false) byte @Nullable [] file) {
     String known = checked("name", name);
     Optional<UUID> of = Optional.ofNullable(client);
     of.ifPresent(records::open);
     LocalDate today = clock.today();
+    // A long one is read before anybody else has to wait for the writing of it.
     List<Busy> times =
         CalendarFile.read(
-            new String(file, StandardCharsets.UTF_8),
+            file == null ? "" : new String(file, StandardCharsets.UTF_8),
             clock.zone(),
             today.minusWeeks(WEEKS_BACK),
             today.plusWeeks(WEEKS_AHEAD));
-    busy.put(ids.next(), of, known, times, clock.now());
-    return links();
+    return database.inOneWrite(
+        () -> {
+          of.ifPresent(records::open);
+          busy.put(ids.next(), of, known, times, clock.now());
+          return links();
+        });
   }
 
   /** Its times count no more; or they do again. */
+  @OneWrite
   @PutMapping("/api/calendar/busy/{id}/removed")
   CalendarLinks remove(@PathVariable UUID id, @RequestBody RemovedRequest request) {
     if (!busy.remove(id, request.removed(), clock.now())) {
@@ -209,12 +220,7 @@ class CalendarLinkController {
   }
 
   private static String checked(String field, String name) {
-    List<Fault> faults = new ArrayList<>();
-    Texts.check(faults, field, name.strip(), 1, NAME_LENGTH);
-    if (!faults.isEmpty()) {
-      throw InvalidValueException.of(faults);
-    }
-    return name.strip();
+    return Texts.checked(field, name, 1, NAME_LENGTH);
   }
 
   private static String digest(String token) {

@@ -11,6 +11,7 @@ import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseSource;
 import app.korvel.core.pulse.RestingReading;
+import app.korvel.core.pulse.UsualPulse;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Cap;
 import app.korvel.core.screening.Client;
@@ -30,6 +31,7 @@ import app.korvel.server.checkin.CheckInViews.WorseOption;
 import app.korvel.server.client.ClientRecords;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.NotFoundException;
+import app.korvel.server.web.OneWrite;
 import app.korvel.store.CheckInRepository;
 import app.korvel.store.Ids;
 import app.korvel.store.ReadingRepository;
@@ -38,7 +40,6 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -90,12 +91,10 @@ class CheckInController {
     Client client = records.client(id);
     Screening screening = records.screening(client);
     List<RestingReading> taken = readings.of(id);
-    Optional<RestingReading> like =
-        records.resting(taken, screening).map(working -> working.basis().get(0));
-    Posture posture = like.map(RestingReading::posture).orElse(Posture.SEATED);
-    PulseSource source = like.map(RestingReading::source).orElse(PulseSource.COUNT);
+    Optional<UsualPulse> usual = records.usual(taken, screening);
+    Posture posture = usual.map(UsualPulse::posture).orElse(Posture.SEATED);
+    PulseSource source = usual.map(UsualPulse::source).orElse(PulseSource.COUNT);
     List<SavedCheckIn> recent = checkIns.of(id, RECENT);
-    OptionalInt usual = records.usual(taken, posture, source, screening);
     return new CheckInSheet(
         recent.stream()
             .filter(saved -> saved.on().equals(clock.today()))
@@ -103,7 +102,7 @@ class CheckInController {
             .map(CheckInView::of)
             .orElse(null),
         recent.stream().map(CheckInView::of).toList(),
-        usual.isPresent() ? usual.getAsInt() : null,
+        usual.map(UsualPulse::bpm).orElse(null),
         posture,
         source,
         Threshold.PULSE_LIGHT_ONLY.whole(),
@@ -127,10 +126,12 @@ class CheckInController {
   VerdictView preview(@PathVariable UUID id, @RequestBody CheckInRequest request) {
     Client client = records.client(id);
     CheckIn found = request.checkIn();
-    Known known = desk.known(client, found);
-    return VerdictView.of(found, Verdict.of(found, known), known.usualBpm(), lightBelow(client));
+    Known known = desk.known(client);
+    return VerdictView.of(
+        found, Verdict.of(found, known), known.usualBpm(found.posture()), lightBelow(client));
   }
 
+  @OneWrite
   @PostMapping("/api/clients/{id}/checkins")
   @ResponseStatus(HttpStatus.CREATED)
   CheckInView keep(@PathVariable UUID id, @RequestBody CheckInRequest request) {
@@ -144,11 +145,12 @@ class CheckInController {
   }
 
   /** Takes back a check-in that was kept by mistake. */
+  @OneWrite
   @DeleteMapping("/api/clients/{id}/checkins/{checkIn}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void takeBack(@PathVariable UUID id, @PathVariable UUID checkIn) {
     records.open(id);
-    if (!checkIns.withdraw(ids.next(), id, checkIn, clock.now())) {
+    if (!checkIns.withdraw(id, checkIn, ids.next(), clock.now())) {
       throw new NotFoundException("This client has no check-in " + checkIn + ".");
     }
   }

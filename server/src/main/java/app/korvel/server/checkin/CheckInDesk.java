@@ -39,12 +39,12 @@ public class CheckInDesk {
   }
 
   /** What a check-in of that client is held against. */
-  public Known known(Client client, CheckIn found) {
+  public Known known(Client client) {
     Screening screening = records.screening(client);
     return Known.of(
         clock.today(),
         screening,
-        records.usual(readings.of(client.id()), found.posture(), found.source(), screening),
+        records.usual(readings.of(client.id()), screening),
         checkIns.weights(client.id(), clock.today().minusDays(Threshold.WEIGHT_GAIN_DAYS.whole())));
   }
 
@@ -55,7 +55,7 @@ public class CheckInDesk {
    */
   public SavedCheckIn keep(
       Client client, CheckIn found, Function<Verdict, Optional<Verdict.OwnDecision>> decide) {
-    Known known = known(client, found);
+    Known known = known(client);
     Verdict verdict = Verdict.of(found, known);
     SavedCheckIn saved =
         new SavedCheckIn(
@@ -63,7 +63,7 @@ public class CheckInDesk {
             clock.today(),
             clock.now(),
             found,
-            known.usualBpm(),
+            known.usualBpm(found.posture()),
             verdict,
             decide.apply(verdict));
     checkIns.add(client.id(), saved);

@@ -4,6 +4,7 @@ import app.korvel.core.checkin.BloodPressure;
 import app.korvel.core.checkin.CheckIn;
 import app.korvel.core.checkin.CheckIn.Told;
 import app.korvel.core.checkin.Glucose;
+import app.korvel.core.checkin.Ketones;
 import app.korvel.core.checkin.Outcome;
 import app.korvel.core.checkin.Verdict;
 import app.korvel.core.measure.InvalidValueException;
@@ -13,6 +14,7 @@ import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.pulse.PulseSource;
 import app.korvel.core.pulse.Rhythm;
+import app.korvel.core.pulse.UsualPulse;
 import app.korvel.core.screening.Measure;
 import app.korvel.core.screening.Symptom;
 import app.korvel.server.web.FindingView;
@@ -87,6 +89,7 @@ final class CheckInViews {
       @Nullable @Within(Limit.DIASTOLIC) Integer diastolic,
       @Nullable BigDecimal glucose,
       Glucose.@Nullable Unit glucoseUnit,
+      @Nullable Ketones ketones,
       @Nullable @Within(Limit.WEIGHT) BigDecimal weightKg,
       @Nullable List<Symptom> symptoms,
       @Nullable List<Told> told,
@@ -102,6 +105,7 @@ final class CheckInViews {
           Optional.ofNullable(rhythm),
           pressure(systolic, diastolic),
           CheckInViews.glucose(glucose, glucoseUnit),
+          Optional.ofNullable(ketones),
           Optional.ofNullable(weightKg),
           set(symptoms),
           set(told));
@@ -230,23 +234,20 @@ final class CheckInViews {
       @Nullable @Within(Limit.DIASTOLIC) Integer diastolic,
       @Nullable BigDecimal glucose,
       Glucose.@Nullable Unit glucoseUnit,
+      @Nullable Ketones ketones,
       @Nullable List<Symptom> symptoms,
       @Nullable Boolean fever,
       @Nullable Boolean noSleep,
       @Nullable Boolean hospital,
+      @Nullable Boolean unwell,
       @Nullable Rhythm rhythm) {
 
     CheckIn checkIn() {
       Set<Told> told = EnumSet.noneOf(Told.class);
-      if (yes(fever)) {
-        told.add(Told.FEVER);
-      }
-      if (yes(noSleep)) {
-        told.add(Told.NO_SLEEP);
-      }
-      if (yes(hospital)) {
-        told.add(Told.HOSPITAL);
-      }
+      tell(told, Told.FEVER, fever);
+      tell(told, Told.NO_SLEEP, noSleep);
+      tell(told, Told.HOSPITAL, hospital);
+      tell(told, Told.UNWELL, unwell);
       return new CheckIn(
           pulseBpm,
           Posture.SEATED,
@@ -256,13 +257,21 @@ final class CheckInViews {
           Optional.ofNullable(rhythm),
           pressure(systolic, diastolic),
           CheckInViews.glucose(glucose, glucoseUnit),
+          Optional.ofNullable(ketones),
           Optional.empty(),
           set(symptoms),
           told);
     }
 
-    OptionalInt usual() {
-      return usualBpm == null ? OptionalInt.empty() : OptionalInt.of(usualBpm);
+    private static void tell(Set<Told> told, Told word, @Nullable Boolean answer) {
+      if (yes(answer)) {
+        told.add(word);
+      }
+    }
+
+    Optional<UsualPulse> usual() {
+      return Optional.ofNullable(usualBpm)
+          .map(bpm -> new UsualPulse(bpm, Posture.SEATED, PulseSource.COUNT));
     }
   }
 

@@ -3,7 +3,7 @@ package app.korvel.server.client;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.maximum.WorkingMaximum;
 import app.korvel.core.measure.Finding;
-import app.korvel.core.prescription.Change;
+import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.JobStep.SavedStatus;
 import app.korvel.core.prescription.Standing;
@@ -27,8 +27,10 @@ import app.korvel.server.client.ClientViews.PrescriptionInUse;
 import app.korvel.server.client.ClientViews.StandingView;
 import app.korvel.server.client.ClientViews.StepView;
 import app.korvel.server.client.ClientViews.WatchView;
+import app.korvel.server.client.TargetInQuestion.AimView;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.FindingView;
+import app.korvel.server.web.OneWrite;
 import app.korvel.server.web.Problems;
 import app.korvel.store.CheckInRepository;
 import app.korvel.store.ClientRepository;
@@ -65,6 +67,9 @@ class ClientController {
   /** What decides about a week lies no further back. */
   private static final int LOOKED_BACK = 8;
 
+  private static final int MOST_WORDS = 20;
+  private static final int LONGEST_SEARCH = 200;
+
   private final ClientRepository clients;
   private final PrescriptionRepository prescriptions;
   private final ProgrammeRepository programmes;
@@ -100,6 +105,7 @@ class ClientController {
   ClientList list(
       @RequestParam(defaultValue = "") String q,
       @RequestParam(defaultValue = "false") boolean archived) {
+    checkSearch(q);
     ClientRecords.Everyone everyone = records.everyone();
     Map<UUID, SavedPrescription> current = prescriptions.current();
     Map<UUID, SavedProgramme> planned = programmes.current();
@@ -121,6 +127,15 @@ class ClientController {
             .toList(),
         clients.count(false),
         clients.count(true));
+  }
+
+  private static void checkSearch(String typed) {
+    if (typed.length() > LONGEST_SEARCH || typed.strip().split("\\s+").length > MOST_WORDS) {
+      throw InvalidValueException.of(
+          "q",
+          "is too long to search for",
+          "up to " + MOST_WORDS + " words and " + LONGEST_SEARCH + " characters");
+    }
   }
 
   private static ClientRow row(
@@ -178,6 +193,7 @@ class ClientController {
     return Standing.of(saved.prescription(), saved.recordedAt(), ground.screening());
   }
 
+  @OneWrite
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   ClientView add(@RequestBody DetailsRequest request) {
@@ -185,6 +201,7 @@ class ClientController {
     return ClientView.of(client, clock.today());
   }
 
+  @OneWrite
   @PutMapping("/{id}")
   ClientView change(@PathVariable UUID id, @RequestBody ChangeRequest request) {
     records.open(id);
@@ -196,6 +213,7 @@ class ClientController {
   }
 
   /** Puts a client away, or brings one back; nothing is deleted. */
+  @OneWrite
   @PutMapping("/{id}/archived")
   ClientView archive(@PathVariable UUID id, @RequestBody ArchiveRequest request) {
     return clients
@@ -214,9 +232,9 @@ class ClientController {
   ClientOverview overview(@PathVariable UUID id) {
     Client client = records.client(id);
     Groundwork ground = records.groundwork(client, Mode.RUN);
+    AimView aim = target.of(client);
     Optional<SavedPrescription> saved = Optional.ofNullable(prescriptions.current().get(id));
-    Optional<Finding> review =
-        saved.flatMap(each -> records.change(client, each.prescription())).flatMap(Change::review);
+    Optional<Finding> review = saved.flatMap(each -> records.review(client, each));
     return new ClientOverview(
         ClientView.of(client, clock.today()),
         EquationFacts.of(ground.person()),
@@ -226,13 +244,13 @@ class ClientController {
             .map(CheckedToday::of)
             .orElse(null),
         WatchView.of(ground.screening()),
-        ground.permission().mayIssue(),
+        ground.mayIssue(),
         ground.permission().vigorous(),
         FindingView.of(ground.permission().findings()),
         ground.resting().map(WorkingResting::bpm).orElse(null),
         ground.maximum().map(MaximumInUse::of).orElse(null),
-        SpanView.of(ground),
-        target.of(client),
+        SpanView.of(aim.mode() == Mode.RUN ? ground : records.groundwork(client, aim.mode())),
+        aim,
         ground.screening().cap().map(Cap::bpm).orElse(null),
         saved
             .map(

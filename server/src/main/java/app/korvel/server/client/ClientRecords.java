@@ -3,6 +3,7 @@ package app.korvel.server.client;
 import app.korvel.core.maximum.Choice;
 import app.korvel.core.maximum.MeasuredMaximum;
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.RefusedException;
@@ -10,13 +11,14 @@ import app.korvel.core.prescription.Card;
 import app.korvel.core.prescription.Change;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.Prescription;
-import app.korvel.core.pulse.Posture;
-import app.korvel.core.pulse.PulseSource;
 import app.korvel.core.pulse.RestingReading;
+import app.korvel.core.pulse.UsualPulse;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Clearance;
 import app.korvel.core.screening.Client;
+import app.korvel.core.screening.Consent;
 import app.korvel.core.screening.Intake;
+import app.korvel.core.screening.OnRecord;
 import app.korvel.core.screening.Reported;
 import app.korvel.core.screening.Screening;
 import app.korvel.server.studio.StudioClock;
@@ -24,6 +26,7 @@ import app.korvel.server.web.NotFoundException;
 import app.korvel.store.CheckInRepository;
 import app.korvel.store.ClearanceRepository;
 import app.korvel.store.ClientRepository;
+import app.korvel.store.ConsentRepository;
 import app.korvel.store.IntakeRepository;
 import app.korvel.store.MaximumChoiceRepository;
 import app.korvel.store.MeasuredMaximumRepository;
@@ -31,11 +34,11 @@ import app.korvel.store.ReadingRepository;
 import app.korvel.store.SavedPrescription;
 import app.korvel.store.SessionLogRepository;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -45,6 +48,7 @@ public class ClientRecords {
   private final ClientRepository clients;
   private final IntakeRepository intakes;
   private final ClearanceRepository clearances;
+  private final ConsentRepository consents;
   private final CheckInRepository checkIns;
   private final ReadingRepository readings;
   private final MaximumChoiceRepository choices;
@@ -56,6 +60,7 @@ public class ClientRecords {
       ClientRepository clients,
       IntakeRepository intakes,
       ClearanceRepository clearances,
+      ConsentRepository consents,
       CheckInRepository checkIns,
       ReadingRepository readings,
       MaximumChoiceRepository choices,
@@ -65,6 +70,7 @@ public class ClientRecords {
     this.clients = clients;
     this.intakes = intakes;
     this.clearances = clearances;
+    this.consents = consents;
     this.checkIns = checkIns;
     this.readings = readings;
     this.choices = choices;
@@ -101,13 +107,14 @@ public class ClientRecords {
     return screening(
         client,
         intakes.current(client.id()),
-        clearances.of(client.id()),
-        checkIns.reported(client.id()).andSymptoms(logs.symptoms(client.id())));
+        new OnRecord(
+            clearances.of(client.id()),
+            consents.of(client.id()),
+            checkIns.reported(client.id()).andSymptoms(logs.symptoms(client.id()))));
   }
 
-  private Screening screening(
-      Client client, Optional<Intake> intake, List<Clearance> cleared, Reported reported) {
-    return Screening.of(client, intake, cleared, reported, clock.today(), clock.zone());
+  private Screening screening(Client client, Optional<Intake> intake, OnRecord record) {
+    return Screening.of(client, intake, record, clock.today(), clock.zone());
   }
 
   /** The resting value worked out from readings, for someone of that screening. */
@@ -120,26 +127,9 @@ public class ClientRecords {
     return WorkingResting.of(readings, medicinesChangedAt, clock.today(), clock.zone());
   }
 
-  /**
-   * What a pulse of that posture and source is held against: their working value; one from before a
-   * change of medicine is none.
-   */
-  public OptionalInt usual(
-      List<RestingReading> taken, Posture posture, PulseSource source, Screening screening) {
-    return usual(
-        taken.stream()
-            .filter(reading -> reading.posture() == posture && reading.source() == source)
-            .toList(),
-        screening);
-  }
-
-  /** The working value however it was taken; one from before a change of medicine is none. */
-  public OptionalInt usual(List<RestingReading> taken, Screening screening) {
-    return resting(taken, screening)
-        .filter(working -> !working.stale())
-        .map(WorkingResting::bpm)
-        .map(OptionalInt::of)
-        .orElse(OptionalInt.empty());
+  /** What is usual for someone of that screening: the same on every page. */
+  public Optional<UsualPulse> usual(List<RestingReading> taken, Screening screening) {
+    return UsualPulse.of(taken, screening.medicinesChangedAt(), clock.today(), clock.zone());
   }
 
   /** The resting value of that client. */
@@ -183,6 +173,25 @@ public class ClientRecords {
         client.nextBirthday(clock.today()));
   }
 
+  /** Why a prescription is to be looked at again, if it is. */
+  public Optional<Finding> review(Client client, SavedPrescription saved) {
+    return review(client, saved, groundwork(client, saved.prescription().parts().mode()));
+  }
+
+  private Optional<Finding> review(Client client, SavedPrescription saved, Groundwork ground) {
+    return birthDateCorrected(client, saved)
+        .or(() -> Change.since(saved.prescription(), ground).flatMap(Change::review));
+  }
+
+  /** Whether it was made for another birth date. */
+  private Optional<Finding> birthDateCorrected(Client client, SavedPrescription saved) {
+    return client
+        .birthDateCorrectedAt()
+        .filter(at -> at.isAfter(saved.recordedAt()))
+        .map(at -> LocalDate.ofInstant(at, clock.zone()))
+        .map(on -> FindingKind.BIRTH_DATE_CORRECTED.of(Days.of(on)));
+  }
+
   /** What has moved since a prescription was made. */
   public Optional<Change> change(Client client, Prescription made) {
     return Change.since(made, groundwork(client, made.parts().mode()));
@@ -192,6 +201,7 @@ public class ClientRecords {
   public final class Everyone {
     private final Map<UUID, Intake> intakeOf = intakes.current();
     private final Map<UUID, List<Clearance>> clearancesOf = clearances.byClient();
+    private final Map<UUID, List<Consent>> consentsOf = consents.byClient();
     private final Map<UUID, Reported> reportedOf = checkIns.reported();
     private final Map<UUID, Instant> symptomsOf = logs.symptoms();
     private final Map<UUID, List<RestingReading>> readingsOf = readings.byClient();
@@ -209,10 +219,17 @@ public class ClientRecords {
       return ClientRecords.this.screening(
           client,
           Optional.ofNullable(intakeOf.get(id)),
-          clearancesOf.getOrDefault(id, List.of()),
-          reportedOf
-              .getOrDefault(id, Reported.NOTHING)
-              .andSymptoms(Optional.ofNullable(symptomsOf.get(id))));
+          new OnRecord(
+              clearancesOf.getOrDefault(id, List.of()),
+              consentsOf.getOrDefault(id, List.of()),
+              reportedOf
+                  .getOrDefault(id, Reported.NOTHING)
+                  .andSymptoms(Optional.ofNullable(symptomsOf.get(id)))));
+    }
+
+    /** What is usual for a client at rest. */
+    public Optional<UsualPulse> usual(Client client) {
+      return ClientRecords.this.usual(readings(client), screening(client));
     }
 
     /** A client's readings, latest first. */
@@ -263,8 +280,8 @@ public class ClientRecords {
 
     /** Why a prescription is to be looked at again, if new values move its target. */
     public Optional<Finding> review(Client client, SavedPrescription saved) {
-      Prescription made = saved.prescription();
-      return Change.since(made, groundwork(client, made.parts().mode())).flatMap(Change::review);
+      return ClientRecords.this.review(
+          client, saved, groundwork(client, saved.prescription().parts().mode()));
     }
   }
 

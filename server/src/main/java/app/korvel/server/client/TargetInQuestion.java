@@ -24,21 +24,36 @@ public class TargetInQuestion {
   /**
    * A range in percent of reserve.
    *
+   * @param mode that it is done in
    * @param prescribed whether it is prescribed; otherwise it is where the client would start
    */
-  public record AimView(int lowPercent, int highPercent, boolean prescribed) {}
+  public record AimView(int lowPercent, int highPercent, Mode mode, boolean prescribed) {}
 
-  /** What is prescribed; without a prescription, where the client would start. */
+  /** What is prescribed, in its mode; without a prescription, where the client would start. */
   public AimView of(Client client) {
-    Optional<Parts> prescribed =
-        prescriptions.of(client.id()).stream().findFirst().map(made -> made.prescription().parts());
+    Optional<Parts> prescribed = prescribed(client);
+    return of(client, prescribed, prescribed.map(Parts::mode).orElse(Mode.RUN));
+  }
+
+  /** What is prescribed in that mode; else where the client would start in it. */
+  public AimView of(Client client, Mode mode) {
+    return of(client, prescribed(client).filter(parts -> parts.mode() == mode), mode);
+  }
+
+  private Optional<Parts> prescribed(Client client) {
+    return prescriptions.of(client.id()).stream()
+        .findFirst()
+        .map(made -> made.prescription().parts());
+  }
+
+  private AimView of(Client client, Optional<Parts> prescribed, Mode mode) {
     Parts parts =
         prescribed.orElseGet(
             () -> {
               Screening screening = records.screening(client);
               Goal goal = screening.answers().goal().orElse(Goal.GENERAL_FITNESS);
-              return Start.of(screening, goal, Optional.empty(), Mode.RUN).parts();
+              return Start.of(screening, goal, Optional.empty(), mode).parts();
             });
-    return new AimView(parts.lowPercent(), parts.highPercent(), prescribed.isPresent());
+    return new AimView(parts.lowPercent(), parts.highPercent(), mode, prescribed.isPresent());
   }
 }

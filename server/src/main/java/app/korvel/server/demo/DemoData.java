@@ -61,6 +61,7 @@ import app.korvel.core.pulse.PulseSource;
 import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.Rhythm;
 import app.korvel.core.pulse.Strength;
+import app.korvel.core.pulse.UsualPulse;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Allows;
@@ -68,11 +69,13 @@ import app.korvel.core.screening.Answers;
 import app.korvel.core.screening.Clearance;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Condition;
+import app.korvel.core.screening.Consent;
 import app.korvel.core.screening.Equipment;
 import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Intake;
 import app.korvel.core.screening.Medicine;
 import app.korvel.core.screening.MedicineClass;
+import app.korvel.core.screening.OnRecord;
 import app.korvel.core.screening.Reported;
 import app.korvel.core.screening.Scope;
 import app.korvel.core.screening.Screening;
@@ -96,6 +99,7 @@ import app.korvel.store.CheckInRepository;
 import app.korvel.store.ClassCountRepository;
 import app.korvel.store.ClearanceRepository;
 import app.korvel.store.ClientRepository;
+import app.korvel.store.ConsentRepository;
 import app.korvel.store.Database;
 import app.korvel.store.EffortRepository;
 import app.korvel.store.FieldTestRepository;
@@ -153,6 +157,7 @@ public final class DemoData {
   private final ClientRepository clients;
   private final IntakeRepository intakes;
   private final ClearanceRepository clearances;
+  private final ConsentRepository consents;
   private final CheckInRepository checkIns;
   private final ReadingRepository readings;
   private final ClassCountRepository classes;
@@ -172,12 +177,14 @@ public final class DemoData {
   private final ZoneId zone;
   private final Instant now;
   private final LocalDate today;
-  private final Ids ids = Ids.timeOrdered();
+  private final Ids ids;
 
   public DemoData(Database database, ZoneId zone, Instant now) {
+    this.ids = Ids.timeOrdered(() -> now);
     this.clients = new ClientRepository(database);
     this.intakes = new IntakeRepository(database);
     this.clearances = new ClearanceRepository(database);
+    this.consents = new ConsentRepository(database);
     this.checkIns = new CheckInRepository(database);
     this.readings = new ReadingRepository(database);
     this.classes = new ClassCountRepository(database);
@@ -231,7 +238,6 @@ public final class DemoData {
       Sex sex,
       Activity activity,
       Told told,
-      boolean consent,
       int restingThen,
       int restingNow,
       int lastDaysAgo,
@@ -296,18 +302,17 @@ public final class DemoData {
               66,
               12,
               null),
-          new Crew(
+          crew(
               "Sefa Brandvik",
               "apprentice deckhand · swims",
               16,
               NOT_GIVEN,
               REGULAR,
               WELL,
-              true,
               68,
               64,
               3,
-              Optional.of(Goal.ENDURANCE)),
+              Goal.ENDURANCE),
           crew(
               "Noor Dalen-Aziz",
               "ticket office at weekends · new this month",
@@ -481,7 +486,6 @@ public final class DemoData {
         sex,
         activity,
         told,
-        false,
         restingThen,
         restingNow,
         lastDaysAgo,
@@ -602,6 +606,10 @@ public final class DemoData {
           new Cleared("Midwife, harbour practice", 31, Allows.LIGHT_TO_MODERATE, 90, ""),
           "Beatriz Holm-Adair",
           new Cleared("Dr Ferreira, harbour practice", 80, Allows.LIGHT_TO_MODERATE, 285, ""));
+
+  /** Whose parent or guardian has agreed, and who that was. */
+  private static final Map<String, String> AGREED =
+      Map.of("Sefa Brandvik", "Runa Brandvik, mother");
 
   /** Who has a written cap, and where it lies. */
   private static final Map<String, Integer> CAPPED = Map.of("Ragnar Holtvik", 92);
@@ -921,6 +929,18 @@ public final class DemoData {
     add(client, answers, UNFINISHED.contains(crew.name) ? 1 : daysAgo);
     Optional.ofNullable(DOSE_CHANGED.get(crew.name))
         .ifPresent(medicine -> add(client, answers(crew, List.of(medicine)), 3));
+    Optional.ofNullable(AGREED.get(crew.name))
+        .ifPresent(
+            parent ->
+                consents.add(
+                    client.id(),
+                    Consent.of(
+                        ids.next(),
+                        parent,
+                        today.minusDays(daysAgo),
+                        "On paper, in the office.",
+                        daysAgo(daysAgo),
+                        zone)));
     Optional.ofNullable(CLEARED.get(crew.name))
         .ifPresent(
             cleared ->
@@ -976,7 +996,6 @@ public final class DemoData {
         crew.told.conditions,
         medicines,
         limits,
-        crew.consent,
         crew.goal,
         days,
         crew.activity == HIGH
@@ -989,25 +1008,33 @@ public final class DemoData {
 
   private void checkIn(Client client, List<RestingReading> taken, Checked checked) {
     Screening screening = screening(client, today);
-    RestingReading last = taken.get(taken.size() - 1);
-    OptionalInt usual = OptionalInt.of(WorkingResting.of(taken, today, zone).orElseThrow().bpm());
+    UsualPulse usual =
+        UsualPulse.of(taken, screening.medicinesChangedAt(), today, zone).orElseThrow();
     CheckIn found =
         new CheckIn(
-            usual.getAsInt() + checked.offBy,
-            last.posture(),
-            last.source(),
+            usual.bpm() + checked.offBy,
+            usual.posture(),
+            usual.source(),
             true,
             true,
             Optional.of(Rhythm.STEADY),
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
+            Optional.empty(),
             Set.of(),
             checked.told);
-    Verdict verdict = Verdict.of(found, Known.of(today, screening, usual, List.of()));
+    Known known = Known.of(today, screening, Optional.of(usual), List.of());
     checkIns.add(
         client.id(),
-        new SavedCheckIn(ids.next(), today, now, found, usual, verdict, Optional.empty()));
+        new SavedCheckIn(
+            ids.next(),
+            today,
+            now,
+            found,
+            known.usualBpm(found.posture()),
+            Verdict.of(found, known),
+            Optional.empty()));
   }
 
   private Screening screening(Client client, LocalDate date) {
@@ -1016,8 +1043,7 @@ public final class DemoData {
         intakes.of(client.id()).stream()
             .filter(intake -> !LocalDate.ofInstant(intake.recordedAt(), zone).isAfter(date))
             .findFirst(),
-        clearances.of(client.id()),
-        Reported.NOTHING,
+        new OnRecord(clearances.of(client.id()), consents.of(client.id()), Reported.NOTHING),
         date,
         zone);
   }
@@ -1140,7 +1166,7 @@ public final class DemoData {
       if (over.plusWeeks(1).isAfter(today)) {
         return;
       }
-      WeekReview review = WeekReview.of(programme, week, done);
+      WeekReview review = WeekReview.of(programme, week, done, screening.scope());
       Instant at = over.atTime(LocalTime.of(8, 15)).atZone(zone).toInstant();
       programme =
           programme.ahead(

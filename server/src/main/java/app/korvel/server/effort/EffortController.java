@@ -9,6 +9,7 @@ import app.korvel.server.client.ClientRecords;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.FindingView;
 import app.korvel.server.web.NotFoundException;
+import app.korvel.server.web.OneWrite;
 import app.korvel.server.web.Within;
 import app.korvel.store.EffortRepository;
 import app.korvel.store.Ids;
@@ -110,6 +111,7 @@ class EffortController {
     return EffortView.of(effort(records.client(id), request));
   }
 
+  @OneWrite
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   EffortView add(@PathVariable UUID id, @RequestBody EffortRequest request) {
@@ -119,6 +121,7 @@ class EffortController {
   }
 
   /** Takes one back; what is answered can be undone. */
+  @OneWrite
   @DeleteMapping("/{effort}")
   KeptEffort takeBack(@PathVariable UUID id, @PathVariable UUID effort) {
     records.open(id);
@@ -130,6 +133,7 @@ class EffortController {
   }
 
   /** Undoes a taking back. */
+  @OneWrite
   @PostMapping("/{effort}/undo")
   KeptEffort undo(@PathVariable UUID id, @PathVariable UUID effort) {
     records.open(id);

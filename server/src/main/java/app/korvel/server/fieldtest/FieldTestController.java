@@ -30,6 +30,7 @@ import app.korvel.server.fieldtest.FieldTestViews.ResultView;
 import app.korvel.server.fieldtest.FieldTestViews.StandView;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.NotFoundException;
+import app.korvel.server.web.OneWrite;
 import app.korvel.store.CheckInRepository;
 import app.korvel.store.FieldTestRepository;
 import app.korvel.store.FieldTestRepository.SavedFieldTest;
@@ -113,6 +114,7 @@ class FieldTestController {
   }
 
   /** Begins a test; one at a time, and only where the rules allow it today. */
+  @OneWrite
   @PostMapping("/api/clients/{id}/field-tests")
   @ResponseStatus(HttpStatus.CREATED)
   FieldTestView begin(@PathVariable UUID id, @RequestBody FieldTestRequest request) {
@@ -136,11 +138,13 @@ class FieldTestController {
   }
 
   /** Adds what happened; sent twice, it is entered once. */
+  @OneWrite
   @PutMapping("/api/field-tests/{test}/events/{event}")
   FieldTestView add(
       @PathVariable UUID test, @PathVariable UUID event, @RequestBody EventRequest request) {
     FieldTestEvent happened = request.event(event);
     SavedFieldTest before = saved(test);
+    records.open(before.clientId());
     return tests
         .append(
             test,
@@ -158,6 +162,7 @@ class FieldTestController {
   }
 
   /** Keeps the maximum a finished test proposes; asked twice, it is kept once. */
+  @OneWrite
   @PostMapping("/api/field-tests/{test}/maximum")
   FieldTestView keep(@PathVariable UUID test) {
     SavedFieldTest saved = saved(test);

@@ -10,7 +10,7 @@ import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.pulse.PulseSource;
-import app.korvel.core.pulse.RestingReading;
+import app.korvel.core.pulse.UsualPulse;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Screening;
 import app.korvel.server.checkin.CheckInDesk;
@@ -18,6 +18,7 @@ import app.korvel.server.client.ClientRecords;
 import app.korvel.server.floor.ClassCountViews.Attendee;
 import app.korvel.server.floor.ClassCountViews.BeatsRequest;
 import app.korvel.server.floor.ClassCountViews.CallView;
+import app.korvel.server.floor.ClassCountViews.CheckTheseRequest;
 import app.korvel.server.floor.ClassCountViews.ClassRequest;
 import app.korvel.server.floor.ClassCountViews.ClassStart;
 import app.korvel.server.floor.ClassCountViews.ClassView;
@@ -28,6 +29,7 @@ import app.korvel.server.floor.ClassCountViews.MadeCheckIns;
 import app.korvel.server.floor.ClassCountViews.PersonRow;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.NotFoundException;
+import app.korvel.server.web.OneWrite;
 import app.korvel.store.CheckInRepository;
 import app.korvel.store.ClassCountRepository;
 import app.korvel.store.ClientRepository;
@@ -50,6 +52,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -111,6 +114,7 @@ class ClassCountController {
             .orElse(null));
   }
 
+  @OneWrite
   @PostMapping("/api/class-counts")
   @ResponseStatus(HttpStatus.CREATED)
   ClassView begin(@RequestBody ClassRequest request) {
@@ -175,6 +179,7 @@ class ClassCountController {
   }
 
   /** Enters what was counted with the room, or mends it. */
+  @OneWrite
   @PutMapping("/api/class-counts/{id}/people/{person}/count")
   PersonRow enter(
       @PathVariable UUID id, @PathVariable UUID person, @RequestBody BeatsRequest request) {
@@ -182,6 +187,7 @@ class ClassCountController {
   }
 
   /** Enters the second count of a first odd value. */
+  @OneWrite
   @PutMapping("/api/class-counts/{id}/people/{person}/recount")
   PersonRow recount(
       @PathVariable UUID id, @PathVariable UUID person, @RequestBody BeatsRequest request) {
@@ -202,12 +208,14 @@ class ClassCountController {
   }
 
   /** Takes back what was counted with the room. */
+  @OneWrite
   @DeleteMapping("/api/class-counts/{id}/people/{person}/count")
   PersonRow clear(@PathVariable UUID id, @PathVariable UUID person) {
     return clear(id, person, false);
   }
 
   /** Takes back the second count. */
+  @OneWrite
   @DeleteMapping("/api/class-counts/{id}/people/{person}/recount")
   PersonRow clearRecount(@PathVariable UUID id, @PathVariable UUID person) {
     return clear(id, person, true);
@@ -222,19 +230,27 @@ class ClassCountController {
 
   /**
    * Keeps a check-in for everyone whose pulse speaks against nothing and whose context asks for
-   * nothing more. That they are well was asked of the room.
+   * nothing more, but for those who are left out. That they are well was asked of the room.
    */
+  @OneWrite
   @PostMapping("/api/class-counts/{id}/checkins")
   @ResponseStatus(HttpStatus.CREATED)
-  MadeCheckIns checkIn(@PathVariable UUID id) {
+  MadeCheckIns checkIn(
+      @PathVariable UUID id, @RequestBody(required = false) @Nullable CheckTheseRequest request) {
     SavedClassCount saved = known(id);
+    Set<UUID> leftOut =
+        request == null || request.leaveOut() == null ? Set.of() : Set.copyOf(request.leaveOut());
+    if (!saved.members().containsAll(leftOut)) {
+      throw InvalidValueException.of(
+          "leaveOut", "names somebody who is not of this class", "people of this class");
+    }
     if (saved.moment() != Moment.BEFORE) {
       throw InvalidValueException.of(
           "id", "is a count after the session", "a count before the session");
     }
     List<MadeCheckIn> made = new ArrayList<>();
     for (PersonRow row : view(saved).people()) {
-      if (row.readyToCheckIn()) {
+      if (row.readyToCheckIn() && !leftOut.contains(row.id())) {
         CountedView counted = row.again() == null ? row.first() : row.again();
         CheckIn found =
             CheckIn.pulse(
@@ -260,7 +276,7 @@ class ClassCountController {
     if (!saved.members().contains(person)) {
       throw new NotFoundException("This class count has nobody of the id " + person + ".");
     }
-    return records.client(person);
+    return records.open(person);
   }
 
   private ClassView view(SavedClassCount saved) {
@@ -269,16 +285,16 @@ class ClassCountController {
     List<PersonRow> rows =
         saved.members().stream()
             .map(records::client)
-            .map(
-                client ->
-                    counted.row(client, everyone.screening(client), everyone.readings(client)))
+            .map(client -> counted.row(client, everyone.screening(client), everyone.usual(client)))
             .toList();
     return ClassView.of(
         saved, counted.at(), Threshold.BACK_TO_REST_AGAIN.whole(), RECOUNT.seconds(), rows);
   }
 
   private PersonRow row(SavedClassCount saved, Client client) {
-    return counted(saved).row(client, records.screening(client), readings.of(client.id()));
+    Screening screening = records.screening(client);
+    return counted(saved)
+        .row(client, screening, records.usual(readings.of(client.id()), screening));
   }
 
   private Counted counted(SavedClassCount saved) {
@@ -297,11 +313,12 @@ class ClassCountController {
       this.checkedIn = checkedIn;
     }
 
-    PersonRow row(Client client, Screening screening, List<RestingReading> taken) {
+    PersonRow row(Client client, Screening screening, Optional<UsualPulse> known) {
       Optional<PulseCount> first = count(client, false);
       Optional<PulseCount> again = count(client, true);
       Optional<PulseCount> latest = again.or(() -> first);
-      OptionalInt usual = usual(taken, screening);
+      OptionalInt usual =
+          known.map(value -> OptionalInt.of(value.bpm())).orElse(OptionalInt.empty());
       boolean before = saved.moment() == Moment.BEFORE;
       Optional<SavedCheckIn> today = Optional.ofNullable(checkedIn.get(client.id()));
       Optional<ClassCheck> check =
@@ -314,7 +331,7 @@ class ClassCountController {
                           saved.posture(),
                           saved.settled(),
                           again.isPresent(),
-                          Known.of(clock.today(), screening, usual, List.of()),
+                          Known.of(clock.today(), screening, known, List.of()),
                           today.map(SavedCheckIn::outcome)));
       return new PersonRow(
           client.id(),
@@ -339,13 +356,6 @@ class ClassCountController {
           .filter(entry -> entry.clientId().equals(client.id()) && entry.again() == again)
           .map(Entry::count)
           .findFirst();
-    }
-
-    /** Before a session what was taken alike; after it the resting value, however it was taken. */
-    private OptionalInt usual(List<RestingReading> taken, Screening screening) {
-      return saved.moment() == Moment.BEFORE
-          ? records.usual(taken, saved.posture(), PulseSource.COUNT, screening)
-          : records.usual(taken, screening);
     }
 
     /** From the end of the work to the first number entered, which was counted just before. */

@@ -46,6 +46,9 @@ final class ClassCountViews {
       @Nullable @Within(Limit.MINUTES_AFTER) Integer minutesAfter,
       @Nullable UUID follows) {}
 
+  /** Who is left out when those with nothing against them are checked in; nobody where null. */
+  record CheckTheseRequest(@Nullable List<UUID> leaveOut) {}
+
   /** Beats counted with the room, or for a full minute when counted again. */
   record BeatsRequest(Integer beats) {}
 

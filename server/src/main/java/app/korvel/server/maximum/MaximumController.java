@@ -15,6 +15,8 @@ import app.korvel.server.maximum.MaximumViews.MaximumView;
 import app.korvel.server.measure.WorkingViews.WorkingView;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.FindingView;
+import app.korvel.server.web.NotFoundException;
+import app.korvel.server.web.OneWrite;
 import app.korvel.server.web.Within;
 import app.korvel.store.Ids;
 import app.korvel.store.MaximumChoiceRepository;
@@ -91,6 +93,7 @@ class MaximumController {
             .map(
                 kept ->
                     new ChoiceView(
+                        kept.id(),
                         kept.choice().map(Choice::method).orElse(null),
                         kept.choice().map(Choice::reason).orElse(null),
                         kept.on()))
@@ -98,6 +101,7 @@ class MaximumController {
   }
 
   /** Another equation than the default is used from now on, in every mode. */
+  @OneWrite
   @PutMapping("/api/clients/{id}/maximum/choice")
   MaximumSheet choose(@PathVariable UUID id, @RequestBody ChoiceRequest request) {
     Client client = records.open(id);
@@ -112,11 +116,23 @@ class MaximumController {
   }
 
   /** Back to the default; nothing is kept where it is in use already. */
+  @OneWrite
   @DeleteMapping("/api/clients/{id}/maximum/choice")
   MaximumSheet backToDefault(@PathVariable UUID id) {
     records.open(id);
     if (choices.current(id).isPresent()) {
       choices.add(ids.next(), id, Optional.empty(), clock.today(), clock.now());
+    }
+    return maximum(id, Mode.RUN);
+  }
+
+  /** Undoes the latest choice: what was chosen before it stands again, as of when it was chosen. */
+  @OneWrite
+  @PostMapping("/api/clients/{id}/maximum/choices/{choice}/undo")
+  MaximumSheet undo(@PathVariable UUID id, @PathVariable UUID choice) {
+    records.open(id);
+    if (!choices.undo(id, choice, ids.next(), clock.now())) {
+      throw new NotFoundException("This client has no choice " + choice + ".");
     }
     return maximum(id, Mode.RUN);
   }
@@ -155,7 +171,7 @@ class MaximumController {
    *
    * @param method the equation's id; null where it went back to the default
    */
-  record ChoiceView(@Nullable String method, @Nullable String reason, LocalDate on) {}
+  record ChoiceView(UUID id, @Nullable String method, @Nullable String reason, LocalDate on) {}
 
   record ChoiceList(List<ChoiceView> choices) {}
 

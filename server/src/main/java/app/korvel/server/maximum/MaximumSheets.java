@@ -20,6 +20,8 @@ import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.FindingView;
 import app.korvel.store.FieldTestRepository;
 import app.korvel.store.FieldTestRepository.SavedFieldTest;
+import app.korvel.store.MaximumChoiceRepository;
+import app.korvel.store.MaximumChoiceRepository.Kept;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
@@ -32,16 +34,19 @@ class MaximumSheets {
   private final ClientRecords records;
   private final TargetInQuestion target;
   private final FieldTestRepository fieldTests;
+  private final MaximumChoiceRepository choices;
   private final StudioClock clock;
 
   MaximumSheets(
       ClientRecords records,
       TargetInQuestion target,
       FieldTestRepository fieldTests,
+      MaximumChoiceRepository choices,
       StudioClock clock) {
     this.records = records;
     this.target = target;
     this.fieldTests = fieldTests;
+    this.choices = choices;
     this.clock = clock;
   }
 
@@ -54,6 +59,7 @@ class MaximumSheets {
         equations.recommended(),
         equations.inUse(),
         equations.chosen(),
+        choices.of(client.id()).stream().map(Kept::id).findFirst().orElse(null),
         equations.estimates(),
         equations.spread(),
         record.working().map(MaximumInUse::of).orElse(null),
@@ -62,7 +68,7 @@ class MaximumSheets {
         birthday(client, record).orElse(null),
         record.due(),
         SpanView.of(ground),
-        target.of(client),
+        target.of(client, mode),
         ground.screening().cap().map(Cap::bpm).orElse(null),
         Arrays.stream(Mode.values()).map(each -> row(client, each)).toList(),
         KindOption.ALL,

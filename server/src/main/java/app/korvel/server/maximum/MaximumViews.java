@@ -167,6 +167,7 @@ final class MaximumViews {
       @Nullable String recommended,
       @Nullable String inUse,
       boolean chosen,
+      @Nullable UUID latestChoice,
       List<EstimateView> estimates,
       @Nullable SpreadView spread,
       @Nullable MaximumInUse working,

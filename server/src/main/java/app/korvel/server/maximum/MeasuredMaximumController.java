@@ -15,6 +15,7 @@ import app.korvel.server.maximum.MaximumViews.MeasuredRequest;
 import app.korvel.server.maximum.MaximumViews.MeasuredView;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.NotFoundException;
+import app.korvel.server.web.OneWrite;
 import app.korvel.store.Ids;
 import app.korvel.store.MeasuredMaximumRepository;
 import java.util.ArrayList;
@@ -85,9 +86,10 @@ class MeasuredMaximumController {
         after.maximum().map(MaximumInUse::of).orElse(null),
         SpanView.of(before),
         SpanView.of(after),
-        target.of(client));
+        target.of(client, value.mode()));
   }
 
+  @OneWrite
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   KeptMaximum add(@PathVariable UUID id, @RequestBody MeasuredRequest request) {
@@ -97,6 +99,7 @@ class MeasuredMaximumController {
   }
 
   /** Another value stands in the place of this one. */
+  @OneWrite
   @PutMapping("/{maximum}")
   KeptMaximum correct(
       @PathVariable UUID id, @PathVariable UUID maximum, @RequestBody MeasuredRequest request) {
@@ -108,6 +111,7 @@ class MeasuredMaximumController {
   }
 
   /** Takes one back; what is answered can be undone. */
+  @OneWrite
   @DeleteMapping("/{maximum}")
   KeptMaximum takeBack(@PathVariable UUID id, @PathVariable UUID maximum) {
     records.open(id);
@@ -119,6 +123,7 @@ class MeasuredMaximumController {
   }
 
   /** Undoes a correction or a taking back. */
+  @OneWrite
   @PostMapping("/{maximum}/undo")
   KeptMaximum undo(@PathVariable UUID id, @PathVariable UUID maximum) {
     records.open(id);

@@ -149,13 +149,24 @@ class MethodsController {
     }
   }
 
+  /**
+   * A class of medicines.
+   *
+   * @param tells the disease that counts as known where one is taken; empty where none does
+   */
   record MedicineRow(
-      String id, String name, String meaning, List<String> genericNames, String source) {
+      String id,
+      String name,
+      String meaning,
+      String tells,
+      List<String> genericNames,
+      String source) {
     static MedicineRow of(MedicineClass medicine) {
       return new MedicineRow(
           "medicine-" + Words.of(medicine),
           medicine.displayName(),
           medicine.meaning(),
+          medicine.tells().map(Condition::displayName).orElse(""),
           medicine.genericNames(),
           Source.PRACTICE.citation());
     }

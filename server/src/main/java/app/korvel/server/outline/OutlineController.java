@@ -18,6 +18,7 @@ import app.korvel.server.outline.OutlineViews.OutlineView;
 import app.korvel.server.outline.OutlineViews.Runner;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.studio.StudioSettings;
+import app.korvel.server.web.OneWrite;
 import app.korvel.server.web.Problems;
 import app.korvel.store.Ids;
 import app.korvel.store.OutlineRepository;
@@ -84,12 +85,14 @@ class OutlineController {
         .orElseGet(() -> view(own.get(id).orElseThrow(() -> OutlineShelf.unknown(id))));
   }
 
+  @OneWrite
   @PostMapping("/api/outlines")
   @ResponseStatus(HttpStatus.CREATED)
   NamedOutlineView add(@RequestBody NamedOutlineRequest request) {
     return view(own.add(checked(ids.next().toString(), request), clock.now()));
   }
 
+  @OneWrite
   @PutMapping("/api/outlines/{id}")
   NamedOutlineView change(@PathVariable String id, @RequestBody NamedOutlineChangeRequest request) {
     return own.change(request.version(), checked(id, request.outline()), clock.now())
@@ -98,8 +101,12 @@ class OutlineController {
   }
 
   /** Puts one away, or brings one back. Sessions that use it keep it as it was. */
+  @OneWrite
   @PutMapping("/api/outlines/{id}/archived")
   NamedOutlineView archive(@PathVariable String id, @RequestBody OutlineArchiveRequest request) {
+    if (!request.archived()) {
+      checkFree(own.get(id).orElseThrow(() -> OutlineShelf.unknown(id)).named());
+    }
     return own.archive(id, request.version(), request.archived(), clock.now())
         .map(this::view)
         .orElseThrow(() -> OutlineShelf.unknown(id));
@@ -137,17 +144,21 @@ class OutlineController {
     return NamedOutlineView.of(saved.named(), saved.version(), anyone());
   }
 
-  /** Two of one name could not be told apart. */
   private Named checked(String id, NamedOutlineRequest request) {
     Named named = request.checked(id);
+    checkFree(named);
+    return named;
+  }
+
+  /** Two of one name could not be told apart. */
+  private void checkFree(Named named) {
     boolean taken =
         shelf.all().stream()
-            .anyMatch(
-                other -> !other.id().equals(id) && other.name().equalsIgnoreCase(named.name()));
+            .filter(other -> !other.id().equals(named.id()))
+            .anyMatch(other -> other.name().equalsIgnoreCase(named.name()));
     if (taken) {
       throw InvalidValueException.of(
           "name", "is the name of another outline", "a name that no outline has yet");
     }
-    return named;
   }
 }

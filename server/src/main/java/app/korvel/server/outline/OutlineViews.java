@@ -2,6 +2,7 @@ package app.korvel.server.outline;
 
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.Rounding;
 import app.korvel.core.measure.Source;
 import app.korvel.core.outline.Aim;
 import app.korvel.core.outline.Block;
@@ -196,8 +197,13 @@ public final class OutlineViews {
       List<BrokenView> broken) {
 
     public static OutlineView of(Outline outline, Runner runner) {
-      int light = outline.workSeconds(GuidelineClass.LIGHT);
-      int moderate = outline.workSeconds(GuidelineClass.MODERATE);
+      int light = Rounding.halfUp(outline.workSeconds(GuidelineClass.LIGHT));
+      int moderate =
+          Rounding.halfUp(
+                  outline
+                      .workSeconds(GuidelineClass.LIGHT)
+                      .add(outline.workSeconds(GuidelineClass.MODERATE)))
+              - light;
       List<BlockView> blocks =
           outline.blocks().stream().map(block -> BlockView.of(block, runner)).toList();
       return new OutlineView(

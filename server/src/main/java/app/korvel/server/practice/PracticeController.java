@@ -12,6 +12,7 @@ import app.korvel.server.practice.PracticeViews.PracticeView;
 import app.korvel.server.practice.PracticeViews.TryRequest;
 import app.korvel.server.practice.PracticeViews.TryView;
 import app.korvel.server.studio.StudioClock;
+import app.korvel.server.web.OneWrite;
 import app.korvel.store.Ids;
 import app.korvel.store.PracticeRepository;
 import app.korvel.store.PracticeRepository.SavedTry;
@@ -60,6 +61,7 @@ class PracticeController {
   }
 
   /** What was counted: judged against the pulse, which is made anew from its seed, and kept. */
+  @OneWrite
   @PostMapping("/api/practice/tries")
   @ResponseStatus(HttpStatus.CREATED)
   TryView count(@RequestBody TryRequest request) {

@@ -23,7 +23,9 @@ import app.korvel.server.prescription.PrescriptionViews.SavedList;
 import app.korvel.server.prescription.PrescriptionViews.SavedView;
 import app.korvel.server.prescription.PrescriptionViews.StartView;
 import app.korvel.server.studio.StudioClock;
+import app.korvel.server.web.FindingView;
 import app.korvel.server.web.NotFoundException;
+import app.korvel.server.web.OneWrite;
 import app.korvel.server.zone.SchemeShelf;
 import app.korvel.store.Ids;
 import app.korvel.store.PrescriptionRepository;
@@ -71,10 +73,11 @@ class PrescriptionController {
       @RequestParam(required = false) @Nullable Goal goal,
       @RequestParam(required = false) @Nullable Approach approach,
       @RequestParam(defaultValue = "run") Mode mode) {
-    Screening screening = records.screening(records.client(id));
+    Client client = records.client(id);
+    Screening screening = records.screening(client);
     Goal aim = goal == null ? screening.answers().goal().orElse(Goal.GENERAL_FITNESS) : goal;
     Start start = Start.of(screening, aim, Optional.ofNullable(approach), mode);
-    return StartView.of(start, screening);
+    return StartView.of(start, records.groundwork(client, mode));
   }
 
   /** Works the parts out without saving them. */
@@ -94,6 +97,7 @@ class PrescriptionController {
    * @param after the version it follows, 0 where there was none: another one saved since is a
    *     conflict; null to follow whichever there is
    */
+  @OneWrite
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   SavedView save(
@@ -119,6 +123,7 @@ class PrescriptionController {
     return new SavedList(
         versions.stream().map(saved -> SavedView.of(saved, screening)).toList(),
         ChangeView.of(latest.flatMap(saved -> records.change(client, saved.prescription()))),
+        latest.flatMap(saved -> records.review(client, saved)).map(FindingView::of).orElse(null),
         latest
             .filter(
                 saved -> Standing.of(saved.prescription(), saved.recordedAt(), screening).holds())
@@ -137,7 +142,8 @@ class PrescriptionController {
             .orElseThrow(
                 () -> new NotFoundException("This client has no prescription " + version + "."));
     int latest = prescriptions.of(id).get(0).version();
-    return CardView.of(records.card(client, saved), latest, clock.today());
+    return CardView.of(
+        records.card(client, saved), latest, clock.today(), records.review(client, saved));
   }
 
   private Prescription workOut(Client client, PartsRequest request) {

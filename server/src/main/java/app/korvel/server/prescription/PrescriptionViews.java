@@ -1,12 +1,14 @@
 package app.korvel.server.prescription;
 
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.Limit;
-import app.korvel.core.outline.Ceiling;
 import app.korvel.core.outline.Exercise;
 import app.korvel.core.outline.WorkType;
 import app.korvel.core.prescription.Approach;
 import app.korvel.core.prescription.Card;
+import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.OtherDays;
 import app.korvel.core.prescription.Parts;
 import app.korvel.core.prescription.Prescription;
 import app.korvel.core.prescription.Prescription.Feel;
@@ -17,7 +19,6 @@ import app.korvel.core.prescription.Standing;
 import app.korvel.core.prescription.Start;
 import app.korvel.core.prescription.Week;
 import app.korvel.core.screening.Goal;
-import app.korvel.core.screening.Permission;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Steering;
@@ -141,17 +142,16 @@ final class PrescriptionViews {
       List<ExerciseOption> exercises,
       List<Mode> modes) {
 
-    static StartView of(Start start, Screening screening) {
-      Person person = screening.person();
-      Permission permission = screening.permission();
+    static StartView of(Start start, Groundwork ground) {
+      Person person = ground.person();
       return new StartView(
           PartsView.of(start.parts()),
           FindingView.of(start.findings()),
           Start.offersApproach(person.activity()),
           SchoolOption.of(person),
-          permission.mayIssue(),
+          ground.mayIssue(),
           Limit.INTENSITY.lowest(),
-          Ceiling.of(person, permission).percent(),
+          ground.ceiling().percent(),
           Goal.openTo(person).stream()
               .map(
                   goal ->
@@ -172,7 +172,7 @@ final class PrescriptionViews {
                           type.fewestMinutes(),
                           type.highestPercent()))
               .toList(),
-          ExerciseOption.of(screening.scope()),
+          ExerciseOption.of(ground.screening().scope()),
           List.of(Mode.values()));
     }
   }
@@ -248,6 +248,30 @@ final class PrescriptionViews {
     }
   }
 
+  /**
+   * The easier days of a week with many vigorous ones.
+   *
+   * @param days how many of the week
+   */
+  record OtherDaysView(
+      int days,
+      int lowPercent,
+      int highPercent,
+      @Nullable TargetView target,
+      List<Integer> rpe20,
+      List<Integer> rpe10) {
+
+    static OtherDaysView of(OtherDays others) {
+      return new OtherDaysView(
+          others.days(),
+          others.range().low(),
+          others.range().high(),
+          others.target().map(TargetView::of).orElse(null),
+          ZoneViews.span(others.rpe20()),
+          ZoneViews.span(others.rpe10()));
+    }
+  }
+
   record PrescriptionView(
       LocalDate date,
       PartsView parts,
@@ -262,6 +286,7 @@ final class PrescriptionViews {
       RpeFamily rpeFamily,
       MarginView warmUp,
       MarginView coolDown,
+      @Nullable OtherDaysView otherDays,
       int sessionMinutes,
       WeekView week,
       @Nullable CapView cap,
@@ -286,6 +311,7 @@ final class PrescriptionViews {
           made.rpeFamily(),
           MarginView.of(made.warmUp()),
           MarginView.of(made.coolDown()),
+          made.otherDays().map(OtherDaysView::of).orElse(null),
           made.outline().seconds() / 60,
           WeekView.of(made.week()),
           made.cap().map(CapView::of).orElse(null),
@@ -319,10 +345,14 @@ final class PrescriptionViews {
    * Every version, latest first.
    *
    * @param change what has moved since the latest was made; null where nothing has
+   * @param review why the latest is to be looked at again; null where it is not
    * @param renewal when the latest is to be looked at again; null where it is not in force
    */
   record SavedList(
-      List<SavedView> versions, @Nullable ChangeView change, @Nullable RenewalView renewal) {}
+      List<SavedView> versions,
+      @Nullable ChangeView change,
+      @Nullable FindingView review,
+      @Nullable RenewalView renewal) {}
 
   /**
    * When a card is to be made anew.
@@ -342,6 +372,7 @@ final class PrescriptionViews {
    *     rates hold
    * @param latestVersion the latest there is: an older card is of another day
    * @param leads what stands first on it
+   * @param review why it is to be made anew; null where it is not
    */
   record CardView(
       String clientName,
@@ -350,12 +381,13 @@ final class PrescriptionViews {
       PrescriptionView prescription,
       Card.Leads leads,
       RenewalView renewal,
+      @Nullable FindingView review,
       List<FindingView> ratesSuspended,
       List<String> stopSigns,
       String stopAction,
       String notice) {
 
-    static CardView of(Card card, int latestVersion, LocalDate today) {
+    static CardView of(Card card, int latestVersion, LocalDate today, Optional<Finding> review) {
       return new CardView(
           card.name(),
           card.version(),
@@ -363,6 +395,7 @@ final class PrescriptionViews {
           PrescriptionView.of(card.prescription()),
           card.leads(),
           RenewalView.of(card.renewal(), today),
+          review.map(FindingView::of).orElse(null),
           FindingView.of(card.ratesSuspended()),
           StopSigns.SIGNS,
           StopSigns.ACTION,

@@ -19,6 +19,7 @@ import app.korvel.server.programme.ProgrammeViews.TakeBackRequest;
 import app.korvel.server.programme.ProgrammeViews.WeekDecisionRequest;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.NotFoundException;
+import app.korvel.server.web.OneWrite;
 import app.korvel.store.Ids;
 import app.korvel.store.ProgrammeRepository;
 import app.korvel.store.SavedProgramme;
@@ -76,6 +77,7 @@ class ProgrammeController {
   }
 
   /** Lays one out and saves it, in the place of the one before. */
+  @OneWrite
   @PutMapping("/api/clients/{id}/programme")
   ProgrammeView save(@PathVariable UUID id, @RequestBody ProgrammeRequest request) {
     Led led = desk.led(records.open(id));
@@ -83,6 +85,7 @@ class ProgrammeController {
     return save(led, request.version(), led.leading().id(), programme);
   }
 
+  @OneWrite
   @PutMapping("/api/clients/{id}/programme/sessions/{number}/date")
   ProgrammeView move(
       @PathVariable UUID id, @PathVariable int number, @RequestBody SessionDateRequest request) {
@@ -96,6 +99,7 @@ class ProgrammeController {
                 : programme.move(number, request.date(), Optional.ofNullable(request.time())));
   }
 
+  @OneWrite
   @PutMapping("/api/clients/{id}/programme/sessions/{number}/skipped")
   ProgrammeView skip(
       @PathVariable UUID id, @PathVariable int number, @RequestBody SessionSkipRequest request) {
@@ -103,6 +107,7 @@ class ProgrammeController {
     return change(id, request.version(), programme -> programme.skip(number, request.skipped()));
   }
 
+  @OneWrite
   @PutMapping("/api/clients/{id}/programme/sessions/{number}/mode")
   ProgrammeView swap(
       @PathVariable UUID id, @PathVariable int number, @RequestBody SessionModeRequest request) {
@@ -114,6 +119,7 @@ class ProgrammeController {
         programme -> programme.swap(number, request.mode(), records.screening(client).person()));
   }
 
+  @OneWrite
   @PutMapping("/api/clients/{id}/programme/sessions/{number}/outline")
   ProgrammeView use(
       @PathVariable UUID id, @PathVariable int number, @RequestBody SessionOutlineRequest request) {
@@ -123,6 +129,7 @@ class ProgrammeController {
   }
 
   /** What the next week is to be: as proposed, otherwise, or the same again. */
+  @OneWrite
   @PutMapping("/api/clients/{id}/programme/weeks/{week}/decision")
   ProgrammeView decide(
       @PathVariable UUID id, @PathVariable int week, @RequestBody WeekDecisionRequest request) {
@@ -131,6 +138,7 @@ class ProgrammeController {
   }
 
   /** As it was at an earlier version; that is a version of its own. */
+  @OneWrite
   @PutMapping("/api/clients/{id}/programme/version")
   ProgrammeView takeBack(@PathVariable UUID id, @RequestBody TakeBackRequest request) {
     Led led = desk.led(records.open(id));

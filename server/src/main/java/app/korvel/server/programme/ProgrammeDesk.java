@@ -17,6 +17,7 @@ import app.korvel.core.prescription.Start;
 import app.korvel.core.programme.Agenda;
 import app.korvel.core.programme.Aims;
 import app.korvel.core.programme.Dose;
+import app.korvel.core.programme.MinutesDone;
 import app.korvel.core.programme.Pace;
 import app.korvel.core.programme.Plan;
 import app.korvel.core.programme.Programme;
@@ -146,15 +147,15 @@ public class ProgrammeDesk {
     return new Led(client, records.screening(client), prescriptions.of(client.id()));
   }
 
-  private Plan plan(Led led, LocalDate startsOn, LocalDate endsOn, Set<DayOfWeek> days) {
+  private Plan plan(
+      Led led, LocalDate startsOn, LocalDate endsOn, Set<DayOfWeek> days, int lightWeeks) {
     Parts first = led.leading().prescription().parts();
     Scope scope = led.screening().scope();
     Ceiling ceiling = Ceiling.of(scope.person(), scope.permission());
     return new Plan(
         first,
         Aims.usual(first, scope.person(), ceiling, days.size()),
-        Pace.of(
-            scope.person(), first, weeksBefore(led, startsOn), Threshold.CAUTIOUS_WEEKS.whole()),
+        Pace.of(scope.person(), first, weeksBefore(led, startsOn), lightWeeks),
         Bounds.of(scope),
         startsOn,
         endsOn,
@@ -180,9 +181,10 @@ public class ProgrammeDesk {
     LocalDate monday = clock.today().with(TemporalAdjusters.nextOrSame(DayOfWeek.MONDAY));
     LocalDate last = monday.plusWeeks(USUAL_WEEKS).minusDays(1);
     Set<DayOfWeek> days = daysOf(led);
-    Plan wanted = plan(led, monday, last, days);
+    int lightWeeks = Threshold.CAUTIOUS_WEEKS.whole();
+    Plan wanted = plan(led, monday, last, days, lightWeeks);
     Set<DayOfWeek> free = mostlyFree(led, wanted);
-    return free.size() < wanted.first().days() ? wanted : plan(led, monday, last, free);
+    return free.size() < wanted.first().days() ? wanted : plan(led, monday, last, free, lightWeeks);
   }
 
   private Set<DayOfWeek> daysOf(Led led) {
@@ -211,23 +213,29 @@ public class ProgrammeDesk {
    * @throws RefusedException when nothing can be, as things stand
    */
   Programme layOut(Led led, PlanRequest request) {
-    Plan usual = plan(led, request.startsOn(), request.endsOn(), Set.copyOf(request.weekdays()));
-    Pace pace = usual.pace();
-    return Programme.of(
+    Plan usual =
+        plan(
+            led,
+            request.startsOn(),
+            request.endsOn(),
+            Set.copyOf(request.weekdays()),
+            or(request.lightWeeks(), Threshold.CAUTIOUS_WEEKS.whole()));
+    Plan plan =
         new Plan(
-            usual.first(),
-            new Aims(usual.aims().highPercent(), request.goalMinutes(), request.goalDays()),
-            request.lightWeeks() == null || pace.lightWeeks() == 0
-                ? pace
-                : new Pace(
-                    pace.careful(), pace.weeksBefore(), pace.lighterWeeks(), request.lightWeeks()),
-            usual.bounds(),
-            usual.startsOn(),
-            usual.endsOn(),
-            usual.weekdays(),
-            Optional.ofNullable(request.time())),
+                usual.first(),
+                new Aims(usual.aims().highPercent(), request.goalMinutes(), request.goalDays()),
+                usual.pace(),
+                usual.bounds(),
+                usual.startsOn(),
+                usual.endsOn(),
+                usual.weekdays(),
+                Optional.ofNullable(request.time()))
+            .checked();
+    return Programme.of(
+        plan,
         agenda(led.client()),
-        planned.nextNumber(led.client().id()));
+        planned.nextNumber(led.client().id()),
+        new MinutesDone(WeekReview.minutesBefore(plan, logs.of(led.client().id())), List.of()));
   }
 
   /** The programme with no client. */
@@ -293,7 +301,15 @@ public class ProgrammeDesk {
             settings.ways().family(),
             Bounds.of(scope));
     return ProgrammeView.of(
-        programme, null, null, person, any -> runner, List.of(), Agenda.FREE, findings);
+        programme,
+        null,
+        null,
+        person,
+        any -> runner,
+        any -> Optional.empty(),
+        MinutesDone.NONE,
+        Agenda.FREE,
+        findings);
   }
 
   private static int or(@Nullable Integer given, int usual) {
@@ -322,7 +338,8 @@ public class ProgrammeDesk {
             .flatMap(
                 programme ->
                     WeekReview.due(programme, logged, clock.today())
-                        .map(week -> WeekReview.of(programme, week, logged))
+                        .map(
+                            week -> WeekReview.of(programme, week, logged, led.screening().scope()))
                         .map(review -> ReviewView.of(review, programme)))
             .orElse(null));
   }
@@ -339,14 +356,15 @@ public class ProgrammeDesk {
     if (!WeekReview.due(programme, logged, clock.today()).equals(Optional.of(week - 1))) {
       throw RefusedException.because(FindingKind.NOTHING_TO_DECIDE.of(week));
     }
-    Bounds bounds = Bounds.of(led.screening().scope());
+    Scope scope = led.screening().scope();
+    Bounds bounds = Bounds.of(scope);
     programme
         .outOfBounds(bounds, clock.today())
         .ifPresent(
             finding -> {
               throw RefusedException.because(finding);
             });
-    WeekReview review = WeekReview.of(programme, week - 1, logged);
+    WeekReview review = WeekReview.of(programme, week - 1, logged, scope);
     String reason = request.reason() == null ? "" : request.reason();
     WeekDecision decision =
         WeekDecision.of(
@@ -432,16 +450,15 @@ public class ProgrammeDesk {
       @Nullable Integer version,
       SavedPrescription from,
       List<Finding> findings) {
+    List<SessionLog> logged = logs.of(led.client().id());
     return ProgrammeView.of(
         programme,
         version,
         from.version(),
         led.screening().person(),
         mode -> runner(led, from, mode),
-        // A plan that is not saved is shown as if each of its weeks were done.
-        version == null
-            ? List.of()
-            : WeekReview.minutesDone(programme, weeksOver(programme), logs.of(led.client().id())),
+        decision -> WeekReview.changedSince(programme, decision, logged, led.screening().scope()),
+        WeekReview.minutesDone(programme, weeksOver(programme), logged),
         agenda(led.client()),
         findings);
   }

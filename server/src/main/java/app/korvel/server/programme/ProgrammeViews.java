@@ -9,6 +9,7 @@ import app.korvel.core.outline.WorkType;
 import app.korvel.core.prescription.Approach;
 import app.korvel.core.programme.Agenda;
 import app.korvel.core.programme.Dose;
+import app.korvel.core.programme.MinutesDone;
 import app.korvel.core.programme.Pace;
 import app.korvel.core.programme.Plan;
 import app.korvel.core.programme.PlannedSession;
@@ -35,6 +36,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
@@ -49,7 +51,7 @@ final class ProgrammeViews {
       List<DayOfWeek> weekdays,
       Integer goalMinutes,
       Integer goalDays,
-      @Nullable Integer lightWeeks,
+      @Nullable @Within(Limit.LIGHT_WEEKS) Integer lightWeeks,
       @Nullable LocalTime time) {}
 
   /**
@@ -186,6 +188,7 @@ final class ProgrammeViews {
    *
    * @param laidOn the day it was laid out on
    * @param ownOutline name of the outline it was given; null where it has its week's
+   * @param easier whether it is one of the easier days of a vigorous week
    * @param outline which of the outlines, from 0
    */
   record PlannedSessionView(
@@ -197,6 +200,7 @@ final class ProgrammeViews {
       Mode mode,
       boolean skipped,
       @Nullable String ownOutline,
+      boolean easier,
       int outline) {}
 
   /**
@@ -245,7 +249,11 @@ final class ProgrammeViews {
     }
   }
 
-  /** What was decided of a week, and of what. */
+  /**
+   * What was decided of a week, and of what.
+   *
+   * @param changed that the log it stands on has changed since; null where it has not
+   */
   record WeekDecisionView(
       int week,
       WeekDecision.Taken taken,
@@ -253,9 +261,10 @@ final class ProgrammeViews {
       String proposal,
       String reason,
       List<FindingView> because,
-      Instant decidedAt) {
+      Instant decidedAt,
+      @Nullable FindingView changed) {
 
-    static WeekDecisionView of(WeekDecision decision) {
+    static WeekDecisionView of(WeekDecision decision, Optional<Finding> changed) {
       return new WeekDecisionView(
           decision.week(),
           decision.taken(),
@@ -263,7 +272,8 @@ final class ProgrammeViews {
           decision.proposed().because().message(),
           decision.reason(),
           FindingView.of(decision.because()),
-          decision.decidedAt());
+          decision.decidedAt(),
+          changed.map(FindingView::of).orElse(null));
     }
   }
 
@@ -293,7 +303,8 @@ final class ProgrammeViews {
         @Nullable Integer prescriptionVersion,
         Person person,
         Function<Mode, Runner> runners,
-        List<Integer> done,
+        Function<WeekDecision, Optional<Finding>> changed,
+        MinutesDone done,
         Agenda agenda,
         List<Finding> findings) {
       Map<OutlineInMode, Integer> places = new HashMap<>();
@@ -322,6 +333,7 @@ final class ProgrammeViews {
                 session.mode(),
                 session.skipped(),
                 session.own().map(Named::name).orElse(null),
+                session.easier(),
                 place));
       }
       List<WeekNow> now = programme.weeksNow(person, done, agenda);
@@ -340,7 +352,9 @@ final class ProgrammeViews {
           now.get(0).against().upperMinutes().isPresent()
               ? now.get(0).against().upperMinutes().getAsInt()
               : null,
-          programme.decisions().stream().map(WeekDecisionView::of).toList(),
+          programme.decisions().stream()
+              .map(decision -> WeekDecisionView.of(decision, changed.apply(decision)))
+              .toList(),
           FindingView.of(findings));
     }
 

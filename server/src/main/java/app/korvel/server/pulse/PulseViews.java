@@ -1,5 +1,6 @@
 package app.korvel.server.pulse;
 
+import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Rounding;
@@ -24,10 +25,13 @@ import app.korvel.server.web.Within;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Pulses as they are received and sent. */
@@ -82,12 +86,12 @@ final class PulseViews {
     }
   }
 
-  /** What was taken back; undoing that makes it stand again. */
-  record TakenBack(UUID id) {}
-
   /**
    * A reading to keep: beats and window for a count, taps for one that was tapped along (or what
    * they came to), bpm for any other source.
+   *
+   * @param asUsual whether it is to count as usual although it departs far from what was taken
+   *     earlier the same day; no where it is left out
    */
   record ReadingRequest(
       PulseSource source,
@@ -101,7 +105,8 @@ final class PulseViews {
       List<Disturbance> disturbances,
       @Nullable PulseSite site,
       @Nullable Rhythm rhythm,
-      @Nullable Strength strength) {
+      @Nullable Strength strength,
+      @Nullable Boolean asUsual) {
 
     /**
      * The reading.
@@ -119,11 +124,13 @@ final class PulseViews {
       }
       RestingReading reading =
           counted ? counted(id, now) : tapped ? tapped(id, now) : read(id, now);
-      return reading.withFelt(
-          new Felt(
-              Optional.ofNullable(site),
-              Optional.ofNullable(rhythm),
-              Optional.ofNullable(strength)));
+      return reading
+          .withFelt(
+              new Felt(
+                  Optional.ofNullable(site),
+                  Optional.ofNullable(rhythm),
+                  Optional.ofNullable(strength)))
+          .takenAsUsual(Boolean.TRUE.equals(asUsual));
     }
 
     private static void unlessOf(boolean itsSource, String field, boolean given, String source) {
@@ -174,6 +181,28 @@ final class PulseViews {
     }
   }
 
+  /** A client's readings, as what one of them is judged beside. */
+  record Judge(Person person, List<RestingReading> taken, ZoneId zone) {
+
+    /** What is said of one; it may stand in the place of one of the others. */
+    private List<Finding> of(RestingReading reading) {
+      OptionalInt from =
+          WorkingResting.departure(
+              reading,
+              taken.stream().filter(each -> !each.id().equals(reading.id())).toList(),
+              zone);
+      return Stream.concat(
+              from.stream().mapToObj(bpm -> UsualResting.departs(reading.bpm(), bpm)),
+              UsualResting.judge(reading, person).stream())
+          .toList();
+    }
+  }
+
+  /**
+   * A reading.
+   *
+   * @param asUsual whether it was said to be usual although it departs far from others of its day
+   */
   record ReadingView(
       UUID id,
       Instant takenAt,
@@ -189,17 +218,18 @@ final class PulseViews {
       @Nullable PulseSite site,
       @Nullable Rhythm rhythm,
       @Nullable Strength strength,
+      boolean asUsual,
       Grade grade,
       List<String> departures,
       List<FindingView> findings,
       List<Integer> ratesBefore) {
 
-    static ReadingView of(RestingReading reading, Person person) {
-      return of(reading, person, List.of());
+    static ReadingView of(RestingReading reading, Judge judge) {
+      return of(reading, judge, List.of());
     }
 
     /** With what it said before it was corrected, latest first. */
-    static ReadingView of(RestingReading reading, Person person, List<Integer> ratesBefore) {
+    static ReadingView of(RestingReading reading, Judge judge, List<Integer> ratesBefore) {
       return new ReadingView(
           reading.id(),
           reading.takenAt(),
@@ -215,9 +245,10 @@ final class PulseViews {
           reading.felt().site().orElse(null),
           reading.felt().rhythm().orElse(null),
           reading.felt().strength().orElse(null),
+          reading.asUsual(),
           reading.grade(),
           reading.departures(),
-          FindingView.of(UsualResting.judge(reading, person)),
+          FindingView.of(judge.of(reading)),
           ratesBefore);
     }
   }

@@ -4,6 +4,7 @@ import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Answers;
 import app.korvel.core.screening.Clearance;
 import app.korvel.core.screening.Client;
+import app.korvel.core.screening.Consent;
 import app.korvel.core.screening.Decision;
 import app.korvel.core.screening.Intake;
 import app.korvel.core.screening.Screening;
@@ -11,6 +12,8 @@ import app.korvel.server.client.ClientRecords;
 import app.korvel.server.screening.ScreeningViews.AnswersView;
 import app.korvel.server.screening.ScreeningViews.ClearanceRequest;
 import app.korvel.server.screening.ScreeningViews.ClearanceView;
+import app.korvel.server.screening.ScreeningViews.ConsentRequest;
+import app.korvel.server.screening.ScreeningViews.ConsentView;
 import app.korvel.server.screening.ScreeningViews.DecisionView;
 import app.korvel.server.screening.ScreeningViews.IntakeRequest;
 import app.korvel.server.screening.ScreeningViews.IntakeView;
@@ -20,9 +23,12 @@ import app.korvel.server.screening.ScreeningViews.ScreeningRequest;
 import app.korvel.server.screening.ScreeningViews.ScreeningView;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.NotFoundException;
+import app.korvel.server.web.OneWrite;
 import app.korvel.server.web.ProblemType;
 import app.korvel.server.web.Problems;
+import app.korvel.server.web.TakenBack;
 import app.korvel.store.ClearanceRepository;
+import app.korvel.store.ConsentRepository;
 import app.korvel.store.Ids;
 import app.korvel.store.IntakeRepository;
 import app.korvel.store.IntakeRepository.StaleIntakeException;
@@ -49,6 +55,7 @@ import org.springframework.web.bind.annotation.RestController;
 class ScreeningController {
   private final IntakeRepository intakes;
   private final ClearanceRepository clearances;
+  private final ConsentRepository consents;
   private final ClientRecords records;
   private final StudioClock clock;
   private final Ids ids;
@@ -56,11 +63,13 @@ class ScreeningController {
   ScreeningController(
       IntakeRepository intakes,
       ClearanceRepository clearances,
+      ConsentRepository consents,
       ClientRecords records,
       StudioClock clock,
       Ids ids) {
     this.intakes = intakes;
     this.clearances = clearances;
+    this.consents = consents;
     this.records = records;
     this.clock = clock;
     this.ids = ids;
@@ -92,6 +101,7 @@ class ScreeningController {
    * Keeps the answers as the next version. The same answers given again on a later day, or after a
    * change was told, are a version of their own: they confirm.
    */
+  @OneWrite
   @PutMapping("/api/clients/{id}/screening")
   ScreeningView answer(@PathVariable UUID id, @RequestBody IntakeRequest request) {
     Client client = records.open(id);
@@ -132,6 +142,7 @@ class ScreeningController {
             HttpStatus.CONFLICT, stale.getMessage() + " Look at theirs, then answer again."));
   }
 
+  @OneWrite
   @PostMapping("/api/clients/{id}/clearances")
   @ResponseStatus(HttpStatus.CREATED)
   ClearanceView clear(@PathVariable UUID id, @RequestBody ClearanceRequest request) {
@@ -141,13 +152,60 @@ class ScreeningController {
     return ClearanceView.of(clearance, clock.today());
   }
 
-  /** Takes back a clearance that was put on record by mistake. */
+  /** Takes back a clearance that was put on record by mistake; what is answered can be undone. */
+  @OneWrite
   @DeleteMapping("/api/clients/{id}/clearances/{clearance}")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void takeBack(@PathVariable UUID id, @PathVariable UUID clearance) {
+  TakenBack takeBack(@PathVariable UUID id, @PathVariable UUID clearance) {
     records.open(id);
-    if (!clearances.withdraw(ids.next(), id, clearance, clock.now())) {
-      throw new NotFoundException("This client has no clearance " + clearance + ".");
+    UUID by = ids.next();
+    require(clearances.withdraw(id, clearance, by, clock.now()), "clearance", clearance);
+    return new TakenBack(by);
+  }
+
+  /** Undoes a taking back. */
+  @OneWrite
+  @PostMapping("/api/clients/{id}/clearances/{clearance}/undo")
+  TakenBack undo(@PathVariable UUID id, @PathVariable UUID clearance) {
+    records.open(id);
+    UUID by = ids.next();
+    require(clearances.undo(id, clearance, by), "clearance", clearance);
+    return new TakenBack(by);
+  }
+
+  /** Puts a parent's or guardian's consent on record. */
+  @OneWrite
+  @PostMapping("/api/clients/{id}/consents")
+  @ResponseStatus(HttpStatus.CREATED)
+  ConsentView consent(@PathVariable UUID id, @RequestBody ConsentRequest request) {
+    records.open(id);
+    Consent consent = request.consent(ids.next(), clock.now(), clock.zone());
+    consents.add(id, consent);
+    return ConsentView.of(consent);
+  }
+
+  /** Takes back a consent that was put on record by mistake, or is given no more. */
+  @OneWrite
+  @DeleteMapping("/api/clients/{id}/consents/{consent}")
+  TakenBack takeBackConsent(@PathVariable UUID id, @PathVariable UUID consent) {
+    records.open(id);
+    UUID by = ids.next();
+    require(consents.withdraw(id, consent, by, clock.now()), "consent", consent);
+    return new TakenBack(by);
+  }
+
+  /** Undoes a taking back. */
+  @OneWrite
+  @PostMapping("/api/clients/{id}/consents/{consent}/undo")
+  TakenBack undoConsent(@PathVariable UUID id, @PathVariable UUID consent) {
+    records.open(id);
+    UUID by = ids.next();
+    require(consents.undo(id, consent, by), "consent", consent);
+    return new TakenBack(by);
+  }
+
+  private static void require(boolean known, String what, UUID id) {
+    if (!known) {
+      throw new NotFoundException("This client has no " + what + " " + id + ".");
     }
   }
 
@@ -161,6 +219,8 @@ class ScreeningController {
         clearances.of(client.id()).stream()
             .map(clearance -> ClearanceView.of(clearance, clock.today()))
             .toList(),
+        screening.person().under18(),
+        consents.of(client.id()).stream().map(ConsentView::of).toList(),
         DecisionView.of(screening));
   }
 }

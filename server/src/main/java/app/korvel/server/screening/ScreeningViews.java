@@ -6,6 +6,7 @@ import app.korvel.core.screening.Allows;
 import app.korvel.core.screening.Answers;
 import app.korvel.core.screening.Clearance;
 import app.korvel.core.screening.Condition;
+import app.korvel.core.screening.Consent;
 import app.korvel.core.screening.Decision;
 import app.korvel.core.screening.Effects;
 import app.korvel.core.screening.Equipment;
@@ -108,7 +109,6 @@ final class ScreeningViews {
       @Nullable List<Condition> conditions,
       @Nullable List<MedicineView> medicines,
       @Nullable List<LimitView> limits,
-      @Nullable Boolean guardianConsent,
       @Nullable Goal goal,
       @Nullable List<DayOfWeek> days,
       @Nullable List<Equipment> equipment,
@@ -125,7 +125,6 @@ final class ScreeningViews {
           Set.copyOf(orNone(conditions)),
           orNone(medicines).stream().map(MedicineView::medicine).toList(),
           orNone(limits).stream().map(LimitView::limit).toList(),
-          Boolean.TRUE.equals(guardianConsent),
           Optional.ofNullable(goal),
           Set.copyOf(orNone(days)),
           Set.copyOf(orNone(equipment)),
@@ -148,7 +147,6 @@ final class ScreeningViews {
       List<Condition> conditions,
       List<MedicineView> medicines,
       List<LimitView> limits,
-      boolean guardianConsent,
       @Nullable Goal goal,
       List<DayOfWeek> days,
       List<Equipment> equipment,
@@ -165,7 +163,6 @@ final class ScreeningViews {
           List.copyOf(answers.conditions()),
           answers.medicines().stream().map(MedicineView::of).toList(),
           answers.limits().stream().map(LimitView::of).toList(),
-          answers.guardianConsent(),
           answers.goal().orElse(null),
           List.copyOf(answers.days()),
           List.copyOf(answers.equipment()),
@@ -222,6 +219,19 @@ final class ScreeningViews {
           clearance.until(),
           clearance.note(),
           clearance.inForceOn(today));
+    }
+  }
+
+  /** A parent's or guardian's consent to put on record. */
+  record ConsentRequest(String givenBy, LocalDate givenOn, @Nullable String note) {
+    Consent consent(UUID id, Instant now, ZoneId zone) {
+      return Consent.of(id, givenBy, givenOn, note == null ? "" : note, now, zone);
+    }
+  }
+
+  record ConsentView(UUID id, String givenBy, LocalDate givenOn, String note) {
+    static ConsentView of(Consent consent) {
+      return new ConsentView(consent.id(), consent.givenBy(), consent.givenOn(), consent.note());
     }
   }
 
@@ -312,20 +322,43 @@ final class ScreeningViews {
    * @param version the version that holds; 0 where nothing was asked yet
    * @param answers the answers that hold
    * @param versions every version, latest first
+   * @param consentAsked whether a parent or guardian has to agree
    */
   record ScreeningView(
       int version,
       AnswersView answers,
       List<IntakeView> versions,
       List<ClearanceView> clearances,
+      boolean consentAsked,
+      List<ConsentView> consents,
       DecisionView decision) {}
 
   record ConditionOption(
       Condition id, String name, Condition.Group group, String groupName, boolean knownDisease) {}
 
-  record MedicineOption(MedicineClass id, String name, String meaning, List<String> genericNames) {}
+  /**
+   * A class of medicines.
+   *
+   * @param tells the disease that counts as known where one is taken; null where none does
+   */
+  record MedicineOption(
+      MedicineClass id,
+      String name,
+      String meaning,
+      List<String> genericNames,
+      @Nullable Condition tells) {}
 
-  record LimitOption(WrittenLimit.Kind id, String name, @Nullable String accepted, int lessBpm) {}
+  /**
+   * A written limit.
+   *
+   * @param tells the disease that counts as known where there is one; null where none does
+   */
+  record LimitOption(
+      WrittenLimit.Kind id,
+      String name,
+      @Nullable String accepted,
+      int lessBpm,
+      @Nullable Condition tells) {}
 
   record TopicOption(Topic id, String name, boolean decides) {}
 
@@ -373,7 +406,11 @@ final class ScreeningViews {
                 .map(
                     each ->
                         new MedicineOption(
-                            each, each.displayName(), each.meaning(), each.genericNames()))
+                            each,
+                            each.displayName(),
+                            each.meaning(),
+                            each.genericNames(),
+                            each.tells().orElse(null)))
                 .toList(),
             Arrays.stream(WrittenLimit.Kind.values())
                 .map(
@@ -382,7 +419,8 @@ final class ScreeningViews {
                             each,
                             each.displayName(),
                             each.limit().map(Limit::accepted).orElse(null),
-                            each.lessBpm()))
+                            each.lessBpm(),
+                            each.tells().orElse(null)))
                 .toList(),
             Arrays.stream(Goal.values())
                 .map(each -> new AimOption(each, each.displayName(), each.meaning()))

@@ -21,6 +21,7 @@ import app.korvel.server.session.SessionLogViews.StopSignView;
 import app.korvel.server.session.SessionLogViews.ToLog;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.NotFoundException;
+import app.korvel.server.web.OneWrite;
 import app.korvel.store.ClientRepository;
 import app.korvel.store.Ids;
 import app.korvel.store.PlannedSessionRepository;
@@ -129,6 +130,7 @@ class SessionLogController {
   private record Alike(UUID clientId, Mode mode, Percents range) {}
 
   /** Keeps logs: all of them, or none. */
+  @OneWrite
   @PostMapping("/api/session-logs")
   @ResponseStatus(HttpStatus.CREATED)
   SessionLogList keep(@RequestBody SessionLogsRequest request) {
@@ -174,6 +176,7 @@ class SessionLogController {
   }
 
   /** Puts one right; it stays as put on record when it was. */
+  @OneWrite
   @PutMapping("/api/clients/{id}/session-logs/{log}")
   SessionLogView correct(
       @PathVariable UUID id, @PathVariable UUID log, @RequestBody SessionLogRequest request) {
@@ -194,10 +197,11 @@ class SessionLogController {
             .filter(each -> each.mode() == typed.mode())
             .map(each -> typed.asking(each.asked()))
             .orElse(typed);
-    require(logs.correct(id, log, by), log);
+    require(logs.correct(id, log, by, clock.now()), log);
     return SessionLogView.of(client, by);
   }
 
+  @OneWrite
   @DeleteMapping("/api/clients/{id}/session-logs/{log}")
   KeptLog takeBack(@PathVariable UUID id, @PathVariable UUID log) {
     records.open(id);
@@ -207,6 +211,7 @@ class SessionLogController {
   }
 
   /** Undoes a correction or a taking back. */
+  @OneWrite
   @PostMapping("/api/clients/{id}/session-logs/{log}/undo")
   KeptLog undo(@PathVariable UUID id, @PathVariable UUID log) {
     records.open(id);

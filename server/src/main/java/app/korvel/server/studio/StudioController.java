@@ -25,6 +25,7 @@ class StudioController {
   StudioView studio() {
     return new StudioView(
         clock.today(),
+        clock.untilTomorrow().toMillis(),
         clock.zone().getId(),
         folder.demo(),
         settings.now().version(),
@@ -35,8 +36,14 @@ class StudioController {
         StopSigns.NOTICE);
   }
 
+  /**
+   * The studio.
+   *
+   * @param millisToMidnight until its next day begins
+   */
   record StudioView(
       LocalDate today,
+      long millisToMidnight,
       String timeZone,
       boolean demo,
       int version,

@@ -9,6 +9,7 @@ import app.korvel.core.progress.DueList;
 import app.korvel.core.progress.DueList.Due;
 import app.korvel.core.progress.DueList.Facts;
 import app.korvel.core.progress.DueList.Held;
+import app.korvel.core.pulse.UsualPulse;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Effects;
 import app.korvel.core.screening.Screening;
@@ -135,7 +136,8 @@ class TodayController {
   /**
    * The page.
    *
-   * @param pending those whose day it is and who have not been checked in
+   * @param pending those whose day it is and who have not been checked in, or are to be counted
+   *     again
    * @param checked those who have, and may train
    * @param mustNot those who must not train, by their screening or today's check-in
    * @param due those due for something
@@ -175,10 +177,18 @@ class TodayController {
       Screening screening = ground.screening();
       Optional<SavedCheckIn> kept = Optional.ofNullable(checkedIn.get(client.id()));
       Optional<Finding> stops = screening.stops().stream().findFirst();
-      kept.ifPresent(
-          saved ->
-              (saved.outcome() == Outcome.NOT_TODAY ? mustNot : checked)
-                  .add(checked(client, ground, saved)));
+      // One to be counted again is not also to be: they must not train, whatever it comes to.
+      kept.filter(saved -> stops.isEmpty() || saved.outcome() != Outcome.COUNT_AGAIN)
+          .ifPresent(
+              saved -> {
+                List<TodayRow> here =
+                    switch (saved.outcome()) {
+                      case GO, LIGHT_ONLY -> checked;
+                      case COUNT_AGAIN -> pending;
+                      case NOT_TODAY -> mustNot;
+                    };
+                here.add(checked(client, ground, saved));
+              });
       boolean notToday =
           kept.map(SavedCheckIn::outcome).filter(Outcome.NOT_TODAY::equals).isPresent();
       if (stops.isPresent() && !notToday) {
@@ -186,7 +196,8 @@ class TodayController {
             row(client, ground, stops.get().message(), stops.get().because(), Leads.SCREENING));
       } else if (kept.isEmpty()
           && expected(screening, current.get(client.id()), inCalendar.contains(client.id()))) {
-        pending.add(row(client, ground, pending(ground), "", Leads.CHECK_IN));
+        pending.add(
+            row(client, ground, pending(ground, everyone.usual(client)), "", Leads.CHECK_IN));
       }
       List<Due> list =
           DueList.of(
@@ -227,14 +238,9 @@ class TodayController {
   }
 
   /** What is at hand and what to ask for before a session. */
-  private static String pending(Groundwork ground) {
+  private static String pending(Groundwork ground, Optional<UsualPulse> known) {
     Effects effects = ground.screening().effects();
-    String usual =
-        ground
-            .resting()
-            .filter(working -> !working.stale())
-            .map(working -> "usual " + working.bpm())
-            .orElse("no usual value yet");
+    String usual = known.map(value -> "usual " + value.bpm()).orElse("no usual value yet");
     return Stream.of(
             Stream.of(usual),
             effects.ask().stream().map(measure -> "measure " + Words.of(measure).replace('-', ' ')),

@@ -4,9 +4,12 @@ import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.server.web.ProblemType.FieldError;
 import app.korvel.store.StaleVersionException;
+import app.korvel.store.StoreException;
 import app.korvel.store.SupersededException;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
+import java.util.Objects;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.io.ClassPathResource;
@@ -17,6 +20,9 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.HttpMediaTypeException;
+import org.springframework.web.HttpMediaTypeNotAcceptableException;
+import org.springframework.web.HttpRequestMethodNotSupportedException;
 import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -48,9 +54,9 @@ public class Problems extends ResponseEntityExceptionHandler {
   ResponseEntity<Object> refused(RefusedException refused) {
     ProblemDetail problem =
         ProblemType.REFUSED.problem(HttpStatus.UNPROCESSABLE_CONTENT, refused.getMessage());
-    problem.setProperty("findings", FindingView.of(refused.findings()));
+    problem.setProperty("findings", ProblemType.listed(FindingView.of(refused.findings())));
     if (!refused.faults().isEmpty()) {
-      problem.setProperty("errors", FieldError.of(refused.faults()));
+      problem.setProperty("errors", ProblemType.listed(FieldError.of(refused.faults())));
     }
     return answer(problem);
   }
@@ -94,6 +100,39 @@ public class Problems extends ResponseEntityExceptionHandler {
   @ExceptionHandler
   ResponseEntity<Object> emptyBody(RequestChecks.NullBodyException empty) {
     return answer(malformed("A JSON body is needed."));
+  }
+
+  /** What a person can do something about is named, to them and in one line of the log. */
+  @ExceptionHandler
+  ResponseEntity<Object> storeFailed(StoreException failure, HttpServletRequest request) {
+    return switch (failure.reason()) {
+      case DISK_FULL -> {
+        LOG.error("The disk is full: nothing can be saved until some of it is freed.");
+        yield answer(
+            ProblemType.STORAGE_FULL.problem(
+                HttpStatus.INSUFFICIENT_STORAGE,
+                "Nothing was saved: the disk of the server is full. Free some of it, then try"
+                    + " again."));
+      }
+      case DAMAGED -> {
+        LOG.error("The data file is damaged. Stop the server and restore a copy.");
+        yield answer(
+            ProblemType.FAILED.problem(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "The data file is damaged. Stop the server and restore a copy."));
+      }
+      case OTHER -> failed(failure, request);
+    };
+  }
+
+  /** A query or a form that is not what it says it is. */
+  @ExceptionHandler
+  ResponseEntity<Object> undecodable(InvalidParameterException undecodable) {
+    return answer(
+        ProblemType.NOT_SUPPORTED.problem(
+            HttpStatus.BAD_REQUEST,
+            "The query of the address cannot be decoded. Accepted: UTF-8 in percent signs, as in"
+                + " ?q=%C3%85se."));
   }
 
   @ExceptionHandler
@@ -194,11 +233,15 @@ public class Problems extends ResponseEntityExceptionHandler {
     if (mismatch.getParameter().hasParameterAnnotation(PathVariable.class)) {
       return answer(
           ProblemType.NOT_FOUND.problem(
-              HttpStatus.NOT_FOUND, "Nothing has the id “" + mismatch.getValue() + "”."));
+              HttpStatus.NOT_FOUND,
+              "Nothing has the id “"
+                  + shortened(mismatch.getValue())
+                  + "”. Accepted: the id of a"
+                  + " record."));
     }
     return invalidField(
         mismatch.getName(),
-        "“" + mismatch.getValue() + "” is not accepted",
+        "“" + shortened(mismatch.getValue()) + "” is not accepted",
         type == null ? "text" : RequestChecks.accepted(type));
   }
 
@@ -212,8 +255,30 @@ public class Problems extends ResponseEntityExceptionHandler {
     return ResponseEntity.status(status)
         .headers(headers)
         .contentType(MediaType.APPLICATION_PROBLEM_JSON)
-        .body(ProblemType.NOT_SUPPORTED.problem(status, failure.getMessage()));
+        .body(ProblemType.NOT_SUPPORTED.problem(status, detail(failure)));
   }
+
+  /** What is wrong with how an address was used, and how it is. */
+  private static String detail(Exception failure) {
+    if (failure instanceof HttpRequestMethodNotSupportedException method) {
+      return method.getMethod()
+          + " is not done here. Accepted: "
+          + String.join(", ", Objects.requireNonNullElse(method.getSupportedMethods(), NONE))
+          + ".";
+    }
+    if (failure instanceof HttpMediaTypeException type) {
+      boolean asked = failure instanceof HttpMediaTypeNotAcceptableException;
+      return (asked ? "No such answer is given." : "No such body is read.")
+          + " Accepted: "
+          + (type.getSupportedMediaTypes().isEmpty()
+              ? MediaType.APPLICATION_JSON_VALUE
+              : MediaType.toString(type.getSupportedMediaTypes()))
+          + ".";
+    }
+    return "The address is not used that way. Accepted: what /api/openapi.json describes.";
+  }
+
+  private static final String[] NONE = {"nothing"};
 
   private static ResponseEntity<Object> mismatched(JacksonException mismatch) {
     JacksonException.Reference last = mismatch.getPath().get(mismatch.getPath().size() - 1);

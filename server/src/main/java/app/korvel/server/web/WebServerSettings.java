@@ -1,5 +1,6 @@
 package app.korvel.server.web;
 
+import org.apache.catalina.core.StandardHost;
 import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
 import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.context.annotation.Bean;
@@ -16,5 +17,15 @@ class WebServerSettings {
     return factory ->
         factory.addConnectorCustomizers(
             connector -> connector.setProperty("socket.appWriteBufSize", "" + WRITE_BUFFER_BYTES));
+  }
+
+  /** What never reaches a page is answered as what does. */
+  @Bean
+  WebServerFactoryCustomizer<TomcatServletWebServerFactory> refusals() {
+    return factory ->
+        factory.addContextCustomizers(
+            context ->
+                ((StandardHost) context.getParent())
+                    .setErrorReportValveClass(ProblemValve.class.getName()));
   }
 }

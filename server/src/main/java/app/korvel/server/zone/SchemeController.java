@@ -18,6 +18,7 @@ import app.korvel.server.client.ClientRecords;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.studio.StudioSettings;
 import app.korvel.server.web.NotFoundException;
+import app.korvel.server.web.OneWrite;
 import app.korvel.server.web.Problems;
 import app.korvel.server.web.TooLargeException;
 import app.korvel.server.zone.SchemeViews.ClientSchemeRequest;
@@ -140,12 +141,14 @@ class SchemeController {
     return WrittenScheme.of(SchemeFile.read(file));
   }
 
+  @OneWrite
   @PostMapping("/api/schemes")
   @ResponseStatus(HttpStatus.CREATED)
   SchemeView add(@RequestBody SchemeRequest request) {
     return view(own.add(checked(ids.next().toString(), request), clock.now()));
   }
 
+  @OneWrite
   @PutMapping("/api/schemes/{id}")
   SchemeView change(@PathVariable String id, @RequestBody SchemeChangeRequest request) {
     saved(id);
@@ -155,6 +158,7 @@ class SchemeController {
   }
 
   /** Puts one away, or brings one back; one that is in use stays. */
+  @OneWrite
   @PutMapping("/api/schemes/{id}/archived")
   SchemeView archive(@PathVariable String id, @RequestBody SchemeArchiveRequest request) {
     if (request.archived()) {
@@ -163,6 +167,8 @@ class SchemeController {
               use -> {
                 throw RefusedException.because(FindingKind.SCHEME_IN_USE.of(use));
               });
+    } else {
+      checkFree(saved(id).scheme());
     }
     return own.archive(id, request.version(), request.archived(), clock.now())
         .map(this::view)
@@ -205,6 +211,7 @@ class SchemeController {
   }
 
   /** What the studio has chosen for everyone is changed. */
+  @OneWrite
   @PutMapping("/api/studio/ways")
   WaysView choose(@RequestBody WaysRequest request) {
     Scheme scheme = shelf.of(request.scheme());
@@ -213,6 +220,7 @@ class SchemeController {
   }
 
   /** Which scheme a client's bands are shown in from now on. */
+  @OneWrite
   @PutMapping("/api/clients/{id}/scheme")
   ChosenView choose(@PathVariable UUID id, @RequestBody ClientSchemeRequest request) {
     Client client = records.open(id);
@@ -220,6 +228,17 @@ class SchemeController {
         Optional.ofNullable(request.scheme()).map(chosen -> shelf.of(chosen).id());
     if (!scheme.equals(shelf.chosen(client))) {
       own.choose(ids.next(), id, scheme, clock.today(), clock.now());
+    }
+    return ChosenView.of(shelf, settings, client);
+  }
+
+  /** Undoes the latest choice for a client: what was chosen before it stands again. */
+  @OneWrite
+  @PostMapping("/api/clients/{id}/scheme/{choice}/undo")
+  ChosenView undo(@PathVariable UUID id, @PathVariable UUID choice) {
+    Client client = records.open(id);
+    if (!own.undo(id, choice, ids.next(), clock.now())) {
+      throw new NotFoundException("This client has no choice of a scheme " + choice + ".");
     }
     return ChosenView.of(shelf, settings, client);
   }
@@ -238,18 +257,22 @@ class SchemeController {
     return SchemeView.of(scheme, saved.version(), own.chosenFor(scheme.id()));
   }
 
-  /** Two of one name could not be told apart. */
   private Scheme checked(String id, SchemeRequest request) {
     Scheme scheme = request.written().checked(id);
+    checkFree(scheme);
+    return scheme;
+  }
+
+  /** Two of one name could not be told apart. */
+  private void checkFree(Scheme scheme) {
     boolean taken =
         shelf.all().stream()
-            .anyMatch(
-                other -> !other.id().equals(id) && other.name().equalsIgnoreCase(scheme.name()));
+            .filter(other -> !other.id().equals(scheme.id()))
+            .anyMatch(other -> other.name().equalsIgnoreCase(scheme.name()));
     if (taken) {
       throw InvalidValueException.of(
           "name", "is the name of another scheme", "a name that no scheme has yet");
     }
-    return scheme;
   }
 
   private Optional<String> inUse(String id) {

@@ -7,6 +7,7 @@ import app.korvel.core.zone.Schemes;
 import app.korvel.server.studio.StudioSettings;
 import app.korvel.store.SavedScheme;
 import app.korvel.store.SchemeRepository;
+import app.korvel.store.SchemeRepository.Chosen;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -52,6 +53,11 @@ public class SchemeShelf {
   /** The scheme that was asked for; else the one chosen for the client; else the studio's. */
   Scheme of(Client client, @Nullable String asked) {
     return of(asked == null ? inUse(client) : asked);
+  }
+
+  /** The latest choice for the client, if one was ever made. */
+  Optional<Chosen> latestChoice(Client client) {
+    return own.latestChoice(client.id());
   }
 
   /** The id of the scheme chosen for the client, if one was. */

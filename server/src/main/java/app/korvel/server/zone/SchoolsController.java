@@ -106,12 +106,12 @@ class SchoolsController {
     Groundwork ground = records.groundwork(client, mode);
     InHand hand = anchors.inHand(client, ground, null);
     Uncertainty uncertainty = ground.uncertainty();
-    AimView aim = target.of(client);
+    AimView aim = target.of(client, mode);
     Wanted first =
         new Wanted(
             aim.prescribed() ? "What is prescribed" : "Where to start",
             new Percents(aim.lowPercent(), aim.highPercent()));
-    Ceiling ceiling = Ceiling.of(ground.person(), ground.permission());
+    Ceiling ceiling = ground.ceiling();
     List<Wanted> wanted = new ArrayList<>(List.of(first));
     goals().map(goal -> goal.under(ceiling)).forEach(wanted::add);
     return latest.of(

@@ -11,6 +11,7 @@ import app.korvel.server.client.ClientRecords;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.FindingView;
 import app.korvel.server.web.NotFoundException;
+import app.korvel.server.web.OneWrite;
 import app.korvel.server.web.Within;
 import app.korvel.store.Ids;
 import app.korvel.store.ThresholdRepository;
@@ -111,6 +112,7 @@ class ThresholdController {
         working.flatMap(WorkingThresholds::finding).map(FindingView::of).orElse(null));
   }
 
+  @OneWrite
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   ThresholdsView add(@PathVariable UUID id, @RequestBody ThresholdsRequest request) {
@@ -133,6 +135,7 @@ class ThresholdController {
   }
 
   /** Takes some back; what is answered can be undone. */
+  @OneWrite
   @DeleteMapping("/{thresholds}")
   KeptThresholds takeBack(@PathVariable UUID id, @PathVariable("thresholds") UUID taken) {
     records.open(id);
@@ -144,6 +147,7 @@ class ThresholdController {
   }
 
   /** Undoes a taking back. */
+  @OneWrite
   @PostMapping("/{thresholds}/undo")
   KeptThresholds undo(@PathVariable UUID id, @PathVariable("thresholds") UUID taken) {
     records.open(id);

@@ -6,7 +6,6 @@ import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.RefusedException;
-import app.korvel.core.outline.Ceiling;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.Prescribable;
 import app.korvel.core.screening.Client;
@@ -29,6 +28,7 @@ import app.korvel.server.web.WrittenJson;
 import app.korvel.server.zone.ClientAnchors.InHand;
 import app.korvel.server.zone.ZoneViews.PrescribableView;
 import app.korvel.server.zone.ZoneViews.ZonesView;
+import app.korvel.store.SchemeRepository.Chosen;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -103,13 +103,13 @@ class ZoneController {
   @PostMapping("/api/calculator/counts")
   CountsAnswer counts(@RequestBody CountsRequest request) {
     return new CountsAnswer(
-        ZoneViews.counts(CountCard.of(request.lowBpm, request.highBpm, request.capped)));
+        ZoneViews.counts(CountCard.of(request.lowBpm, request.highBpm, request.cap())));
   }
 
   @PostMapping("/api/calculator/counts/working")
   WorkingView counts(@RequestBody CountsWorkingRequest request) {
     return WorkingView.of(
-        CountCard.longHand(request.of.lowBpm, request.of.highBpm, request.of.capped),
+        CountCard.longHand(request.of.lowBpm, request.of.highBpm, request.of.cap()),
         request.figures);
   }
 
@@ -159,11 +159,7 @@ class ZoneController {
         ZonesView.of(zones, uncertainty, settings.ways().family()),
         PrescribableView.of(
             Prescribable.of(
-                zones.bands(),
-                hand.scheme().basis(),
-                reserve,
-                ground.capBpm(),
-                Ceiling.of(ground.person(), ground.permission()))),
+                zones.bands(), hand.scheme().basis(), reserve, ground.capBpm(), ground.ceiling())),
         ground.maximum().orElseThrow().method(),
         ground.permission().vigorous() ? null : reserve.rateAt(Permission.CEILING_PERCENT),
         FindingView.of(findings));
@@ -251,9 +247,30 @@ class ZoneController {
 
   record TargetWorkingRequest(TargetRequest of, @Nullable List<@Nullable BigDecimal> figures) {}
 
-  /** A range of rates; {@code capped} where the upper end is a cap, so that its counts go down. */
+  /**
+   * A range of rates, and a cap that none of its counts may come to exceed.
+   *
+   * @param capped whether the upper end is the cap, where no other is given
+   */
   record CountsRequest(
-      @Within(Limit.PULSE) Integer lowBpm, @Within(Limit.PULSE) Integer highBpm, Boolean capped) {}
+      @Within(Limit.PULSE) Integer lowBpm,
+      @Within(Limit.PULSE) Integer highBpm,
+      @Nullable Boolean capped,
+      @Nullable @Within(Limit.CAP) Integer capBpm) {
+
+    OptionalInt cap() {
+      if (capBpm == null) {
+        return Boolean.TRUE.equals(capped) ? OptionalInt.of(highBpm) : OptionalInt.empty();
+      }
+      if (capBpm < lowBpm) {
+        throw InvalidValueException.of(
+            "capBpm",
+            capBpm + " is under the lower edge (" + lowBpm + ")",
+            "the lower edge or more");
+      }
+      return OptionalInt.of(capBpm);
+    }
+  }
 
   record CountsWorkingRequest(CountsRequest of, @Nullable List<@Nullable BigDecimal> figures) {}
 
@@ -270,11 +287,15 @@ class ZoneController {
    * Which scheme a client's bands are shown in.
    *
    * @param chosen the one chosen for this client; null where it is the studio's
+   * @param choiceId the latest choice, which can be undone; null where none was ever made
    * @param studio the studio's
    */
-  record ChosenView(@Nullable String chosen, String studio) {
+  record ChosenView(@Nullable String chosen, @Nullable UUID choiceId, String studio) {
     static ChosenView of(SchemeShelf shelf, StudioSettings settings, Client client) {
-      return new ChosenView(shelf.chosen(client).orElse(null), settings.ways().scheme());
+      return new ChosenView(
+          shelf.chosen(client).orElse(null),
+          shelf.latestChoice(client).map(Chosen::id).orElse(null),
+          settings.ways().scheme());
     }
   }
 

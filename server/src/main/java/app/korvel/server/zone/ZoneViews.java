@@ -1,6 +1,5 @@
 package app.korvel.server.zone;
 
-import app.korvel.core.measure.Limit;
 import app.korvel.core.prescription.Prescribable;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.zone.Basis;
@@ -16,11 +15,9 @@ import app.korvel.core.zone.Zones;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.math.BigDecimal;
 import java.util.Arrays;
-import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /** Zones as they are sent. */
@@ -136,16 +133,12 @@ public final class ZoneViews {
       int level,
       Map<String, Integer> counts) {
 
-    /** The beats of each single rate by the seconds of the window, laid out once. */
-    private static final List<Map<String, Integer>> BEATS =
-        IntStream.rangeClosed(0, Limit.PULSE.highest()).mapToObj(RateView::beats).toList();
-
-    private static Map<String, Integer> beats(int bpm) {
+    private static Map<String, Integer> beats(CountCard counts) {
       Map<String, Integer> beats = new LinkedHashMap<>();
       for (CountWindow window : CountCard.WINDOWS) {
-        beats.put(String.valueOf(window.seconds()), CountCard.of(bpm).beats().get(window).low());
+        beats.put(String.valueOf(window.seconds()), counts.beats().get(window).high());
       }
-      return Collections.unmodifiableMap(beats);
+      return beats;
     }
 
     static RateView of(Zones.Reading reading) {
@@ -157,7 +150,7 @@ public final class ZoneViews {
           reading.bands(),
           reading.overCap(),
           reading.level().number(),
-          BEATS.get(reading.bpm()));
+          beats(reading.counts()));
     }
   }
 

@@ -1,0 +1,131 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { nextTick, reactive, ref } from 'vue'
+import { asProblem } from '../api/http'
+import { addConsent, takeBackConsent, undoConsent, type Consent } from '../api/korvel'
+import TextField from '../shared/TextField.vue'
+import { useFieldMessages } from '../shared/fields'
+import { onHash } from '../shared/hash'
+import { useRecords } from '../shared/records'
+import { theStudio } from '../shared/studio'
+import { day } from '../shared/words'
+
+/** Whether a parent or guardian agrees: who said so, and when. */
+const props = defineProps<{
+  id: string
+  consents: Consent[]
+  closed: boolean
+  /** Called after every change; an undo may come when this list has long gone from the page. */
+  changed: () => Promise<void>
+}>()
+
+const adding = ref(false)
+const entry = reactive({ givenBy: '', givenOn: '', note: '' })
+const { messages, general, clear, show } = useFieldMessages()
+const records = useRecords(props.changed, show)
+const saving = ref(false)
+const first = ref<InstanceType<typeof TextField> | null>(null)
+const heading = ref<HTMLElement | null>(null)
+
+async function start() {
+  Object.assign(entry, { givenBy: '', givenOn: theStudio.value?.today ?? '', note: '' })
+  clear()
+  adding.value = true
+  await nextTick()
+  first.value?.focus()
+}
+async function leave() {
+  adding.value = false
+  await nextTick()
+  heading.value?.focus()
+}
+
+async function save() {
+  if (saving.value) return
+  saving.value = true
+  clear()
+  try {
+    const kept = await addConsent(props.id, { ...entry, givenOn: entry.givenOn || null })
+    await records.kept(`The consent of ${kept.givenBy} is on record.`, () =>
+      takeBackConsent(props.id, kept.id),
+    )
+    await leave()
+  } catch (thrown) {
+    show(asProblem(thrown))
+  } finally {
+    saving.value = false
+  }
+}
+const takeBack = (consent: Consent) =>
+  records.takeBack(
+    `The consent of ${consent.givenBy} is taken off the record.`,
+    () => takeBackConsent(props.id, consent.id),
+    (taken) => undoConsent(props.id, taken),
+  )
+
+// Whoever comes from a place that misses it wants to put it on record.
+onHash((part) => part === 'consent' && !props.consents.length && !props.closed && start())
+</script>
+
+<template>
+  <section id="consent" class="stack" aria-labelledby="consent-title">
+    <h2 id="consent-title" ref="heading" tabindex="-1">Consent of a parent or guardian</h2>
+    <ul v-if="consents.length">
+      <li v-for="each in consents" :key="each.id">
+        <p>
+          <b>{{ each.givenBy }}</b>
+        </p>
+        <p class="quiet small">
+          {{ day(each.givenOn) }}<template v-if="each.note"> · {{ each.note }}</template>
+        </p>
+        <button
+          v-if="!closed"
+          type="button"
+          class="link small"
+          :aria-label="`Take back the consent of ${each.givenBy}`"
+          @click="takeBack(each)"
+        >
+          Take back
+        </button>
+      </li>
+    </ul>
+    <p v-else class="quiet">Not on record. Nobody under 18 starts without it.</p>
+
+    <form v-if="adding" novalidate aria-label="Consent" @submit.prevent="save">
+      <div class="two">
+        <TextField
+          ref="first"
+          v-model="entry.givenBy"
+          label="Who agrees"
+          name="givenBy"
+          hint="name, and whether parent or guardian"
+          :message="messages.givenBy"
+        />
+        <TextField
+          v-model="entry.givenOn"
+          label="On"
+          name="givenOn"
+          type="date"
+          :message="messages.givenOn"
+        />
+      </div>
+      <TextField
+        v-model="entry.note"
+        label="How"
+        name="consentNote"
+        hint="May stay empty: on paper, by telephone …"
+        :message="messages.note"
+      />
+      <div class="ways">
+        <Button type="submit" label="Put on record" :loading="saving" />
+        <button type="button" class="link" @click="leave">Leave it</button>
+      </div>
+    </form>
+    <div v-else-if="!closed">
+      <Button label="Put consent on record" :outlined="consents.length > 0" @click="start" />
+    </div>
+    <p v-if="general" class="fault" role="alert">{{ general }}</p>
+  </section>
+</template>
+
+<style scoped src="./records.css"></style>
