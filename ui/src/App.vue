@@ -117,7 +117,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 
 .brand path {
   fill: none;
-  stroke: var(--ink);
+  stroke: var(--mark);
   stroke-width: 2.6;
   stroke-linecap: round;
 }

@@ -47,7 +47,6 @@ const RHYTHMS = [
   { value: 'uneven', name: 'Uneven' },
 ]
 const KETONES = [
-  { value: null, name: 'Not asked' },
   { value: 'none', name: 'None' },
   { value: 'present', name: 'Present' },
   { value: 'not-measured', name: 'Not measured' },
@@ -366,7 +365,7 @@ function startAgain() {
             number
             :message="messages.glucose"
           />
-          <ChoiceField v-model="entry.glucoseUnit" label="in" :options="UNITS" />
+          <ChoiceField v-model="entry.glucoseUnit" label="in" class="unit" :options="UNITS" />
           <ChoiceField
             v-if="entry.ketones || asksKetones"
             v-model="entry.ketones"
@@ -528,6 +527,10 @@ function startAgain() {
 .recount {
   border-left: 4px solid var(--ochre);
   padding-left: 14px;
+}
+
+.unit {
+  grid-column: span 2;
 }
 
 .ketones {

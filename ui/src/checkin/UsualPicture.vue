@@ -43,15 +43,16 @@ const dots = computed(() =>
   })),
 )
 const nowX = WIDTH - RIGHT + 16
+const APART = 13
+/** The usual value and the lines around it, as far as the figures do not run into each other. */
 const marks = computed(() => {
   const { lightFromBpm, notTodayFromBpm } = props.sheet
-  return [
-    usual.value - notTodayFromBpm,
-    usual.value - lightFromBpm,
-    usual.value,
-    usual.value + lightFromBpm,
-    usual.value + notTodayFromBpm,
-  ]
+  const around = [lightFromBpm, notTodayFromBpm].filter(
+    (off, at, all) =>
+      y(usual.value) - y(usual.value + off) >= APART &&
+      (at === all.length - 1 || y(usual.value) - y(usual.value + all[at + 1]! - off) >= APART),
+  )
+  return [usual.value, ...around.flatMap((off) => [usual.value - off, usual.value + off])]
 })
 const spoken = computed(
   () =>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { reactive, ref, watch } from 'vue'
+import { onMounted, reactive, ref, watch } from 'vue'
 import { asProblem } from '../api/http'
 import type { ClientDetails, ClientView, Typed } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
@@ -43,6 +43,10 @@ const draft = useDraft(
 draft.begin()
 const theirs = ref<ClientView | null>(null)
 
+const nameField = ref<InstanceType<typeof TextField> | null>(null)
+// Somebody new is typed in at once.
+onMounted(() => props.client || nameField.value?.focus())
+
 async function submit(version = props.client?.version ?? 0) {
   if (saving.value) return
   saving.value = true
@@ -72,7 +76,13 @@ function resolve(picked: EditableDetails, version: number) {
 <template>
   <form class="form" novalidate @submit.prevent="submit()">
     <div class="two">
-      <TextField v-model="details.name" label="Name" name="name" :message="messages.name" />
+      <TextField
+        ref="nameField"
+        v-model="details.name"
+        label="Name"
+        name="name"
+        :message="messages.name"
+      />
       <TextField
         v-model="details.birthDate"
         label="Birth date"

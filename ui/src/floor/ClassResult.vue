@@ -126,7 +126,7 @@ const table = () => [
             {{ latest(person) }}
             <span class="quiet small">{{
               person.usualBpm === null
-                ? 'no usual'
+                ? 'no usual value'
                 : `${before ? 'usual' : 'rest'} ${person.usualBpm}`
             }}</span>
           </p>

@@ -176,7 +176,7 @@ const table = () => [
   margin-left: -2px;
   border-radius: 2px;
   forced-color-adjust: none;
-  background: var(--ink);
+  background: var(--mark);
 }
 
 .formula {

@@ -443,8 +443,7 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
             <b
               >On <span class="num">{{ preview.otherDays.days }}</span> of the
               {{ preview.parts.days }} days easier:</b
-            >
-            <span class="num"
+            >&#32;<span class="num"
               >{{ preview.otherDays.lowPercent }}–{{ preview.otherDays.highPercent }}</span
             >
             % of reserve<template v-if="preview.otherDays.target"

@@ -196,7 +196,7 @@ button.on {
   min-height: 3px;
   border-radius: 2px;
   forced-color-adjust: none;
-  background: var(--ink);
+  background: var(--mark);
 }
 
 .percent {
@@ -237,7 +237,7 @@ figcaption {
 .key .bar {
   width: 4px;
   forced-color-adjust: none;
-  background: var(--ink);
+  background: var(--mark);
 }
 
 .key .line {

@@ -188,7 +188,7 @@ public enum FindingKind {
       Source.PRACTICE),
   PULSE_NO_USUAL(
       CAUTION,
-      "There is no usual value to hold %s against.",
+      "There is no usual value to compare %s with.",
       "Count a resting pulse in the same posture and by the same source on three days; until then"
           + " the absolute lines alone decide.",
       Source.PRACTICE),
@@ -360,7 +360,7 @@ public enum FindingKind {
       Source.PRACTICE),
   NO_REST_TO_COME_BACK_TO(
       CAUTION,
-      "No resting value to hold %s against.",
+      "There is no resting value to compare %s with.",
       "Count a resting pulse before one of the next sessions.",
       Source.PRACTICE),
   READING_UNEVEN(

@@ -257,6 +257,18 @@ class ProgrammeTest {
   }
 
   @Test
+  void onFourDaysInARowOnlyTwoAreVigorousWhileCareIsTaken() {
+    Set<DayOfWeek> four = EnumSet.range(DayOfWeek.MONDAY, DayOfWeek.THURSDAY);
+    Programme laid = Programme.of(plan(People.adult(30, Activity.REGULAR), four, 16));
+    assertThat(vigorousDays(laid, 1)).isEqualTo(2);
+    assertThat(vigorousDays(laid, 16)).isEqualTo(3);
+  }
+
+  private static long vigorousDays(Programme laid, int week) {
+    return laid.ofWeek(week).stream().filter(session -> !session.easier()).count();
+  }
+
+  @Test
   void threeDaysMayAllBeVigorous() {
     Set<DayOfWeek> three = EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.TUESDAY, DayOfWeek.WEDNESDAY);
     Programme laid = Programme.of(plan(People.adult(30, Activity.REGULAR), three, 4));
