@@ -25,6 +25,7 @@ public final class Bench {
     DRIVERS.put("calendar", words -> new CalendarTime().run());
     DRIVERS.put("taps", words -> new TapTime().run());
     DRIVERS.put("start", words -> new StartTime().run());
+    DRIVERS.put("years", words -> new YearsTime().run(words));
     DRIVERS.put("durability", Durability::main);
   }
 

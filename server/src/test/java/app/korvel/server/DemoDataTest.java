@@ -3,6 +3,7 @@ package app.korvel.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.korvel.core.pulse.RestingReading;
+import app.korvel.core.screening.Client;
 import app.korvel.server.demo.DemoData;
 import app.korvel.store.ClientRepository;
 import app.korvel.store.Database;
@@ -34,7 +35,8 @@ class DemoDataTest {
       new DemoData(database, ZoneOffset.UTC, today).write();
 
       assertThat(clients.find("", false)).hasSizeGreaterThanOrEqualTo(8);
-      Map<UUID, List<RestingReading>> byClient = readings.byClient();
+      List<UUID> ids = clients.find("", false).stream().map(Client::id).toList();
+      Map<UUID, List<RestingReading>> byClient = readings.since(ids, Instant.EPOCH);
       assertThat(byClient.values())
           .allSatisfy(
               taken -> {
@@ -43,7 +45,7 @@ class DemoDataTest {
                     .isAfter(today.minus(366, ChronoUnit.DAYS));
                 assertThat(taken).hasSizeGreaterThan(10);
               });
-      assertThat(prescriptions.current()).hasSizeGreaterThanOrEqualTo(6);
+      assertThat(prescriptions.current(ids)).hasSizeGreaterThanOrEqualTo(6);
     }
   }
 }

@@ -93,9 +93,9 @@ public final class BusyRepository {
                         Instant.parse(row.getString("read_at")),
                         row.getInt("times")),
                 """
-                select c.*, (select count(*) from busy_time t where t.busy_calendar_id = c.id)
-                  as times
-                from busy_calendar c where removed_at is null order by read_at desc, id desc
+                select busy_calendar.*,
+                  (select count(*) from busy_time where busy_calendar_id = busy_calendar.id) as times
+                from busy_calendar where removed_at is null order by read_at desc, id desc
                 """));
   }
 
@@ -104,10 +104,7 @@ public final class BusyRepository {
     return database
         .read(
             connection ->
-                times(
-                    connection,
-                    "where c.client_id = ? or c.client_id is null",
-                    clientId.toString()))
+                times(connection, "(client_id = ? or client_id is null)", clientId.toString()))
         .stream()
         .map(BusyOf::busy)
         .toList();
@@ -119,7 +116,7 @@ public final class BusyRepository {
         connection ->
             times(
                 connection,
-                "where t.to_time > ? and t.from_time < ?",
+                "to_time > ? and from_time < ?",
                 from.atStartOfDay().toString(),
                 to.plusDays(1).atStartOfDay().toString()));
   }
@@ -134,10 +131,12 @@ public final class BusyRepository {
                 new Busy(
                     LocalDateTime.parse(row.getString("from_time")),
                     LocalDateTime.parse(row.getString("to_time")))),
-        "select c.client_id, t.from_time, t.to_time from busy_time t"
-            + " join busy_calendar c on c.id = t.busy_calendar_id and c.removed_at is null "
+        // The few calendars come first, whatever the number of their times.
+        "select client_id, from_time, to_time from busy_calendar"
+            + " cross join busy_time on busy_calendar_id = busy_calendar.id"
+            + " where removed_at is null and "
             + where
-            + " order by t.from_time",
+            + " order by from_time",
         values);
   }
 

@@ -10,6 +10,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -87,18 +88,17 @@ public final class CheckInRepository {
                 most));
   }
 
-  /** Everyone's latest check-in of a day, by client. */
+  /** The latest check-in of a day, by client. */
   public Map<UUID, SavedCheckIn> on(LocalDate day) {
-    return database.read(
-        connection -> {
-          Map<UUID, SavedCheckIn> latest = new HashMap<>();
-          Database.list(
-              connection,
-              row -> latest.put(UUID.fromString(row.getString("client_id")), saved(row)),
-              "select * from current_check_in where on_day = ? order by recorded_at, id",
-              day.toString());
-          return latest;
-        });
+    Map<UUID, SavedCheckIn> latest = new HashMap<>();
+    database.read(
+        connection ->
+            Database.list(
+                connection,
+                row -> latest.put(UUID.fromString(row.getString("client_id")), saved(row)),
+                "select * from current_check_in where on_day = ? order by recorded_at, id",
+                day.toString()));
+    return latest;
   }
 
   /** A client's weights since a day. */
@@ -119,37 +119,20 @@ public final class CheckInRepository {
                 since.toString()));
   }
 
-  private static final String REPORTED =
-      """
-      select client_id,
-        max(case when symptoms = 1 then recorded_at end) as symptoms_at,
-        max(case when changed = 1 then recorded_at end) as changed_at
-      from current_check_in
-      """;
-
-  /** What a client's check-ins have told the screening. */
-  public Reported reported(UUID clientId) {
-    return database.read(
-        connection ->
-            Database.first(
-                    connection,
-                    CheckInRepository::reported,
-                    REPORTED + " where client_id = ? group by client_id",
-                    clientId.toString())
-                .orElse(Reported.NOTHING));
-  }
-
-  /** What everyone's check-ins have told the screening, by client. */
-  public Map<UUID, Reported> reported() {
-    return database.read(
-        connection -> {
-          Map<UUID, Reported> byClient = new HashMap<>();
-          Database.list(
-              connection,
-              row -> byClient.put(UUID.fromString(row.getString("client_id")), reported(row)),
-              REPORTED + " group by client_id");
-          return byClient;
-        });
+  /** What check-ins have told the screening, by client. */
+  public Map<UUID, Reported> reported(Collection<UUID> clients) {
+    return database.byClient(
+        CheckInRepository::reported,
+        """
+        select client_id,
+          max(case when symptoms = 1 then recorded_at end) as symptoms_at,
+          max(case when changed = 1 then recorded_at end) as changed_at
+        from (select value as client from json_each(?)) as wanted
+        join current_check_in as mine on mine.client_id = wanted.client
+        where symptoms = 1 or changed = 1
+        group by client_id
+        """,
+        clients);
   }
 
   private static Reported reported(ResultSet row) throws SQLException {

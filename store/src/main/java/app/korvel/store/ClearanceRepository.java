@@ -6,8 +6,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -62,21 +61,14 @@ public final class ClearanceRepository {
                 clientId.toString()));
   }
 
-  /** Everyone's clearances, by client. */
-  public Map<UUID, List<Clearance>> byClient() {
-    return database.read(
-        connection -> {
-          Map<UUID, List<Clearance>> byClient = new HashMap<>();
-          Database.list(
-              connection,
-              row ->
-                  byClient
-                      .computeIfAbsent(
-                          UUID.fromString(row.getString("client_id")), id -> new ArrayList<>())
-                      .add(clearance(row)),
-              "select * from current_clearance");
-          return byClient;
-        });
+  /** Those of several clients, by client, in no order. */
+  public Map<UUID, List<Clearance>> of(Collection<UUID> clients) {
+    return database.listsByClient(
+        ClearanceRepository::clearance,
+        "select mine.*"
+            + Database.WANTED
+            + "join current_clearance as mine on mine.client_id = wanted.client",
+        clients);
   }
 
   private static Map<String, Object> row(Clearance clearance) {

@@ -7,6 +7,7 @@ import java.sql.SQLException;
 import java.text.Normalizer;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -44,6 +45,29 @@ public final class ClientRepository {
                 ClientRepository::client,
                 "select * from client" + where + " order by search_name, id",
                 (Object[]) words));
+  }
+
+  /** The clients of those ids, in no order. */
+  public List<Client> of(Collection<UUID> ids) {
+    return List.copyOf(
+        database
+            .byClient(
+                ClientRepository::client,
+                "select client.*, client.id as client_id"
+                    + Database.WANTED
+                    + "join client on client.id = wanted.client",
+                ids)
+            .values());
+  }
+
+  /** How often something was said about each of several clients. */
+  public Map<UUID, Integer> revisions(Collection<UUID> clients) {
+    return database.byClient(
+        row -> row.getInt("revision"),
+        "select client_id, revision"
+            + Database.WANTED
+            + "join client_revision on client_id = wanted.client",
+        clients);
   }
 
   /** How many there are, among those put away or among the others. */

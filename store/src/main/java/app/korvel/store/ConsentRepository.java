@@ -5,8 +5,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -65,21 +64,14 @@ public final class ConsentRepository {
                 clientId.toString()));
   }
 
-  /** Everyone's, by client. */
-  public Map<UUID, List<Consent>> byClient() {
-    return database.read(
-        connection -> {
-          Map<UUID, List<Consent>> byClient = new HashMap<>();
-          Database.list(
-              connection,
-              row ->
-                  byClient
-                      .computeIfAbsent(
-                          UUID.fromString(row.getString("client_id")), id -> new ArrayList<>())
-                      .add(consent(row)),
-              "select * from current_guardian_consent");
-          return byClient;
-        });
+  /** Those of several clients, by client, in no order. */
+  public Map<UUID, List<Consent>> of(Collection<UUID> clients) {
+    return database.listsByClient(
+        ConsentRepository::consent,
+        "select mine.*"
+            + Database.WANTED
+            + "join current_guardian_consent as mine on mine.client_id = wanted.client",
+        clients);
   }
 
   private static Consent consent(ResultSet row) throws SQLException {

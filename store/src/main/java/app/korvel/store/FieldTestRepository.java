@@ -13,10 +13,12 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
@@ -122,19 +124,21 @@ public final class FieldTestRepository {
                 clientId.toString()));
   }
 
-  /** Everyone's tests that are neither finished nor stopped. */
-  public List<SavedFieldTest> running() {
-    return database.read(
-        connection ->
-            list(
-                connection,
-                """
-                select * from field_test t
+  /** Those of several clients who have a test that is neither finished nor stopped. */
+  public Set<UUID> running(Collection<UUID> clients) {
+    return database
+        .byClient(
+            row -> true,
+            "select t.client_id"
+                + Database.WANTED
+                + """
+                join field_test t on t.client_id = wanted.client
                 where not exists (select 1 from field_test_event e
                   where e.field_test_id = t.id and e.kind in ('FINISHED', 'STOPPED')
                     and not exists (select 1 from field_test_event b where b.of_event_id = e.id))
-                order by started_at
-                """));
+                """,
+            clients)
+        .keySet();
   }
 
   /**
@@ -143,26 +147,25 @@ public final class FieldTestRepository {
    * @param protocol which
    * @param startedAt when it began, the last time
    */
-  public record LastTest(UUID clientId, FieldTestProtocol protocol, Instant startedAt) {}
+  public record LastTest(FieldTestProtocol protocol, Instant startedAt) {}
 
-  /** Everyone's last finished test of each protocol. */
-  public List<LastTest> lastFinished() {
-    return database.read(
-        connection ->
-            Database.list(
-                connection,
-                row ->
-                    new LastTest(
-                        UUID.fromString(row.getString("client_id")),
-                        FieldTestProtocol.valueOf(row.getString("protocol")),
-                        Instant.parse(row.getString("last"))),
-                """
-                select client_id, protocol, max(started_at) as last from field_test t
-                where exists (select 1 from field_test_event e
-                  where e.field_test_id = t.id and e.kind = 'FINISHED'
-                    and not exists (select 1 from field_test_event b where b.of_event_id = e.id))
-                group by client_id, protocol
-                """));
+  /** The last finished test of each protocol, by client. */
+  public Map<UUID, List<LastTest>> lastFinished(Collection<UUID> clients) {
+    return database.listsByClient(
+        row ->
+            new LastTest(
+                FieldTestProtocol.valueOf(row.getString("protocol")),
+                Instant.parse(row.getString("last"))),
+        "select t.client_id, protocol, max(started_at) as last"
+            + Database.WANTED
+            + """
+            join field_test t on t.client_id = wanted.client
+            where exists (select 1 from field_test_event e
+              where e.field_test_id = t.id and e.kind = 'FINISHED'
+                and not exists (select 1 from field_test_event b where b.of_event_id = e.id))
+            group by t.client_id, protocol
+            """,
+        clients);
   }
 
   private static Optional<SavedFieldTest> get(Connection connection, UUID testId)

@@ -16,8 +16,8 @@ import java.sql.SQLException;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.EnumSet;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -106,17 +106,14 @@ public final class IntakeRepository {
                 clientId.toString()));
   }
 
-  /** Everyone's version that holds, by client. */
-  public Map<UUID, Intake> current() {
-    return database.read(
-        connection -> {
-          Map<UUID, Intake> current = new HashMap<>();
-          Database.list(
-              connection,
-              row -> current.put(UUID.fromString(row.getString("client_id")), intake(row)),
-              "select * from current_intake");
-          return current;
-        });
+  /** The version that holds, by client. */
+  public Map<UUID, Intake> current(Collection<UUID> clients) {
+    return database.byClient(
+        IntakeRepository::intake,
+        "select mine.*"
+            + Database.WANTED
+            + "join current_intake as mine on mine.client_id = wanted.client",
+        clients);
   }
 
   private static Map<String, Object> columns(Intake intake) {

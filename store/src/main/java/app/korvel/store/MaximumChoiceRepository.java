@@ -6,7 +6,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.HashMap;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -105,25 +105,18 @@ public final class MaximumChoiceRepository {
 
   /** The choice that holds for a client, if one does. */
   public Optional<Choice> current(UUID clientId) {
-    return Optional.ofNullable(current(" and client_id = ?", clientId.toString()).get(clientId));
+    return Optional.ofNullable(current(List.of(clientId)).get(clientId));
   }
 
-  /** Everyone's choice that holds, by client. */
-  public Map<UUID, Choice> current() {
-    return current("");
-  }
-
-  private Map<UUID, Choice> current(String where, Object... values) {
-    return database.read(
-        connection -> {
-          Map<UUID, Choice> choices = new HashMap<>();
-          Database.list(
-              connection,
-              row -> choices.put(UUID.fromString(row.getString("client_id")), choice(row)),
-              "select * from current_maximum_choice where method is not null" + where,
-              values);
-          return choices;
-        });
+  /** The choice that holds, by client. */
+  public Map<UUID, Choice> current(Collection<UUID> clients) {
+    return database.byClient(
+        MaximumChoiceRepository::choice,
+        "select mine.*"
+            + Database.WANTED
+            + "join current_maximum_choice as mine on mine.client_id = wanted.client"
+            + " where method is not null",
+        clients);
   }
 
   /**

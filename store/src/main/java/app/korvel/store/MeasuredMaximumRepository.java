@@ -8,12 +8,12 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Collectors;
 
 /** Measured maxima: appended; one put right or taken back is superseded. */
 public final class MeasuredMaximumRepository {
@@ -76,19 +76,15 @@ public final class MeasuredMaximumRepository {
                 clientId.toString()));
   }
 
-  /** Everyone's, by client. */
-  public Map<UUID, List<MeasuredMaximum>> byClient() {
-    record Owned(UUID clientId, MeasuredMaximum value) {}
-    return database.read(
-        connection ->
-            Database.list(
-                    connection,
-                    row -> new Owned(UUID.fromString(row.getString("client_id")), value(row)),
-                    "select * from current_measured_maximum" + LATEST_FIRST)
-                .stream()
-                .collect(
-                    Collectors.groupingBy(
-                        Owned::clientId, Collectors.mapping(Owned::value, Collectors.toList()))));
+  /** Those of several clients, latest first, by client. */
+  public Map<UUID, List<MeasuredMaximum>> of(Collection<UUID> clients) {
+    return database.listsByClient(
+        MeasuredMaximumRepository::value,
+        "select mine.*"
+            + Database.WANTED
+            + "join current_measured_maximum as mine on mine.client_id = wanted.client"
+            + LATEST_FIRST,
+        clients);
   }
 
   private static Map<String, Object> row(MeasuredMaximum value) {

@@ -7,6 +7,8 @@ import app.korvel.core.zone.Target;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -115,12 +117,42 @@ public final class PrescriptionRepository {
                 version));
   }
 
-  /** Everyone's current version, by client. */
-  public Map<UUID, SavedPrescription> current() {
+  /** The version of that id, if there is one. */
+  public Optional<SavedPrescription> get(UUID id) {
     return database.read(
         connection ->
-            Database.byClient(
-                connection, PrescriptionRepository::saved, "select * from current_prescription"));
+            Database.first(
+                connection,
+                PrescriptionRepository::saved,
+                "select * from prescription where id = ?",
+                id.toString()));
+  }
+
+  /** The day of the first version of a client that was issued, if one was. */
+  public Optional<LocalDate> firstIssued(UUID clientId) {
+    return database.read(
+        connection ->
+            Database.first(
+                connection,
+                row -> LocalDate.parse(row.getString("made_on")),
+                "select made_on from prescription where client_id = ? and status = 'ISSUED'"
+                    + " order by made_on limit 1",
+                clientId.toString()));
+  }
+
+  /** A client's version that holds, if there is one. */
+  public Optional<SavedPrescription> current(UUID clientId) {
+    return Optional.ofNullable(current(List.of(clientId)).get(clientId));
+  }
+
+  /** The version that holds, by client. */
+  public Map<UUID, SavedPrescription> current(Collection<UUID> clients) {
+    return database.byClient(
+        PrescriptionRepository::saved,
+        "select mine.*"
+            + Database.WANTED
+            + "join current_prescription as mine on mine.client_id = wanted.client",
+        clients);
   }
 
   private static SavedPrescription saved(ResultSet row) throws SQLException {

@@ -6,6 +6,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -86,12 +87,14 @@ public final class ProgrammeRepository {
         clientId.toString());
   }
 
-  /** Everyone's programme as it is now, by client. */
-  public Map<UUID, SavedProgramme> current() {
-    return database.read(
-        connection ->
-            Database.byClient(
-                connection, ProgrammeRepository::saved, "select * from current_programme"));
+  /** The version that holds, by client. */
+  public Map<UUID, SavedProgramme> current(Collection<UUID> clients) {
+    return database.byClient(
+        ProgrammeRepository::saved,
+        "select mine.*"
+            + Database.WANTED
+            + "join current_programme as mine on mine.client_id = wanted.client",
+        clients);
   }
 
   /** A client's programme as it was at that version, if there was one. */

@@ -15,6 +15,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -225,21 +226,17 @@ public final class ReadingRepository {
                 clientId.toString()));
   }
 
-  /** Everyone's readings, latest first, by client. */
-  public Map<UUID, List<RestingReading>> byClient() {
-    record Owned(UUID clientId, RestingReading reading) {}
-    return database.read(
-        connection ->
-            Database.list(
-                    connection,
-                    row -> new Owned(UUID.fromString(row.getString("client_id")), reading(row)),
-                    SELECT + " order by r.taken_at desc, r.id desc")
-                .stream()
-                .collect(
-                    Collectors.groupingBy(
-                        Owned::clientId,
-                        LinkedHashMap::new,
-                        Collectors.mapping(Owned::reading, Collectors.toList()))));
+  /** The readings of several clients that were taken since a moment, latest first, by client. */
+  public Map<UUID, List<RestingReading>> since(Collection<UUID> clients, Instant from) {
+    return database.listsByClient(
+        ReadingRepository::reading,
+        "select r.*, "
+            + DISTURBANCES
+            + Database.WANTED
+            + "join current_resting_reading r on r.client_id = wanted.client"
+            + " where r.taken_at >= ? order by r.taken_at desc, r.id desc",
+        clients,
+        from);
   }
 
   private static RestingReading reading(ResultSet row) throws SQLException {

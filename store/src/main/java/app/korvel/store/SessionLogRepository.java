@@ -16,6 +16,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -29,9 +30,6 @@ import tools.jackson.databind.json.JsonMapper;
 public final class SessionLogRepository {
   private static final Appended ROWS = new Appended("session_log");
   private static final JsonMapper JSON = JsonMapper.builder().build();
-
-  /** No log lies after it. */
-  private static final LocalDate END = LocalDate.of(9999, 12, 31);
 
   private final Database database;
 
@@ -180,46 +178,42 @@ public final class SessionLogRepository {
                 to.toString()));
   }
 
-  /** Everyone's since a day, by client. */
-  public Map<UUID, List<SessionLog>> since(LocalDate from) {
-    return between(from, END).stream()
-        .collect(
-            Collectors.groupingBy(
-                Logged::clientId, Collectors.mapping(Logged::log, Collectors.toList())));
+  /** Those of several clients since a day, earliest first, by client. */
+  public Map<UUID, List<SessionLog>> since(Collection<UUID> clients, LocalDate from) {
+    return database.listsByClient(
+        row -> logged(row).log(),
+        "select mine.*"
+            + Database.WANTED
+            + "join current_session_log as mine on mine.client_id = wanted.client"
+            + " where on_day >= ? order by on_day, recorded_at, id",
+        clients,
+        from.toString());
   }
 
   /** The last day of a session that was logged, by client. */
-  public Map<UUID, LocalDate> lastDays() {
-    return database.read(
-        connection ->
-            Database.byClient(
-                connection,
-                row -> LocalDate.parse(row.getString("last")),
-                "select client_id, max(on_day) as last from current_session_log"
-                    + " group by client_id"));
+  public Map<UUID, LocalDate> lastDays(Collection<UUID> clients) {
+    return database.byClient(
+        row -> LocalDate.parse(row.getString("last")),
+        """
+        select client_id, last from (
+          select wanted.client as client_id,
+            (select on_day from current_session_log where client_id = wanted.client
+             order by on_day desc limit 1) as last
+          from (select value as client from json_each(?)) as wanted)
+        where last is not null
+        """,
+        clients);
   }
 
   /** When a symptom was last logged, by client. */
-  public Map<UUID, Instant> symptoms() {
-    return database.read(
-        connection ->
-            Database.byClient(
-                connection,
-                row -> Instant.parse(row.getString("last")),
-                "select client_id, max(symptoms_at) as last from current_session_log"
-                    + " where symptoms = 1 group by client_id"));
-  }
-
-  /** When a symptom of a client was last logged, if one was. */
-  public Optional<Instant> symptoms(UUID clientId) {
-    return database.read(
-        connection ->
-            Database.first(
-                connection,
-                row -> Instant.parse(row.getString("symptoms_at")),
-                "select symptoms_at from current_session_log where client_id = ? and symptoms = 1"
-                    + " order by symptoms_at desc limit 1",
-                clientId.toString()));
+  public Map<UUID, Instant> symptoms(Collection<UUID> clients) {
+    return database.byClient(
+        row -> Instant.parse(row.getString("last")),
+        "select client_id, max(symptoms_at) as last"
+            + Database.WANTED
+            + "join current_session_log as mine on mine.client_id = wanted.client"
+            + " where symptoms = 1 group by client_id",
+        clients);
   }
 
   /**

@@ -7,6 +7,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -57,14 +58,14 @@ public final class ThresholdRepository {
   }
 
   /** The last day of everyone's talk-step tests, by client. */
-  public Map<UUID, LocalDate> lastTalkSteps() {
-    return database.read(
-        connection ->
-            Database.byClient(
-                connection,
-                row -> LocalDate.parse(row.getString("last")),
-                "select client_id, max(measured_on) as last from current_measured_threshold"
-                    + " where kind = 'TALK_STEPS' group by client_id"));
+  public Map<UUID, LocalDate> lastTalkSteps(Collection<UUID> clients) {
+    return database.byClient(
+        row -> LocalDate.parse(row.getString("last")),
+        "select client_id, max(measured_on) as last"
+            + Database.WANTED
+            + "join current_measured_threshold as mine on mine.client_id = wanted.client"
+            + " where kind = 'TALK_STEPS' group by client_id",
+        clients);
   }
 
   /** A client's, of every mode, latest first. */

@@ -76,7 +76,7 @@ class MaximumStoreTest {
     MeasuredMaximum value = measured(171);
     maxima.add(client, value);
     assertThat(maxima.of(client)).containsExactly(value);
-    assertThat(maxima.byClient()).containsOnlyKeys(client);
+    assertThat(maxima.of(List.of(client))).containsOnlyKeys(client);
   }
 
   @Test
@@ -174,15 +174,15 @@ class MaximumStoreTest {
     assertThat(after.run().at(NOW.plusSeconds(719)).phase()).isEqualTo(Phase.BOUT);
     assertThat(after.run().bouts().get(0).answer()).contains(true);
     assertThat(after.run().peak().orElseThrow().bpm()).isEqualTo(181);
-    assertThat(tests.running()).containsExactly(after);
+    assertThat(tests.running(List.of(client))).containsExactly(client);
 
     UUID mistake = ids.next();
     append(test, FieldTestEvent.stopped(mistake, NOW.plusSeconds(790), "by mistake"));
-    assertThat(tests.running()).isEmpty();
+    assertThat(tests.running(List.of(client))).isEmpty();
     append(test, FieldTestEvent.takenBack(ids.next(), NOW.plusSeconds(795), mistake));
-    assertThat(tests.running()).hasSize(1);
+    assertThat(tests.running(List.of(client))).hasSize(1);
     append(test, FieldTestEvent.stopped(ids.next(), NOW.plusSeconds(800), "dizzy"));
-    assertThat(tests.running()).isEmpty();
+    assertThat(tests.running(List.of(client))).isEmpty();
     assertThat(tests.of(client).get(0).run().stoppedBecause()).isEqualTo("dizzy");
   }
 

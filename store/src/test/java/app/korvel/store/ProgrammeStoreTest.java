@@ -128,7 +128,8 @@ class ProgrammeStoreTest {
     assertThat(second.version()).isEqualTo(2);
     assertThat(programmes.current(client.id()).orElseThrow().programme()).isEqualTo(changed);
     assertThat(programmes.get(client.id(), 1).orElseThrow().programme()).isEqualTo(laid);
-    assertThat(programmes.current().get(client.id()).programme()).isEqualTo(changed);
+    assertThat(programmes.current(List.of(client.id())).get(client.id()).programme())
+        .isEqualTo(changed);
     assertThat(programmes.get(client.id(), 3)).isEmpty();
   }
 

@@ -133,7 +133,7 @@ class ScreeningStoreTest {
     assertThat(second.medicinesChangedAt()).contains(NOW.plusSeconds(90_000));
     assertThat(second.symptomsReportedAt()).contains(NOW);
     assertThat(intakes.of(client.id())).containsExactly(second, first);
-    assertThat(intakes.current()).containsEntry(client.id(), second).hasSize(1);
+    assertThat(intakes.current(List.of(client.id()))).containsEntry(client.id(), second).hasSize(1);
   }
 
   @Test
@@ -177,7 +177,7 @@ class ScreeningStoreTest {
         .isInstanceOf(SupersededException.class);
     assertThat(clearances.withdraw(new UUID(0, 1), older.id(), ids.next(), later)).isFalse();
     assertThat(clearances.of(client.id())).containsExactly(older);
-    assertThat(clearances.byClient()).containsEntry(client.id(), List.of(older));
+    assertThat(clearances.of(List.of(client.id()))).containsEntry(client.id(), List.of(older));
     // It stands again as put on record when it was: it answers nothing that was told meanwhile.
     assertThat(clearances.undo(client.id(), by, ids.next())).isTrue();
     assertThat(clearances.of(client.id())).hasSize(2);
@@ -194,7 +194,7 @@ class ScreeningStoreTest {
         Consent.of(ids.next(), "Mother", TODAY.minusDays(1), "by letter", NOW, ZoneOffset.UTC);
     consents.add(client.id(), consent);
     assertThat(consents.of(client.id())).containsExactly(consent);
-    assertThat(consents.byClient()).containsEntry(client.id(), List.of(consent));
+    assertThat(consents.of(List.of(client.id()))).containsEntry(client.id(), List.of(consent));
     UUID by = ids.next();
     assertThat(consents.withdraw(client.id(), consent.id(), by, NOW)).isTrue();
     assertThat(consents.of(client.id())).isEmpty();
@@ -279,10 +279,9 @@ class ScreeningStoreTest {
     SavedCheckIn told = checkIn(TODAY, NOW, Set.of(Symptom.FAINTING), Set.of(Told.CHANGED), null);
     checkIns.add(client.id(), told);
     Reported reported = new Reported(Optional.of(NOW), Optional.of(NOW));
-    assertThat(checkIns.reported(client.id())).isEqualTo(reported);
-    assertThat(checkIns.reported()).containsEntry(client.id(), reported);
+    assertThat(checkIns.reported(List.of(client.id()))).containsEntry(client.id(), reported);
     assertThat(checkIns.withdraw(client.id(), told.id(), ids.next(), NOW)).isTrue();
-    assertThat(checkIns.reported(client.id())).isEqualTo(Reported.NOTHING);
+    assertThat(checkIns.reported(List.of(client.id()))).isEmpty();
     assertThat(checkIns.of(client.id(), 5)).isEmpty();
     assertThatThrownBy(() -> checkIns.withdraw(client.id(), told.id(), ids.next(), NOW))
         .isInstanceOf(SupersededException.class);

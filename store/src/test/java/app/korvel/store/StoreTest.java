@@ -134,7 +134,11 @@ class StoreTest {
     readings.add(client.id(), earlier, NOW);
     readings.add(other.id(), strap, NOW);
     assertThat(readings.of(client.id())).containsExactly(later, earlier);
-    assertThat(readings.byClient()).hasSize(2).containsEntry(other.id(), List.of(strap));
+    List<UUID> both = List.of(client.id(), other.id());
+    assertThat(readings.since(both, Instant.EPOCH))
+        .hasSize(2)
+        .containsEntry(other.id(), List.of(strap));
+    assertThat(readings.since(both, later.takenAt()).get(client.id())).containsExactly(later);
   }
 
   @Test
@@ -145,7 +149,7 @@ class StoreTest {
         .isInstanceOf(StoreException.class);
     assertThatThrownBy(() -> readings.addAll(client.id(), List.of(twice, twice), NOW))
         .isInstanceOf(StoreException.class);
-    assertThat(readings.byClient()).isEmpty();
+    assertThat(readings.of(client.id())).isEmpty();
   }
 
   private static Prescription prescription(Client client, RestingReading reading) {
@@ -172,7 +176,9 @@ class StoreTest {
     assertThat(prescriptions.of(client.id())).containsExactly(second, first);
     assertThat(prescriptions.get(client.id(), 1)).contains(first);
     assertThat(prescriptions.get(client.id(), 3)).isEmpty();
-    assertThat(prescriptions.current()).containsEntry(client.id(), second).hasSize(1);
+    assertThat(prescriptions.current(List.of(client.id())))
+        .containsEntry(client.id(), second)
+        .hasSize(1);
   }
 
   /** What was frozen by the first version stays readable, whatever becomes of the code. */
@@ -320,7 +326,8 @@ class StoreTest {
     choices.add(ids.next(), client.id(), Optional.of(first), TODAY, NOW);
     choices.add(ids.next(), client.id(), Optional.of(second), TODAY, NOW);
     assertThat(choices.current(client.id())).contains(second);
-    assertThat(choices.current()).containsExactly(Map.entry(client.id(), second));
+    assertThat(choices.current(List.of(client.id())))
+        .containsExactly(Map.entry(client.id(), second));
     choices.add(ids.next(), client.id(), Optional.empty(), TODAY, NOW);
     assertThat(choices.current(client.id())).isEmpty();
     assertThat(choices.of(client.id()))
@@ -397,7 +404,8 @@ class StoreTest {
     readings.addAll(client.id(), List.of(kept, away), NOW);
     readings.withdraw(client.id(), away.id(), new UUID(0, 7), NOW);
     assertThat(readings.of(client.id())).containsExactly(kept);
-    assertThat(readings.byClient().get(client.id())).containsExactly(kept);
+    assertThat(readings.since(List.of(client.id()), Instant.EPOCH).get(client.id()))
+        .containsExactly(kept);
     // What is undone twice is told the second time.
     readings.undo(client.id(), new UUID(0, 7), new UUID(0, 8), NOW);
     assertThatThrownBy(() -> readings.undo(client.id(), new UUID(0, 7), new UUID(0, 9), NOW))

@@ -8,11 +8,12 @@ import app.korvel.server.calendar.CalendarViews.BusyTimeView;
 import app.korvel.server.calendar.CalendarViews.CalendarSession;
 import app.korvel.server.calendar.CalendarViews.CalendarView;
 import app.korvel.server.calendar.CalendarViews.State;
+import app.korvel.server.client.ClientHead;
+import app.korvel.server.client.ClientHeads;
 import app.korvel.server.client.ClientRecords;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.store.BusyRepository;
 import app.korvel.store.BusyRepository.BusyOf;
-import app.korvel.store.ClientRepository;
 import app.korvel.store.PlannedSessionRepository;
 import app.korvel.store.SavedSession;
 import app.korvel.store.SessionLogRepository;
@@ -44,25 +45,22 @@ class CalendarController {
   private final PlannedSessionRepository planned;
   private final SessionLogRepository logs;
   private final BusyRepository busy;
-  private final ClientRepository clients;
   private final ClientRecords records;
-  private final Resting resting;
+  private final ClientHeads heads;
   private final StudioClock clock;
 
   CalendarController(
       PlannedSessionRepository planned,
       SessionLogRepository logs,
       BusyRepository busy,
-      ClientRepository clients,
       ClientRecords records,
-      Resting resting,
+      ClientHeads heads,
       StudioClock clock) {
     this.planned = planned;
     this.logs = logs;
     this.busy = busy;
-    this.clients = clients;
     this.records = records;
-    this.resting = resting;
+    this.heads = heads;
     this.clock = clock;
   }
 
@@ -84,9 +82,11 @@ class CalendarController {
       throw InvalidValueException.of(
           "to", "is no end of such a calendar", "a day from “from” on, " + MOST_DAYS + " in all");
     }
-    Map<UUID, Client> shown =
-        (client == null ? clients.find("", false) : List.of(records.client(client)))
-            .stream().collect(Collectors.toMap(Client::id, Function.identity()));
+    Map<UUID, ClientHead> shown =
+        client == null
+            ? heads.find("", false).stream()
+                .collect(Collectors.toMap(head -> head.client().id(), Function.identity()))
+            : Map.of(client, records.head(client));
     Map<Session, SessionLog> logged = new HashMap<>();
     List<CalendarSession> sessions = new ArrayList<>();
     List<Logged> done = logs.between(from, to);
@@ -95,25 +95,24 @@ class CalendarController {
           .number()
           .ifPresent(number -> logged.put(new Session(each.clientId(), number), each.log()));
     }
-    Resting.Known rests = resting.known();
     for (SavedSession each : planned.between(from, to)) {
-      Client of = shown.get(each.clientId());
+      ClientHead of = shown.get(each.clientId());
       Session key = new Session(each.clientId(), each.number());
       if (of != null) {
         sessions.add(
             Optional.ofNullable(logged.remove(key))
-                .map(log -> done(of, log, Optional.of(each)))
-                .orElseGet(() -> planned(of, each, rests)));
+                .map(log -> done(of.client(), log, Optional.of(each)))
+                .orElseGet(() -> planned(of, each)));
       }
     }
     // What was done on another day than planned, and what was not planned.
     for (Logged each : done) {
-      Client of = shown.get(each.clientId());
+      ClientHead of = shown.get(each.clientId());
       boolean told =
           each.log().number().isPresent()
               && !logged.containsKey(new Session(each.clientId(), each.log().number().get()));
       if (of != null && !told) {
-        sessions.add(done(of, each.log(), Optional.empty()));
+        sessions.add(done(of.client(), each.log(), Optional.empty()));
       }
     }
     sessions.sort(
@@ -140,13 +139,14 @@ class CalendarController {
 
   private record Session(UUID clientId, int number) {}
 
-  private CalendarSession planned(Client of, SavedSession session, Resting.Known rests) {
+  private CalendarSession planned(ClientHead head, SavedSession session) {
+    Client of = head.client();
     State state =
         session.state() == SavedSession.State.SKIPPED
             ? State.SKIPPED
             : session.on().isBefore(clock.today())
                 ? State.OPEN
-                : rests.of(of) ? State.RESTS : State.PLANNED;
+                : head.held().isPresent() ? State.PLANNED : State.RESTS;
     int high = Math.max(session.range().low(), session.range().high() - 1);
     return new CalendarSession(
         of.id(),

@@ -3,8 +3,8 @@ package app.korvel.server.calendar;
 import app.korvel.core.screening.Client;
 import app.korvel.exchange.calendar.CalendarEvent;
 import app.korvel.exchange.calendar.CalendarFile;
+import app.korvel.server.client.ClientHeads;
 import app.korvel.server.outline.OutlineViews.StepAim;
-import app.korvel.server.programme.ProgrammeDesk;
 import app.korvel.server.programme.ProgrammeDesk.Led;
 import app.korvel.server.session.SessionDesk;
 import app.korvel.server.studio.StudioClock;
@@ -24,43 +24,56 @@ class CalendarFiles {
   private static final int DAYS_BACK = 92;
 
   private final PlannedSessionRepository planned;
-  private final ProgrammeDesk programmes;
+  private final ClientHeads heads;
   private final SessionDesk desk;
   private final StudioClock clock;
 
   CalendarFiles(
-      PlannedSessionRepository planned,
-      ProgrammeDesk programmes,
-      SessionDesk desk,
-      StudioClock clock) {
+      PlannedSessionRepository planned, ClientHeads heads, SessionDesk desk, StudioClock clock) {
     this.planned = planned;
-    this.programmes = programmes;
+    this.heads = heads;
     this.desk = desk;
     this.clock = clock;
   }
 
   /** One client's own: with the rates, and without the name. */
   String ofClient(Client client) {
-    Led led = programmes.led(client);
+    Led led = new Led(heads.of(List.of(client.id())).get(client.id()));
     List<CalendarEvent> events = new ArrayList<>();
-    planned.of(client.id()).forEach(session -> events.add(event(led, session, false)));
+    Described described = new Described();
+    planned.of(client.id()).forEach(session -> events.add(event(described, led, session, false)));
     return CalendarFile.write("Training, " + client.details().name(), events, clock.zone());
   }
 
   /** Several clients', each by name. */
   String ofClients(String name, List<Client> clients) {
     Map<UUID, Led> led = new HashMap<>();
-    clients.forEach(client -> led.put(client.id(), programmes.led(client)));
+    heads
+        .of(clients.stream().map(Client::id).toList())
+        .forEach((id, head) -> led.put(id, new Led(head)));
     List<CalendarEvent> events = new ArrayList<>();
+    Described described = new Described();
     for (SavedSession session : planned.since(clock.today().minusDays(DAYS_BACK))) {
       if (led.containsKey(session.clientId())) {
-        events.add(event(led.get(session.clientId()), session, true));
+        events.add(event(described, led.get(session.clientId()), session, true));
       }
     }
     return CalendarFile.write(name, events, clock.zone());
   }
 
-  private CalendarEvent event(Led led, SavedSession session, boolean named) {
+  /** Sessions that ask for the same are described once. */
+  private final class Described {
+    private final Map<List<Object>, StepAim> aims = new HashMap<>();
+
+    StepAim aim(Led led, SavedSession session) {
+      return aims.computeIfAbsent(
+          List.of(session.clientId(), session.mode(), session.range()),
+          alike -> desk.aim(led, session.mode(), session.range()));
+    }
+  }
+
+  private static CalendarEvent event(
+      Described described, Led led, SavedSession session, boolean named) {
     boolean rests = !led.why().isEmpty();
     boolean off = session.state() != SavedSession.State.PLANNED;
     String what = session.mode().displayName() + ", " + session.minutes() + " min";
@@ -76,7 +89,7 @@ class CalendarFiles {
             + what,
         rests
             ? "Not to be done now: ask your instructor."
-            : described(desk.aim(led, session.mode(), session.range()), session),
+            : described(described.aim(led, session), session),
         off);
   }
 

@@ -91,7 +91,7 @@ class CheckInController {
     Client client = records.client(id);
     Screening screening = records.screening(client);
     List<RestingReading> taken = readings.of(id);
-    Optional<UsualPulse> usual = records.usual(taken, screening);
+    Optional<UsualPulse> usual = records.head(id).usual();
     Posture posture = usual.map(UsualPulse::posture).orElse(Posture.SEATED);
     PulseSource source = usual.map(UsualPulse::source).orElse(PulseSource.COUNT);
     List<SavedCheckIn> recent = checkIns.of(id, RECENT);

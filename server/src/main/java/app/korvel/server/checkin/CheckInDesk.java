@@ -5,12 +5,11 @@ import app.korvel.core.checkin.Known;
 import app.korvel.core.checkin.Verdict;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.screening.Client;
-import app.korvel.core.screening.Screening;
+import app.korvel.server.client.ClientHead;
 import app.korvel.server.client.ClientRecords;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.store.CheckInRepository;
 import app.korvel.store.Ids;
-import app.korvel.store.ReadingRepository;
 import app.korvel.store.SavedCheckIn;
 import java.util.Optional;
 import java.util.function.Function;
@@ -20,19 +19,12 @@ import org.springframework.stereotype.Component;
 @Component
 public class CheckInDesk {
   private final CheckInRepository checkIns;
-  private final ReadingRepository readings;
   private final ClientRecords records;
   private final StudioClock clock;
   private final Ids ids;
 
-  CheckInDesk(
-      CheckInRepository checkIns,
-      ReadingRepository readings,
-      ClientRecords records,
-      StudioClock clock,
-      Ids ids) {
+  CheckInDesk(CheckInRepository checkIns, ClientRecords records, StudioClock clock, Ids ids) {
     this.checkIns = checkIns;
-    this.readings = readings;
     this.records = records;
     this.clock = clock;
     this.ids = ids;
@@ -40,11 +32,11 @@ public class CheckInDesk {
 
   /** What a check-in of that client is held against. */
   public Known known(Client client) {
-    Screening screening = records.screening(client);
+    ClientHead head = records.head(client.id());
     return Known.of(
         clock.today(),
-        screening,
-        records.usual(readings.of(client.id()), screening),
+        head.screening(),
+        head.usual(),
         checkIns.weights(client.id(), clock.today().minusDays(Threshold.WEIGHT_GAIN_DAYS.whole())));
   }
 

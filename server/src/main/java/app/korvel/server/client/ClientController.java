@@ -1,17 +1,11 @@
 package app.korvel.server.client;
 
-import app.korvel.core.maximum.Mode;
 import app.korvel.core.maximum.WorkingMaximum;
-import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.prescription.Groundwork;
-import app.korvel.core.prescription.JobStep.SavedStatus;
-import app.korvel.core.prescription.Standing;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Cap;
 import app.korvel.core.screening.Client;
-import app.korvel.core.session.SessionLog;
-import app.korvel.core.session.WeekReview;
 import app.korvel.server.client.ChangeViews.SpanView;
 import app.korvel.server.client.ClientViews.ArchiveRequest;
 import app.korvel.server.client.ClientViews.ChangeRequest;
@@ -35,17 +29,7 @@ import app.korvel.server.web.Problems;
 import app.korvel.store.CheckInRepository;
 import app.korvel.store.ClientRepository;
 import app.korvel.store.Ids;
-import app.korvel.store.PrescriptionRepository;
-import app.korvel.store.ProgrammeRepository;
-import app.korvel.store.SavedPrescription;
-import app.korvel.store.SavedProgramme;
-import app.korvel.store.SessionLogRepository;
 import app.korvel.store.StaleVersionException;
-import java.time.LocalDate;
-import java.util.Comparator;
-import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -64,38 +48,29 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/clients")
 class ClientController {
-  /** What decides about a week lies no further back. */
-  private static final int LOOKED_BACK = 8;
-
   private static final int MOST_WORDS = 20;
   private static final int LONGEST_SEARCH = 200;
 
   private final ClientRepository clients;
-  private final PrescriptionRepository prescriptions;
-  private final ProgrammeRepository programmes;
-  private final SessionLogRepository logs;
   private final CheckInRepository checkIns;
   private final ClientRecords records;
+  private final ClientHeads heads;
   private final TargetInQuestion target;
   private final StudioClock clock;
   private final Ids ids;
 
   ClientController(
       ClientRepository clients,
-      PrescriptionRepository prescriptions,
-      ProgrammeRepository programmes,
-      SessionLogRepository logs,
       CheckInRepository checkIns,
       ClientRecords records,
+      ClientHeads heads,
       TargetInQuestion target,
       StudioClock clock,
       Ids ids) {
     this.clients = clients;
-    this.prescriptions = prescriptions;
-    this.programmes = programmes;
-    this.logs = logs;
     this.checkIns = checkIns;
     this.records = records;
+    this.heads = heads;
     this.target = target;
     this.clock = clock;
     this.ids = ids;
@@ -106,25 +81,8 @@ class ClientController {
       @RequestParam(defaultValue = "") String q,
       @RequestParam(defaultValue = "false") boolean archived) {
     checkSearch(q);
-    ClientRecords.Everyone everyone = records.everyone();
-    Map<UUID, SavedPrescription> current = prescriptions.current();
-    Map<UUID, SavedProgramme> planned = programmes.current();
-    Map<UUID, List<SessionLog>> logged = logs.since(clock.today().minusWeeks(LOOKED_BACK));
-    Map<UUID, LocalDate> lastDays = logs.lastDays();
     return new ClientList(
-        clients.find(q, archived).stream()
-            .map(
-                client ->
-                    row(
-                        client,
-                        everyone,
-                        Optional.ofNullable(current.get(client.id())),
-                        Training.of(
-                            Optional.ofNullable(planned.get(client.id())),
-                            logged.getOrDefault(client.id(), List.of()),
-                            Optional.ofNullable(lastDays.get(client.id())),
-                            clock.today())))
-            .toList(),
+        heads.find(q, archived).stream().map(ClientController::row).toList(),
         clients.count(false),
         clients.count(true));
   }
@@ -138,59 +96,18 @@ class ClientController {
     }
   }
 
-  private static ClientRow row(
-      Client client,
-      ClientRecords.Everyone everyone,
-      Optional<SavedPrescription> saved,
-      Training done) {
-    Groundwork ground = everyone.groundwork(client);
+  private static ClientRow row(ClientHead head) {
+    Groundwork ground = head.ground();
     return new ClientRow(
-        client.id(),
-        client.details().name(),
-        client.details().note(),
+        head.client().id(),
+        head.client().details().name(),
+        head.client().details().note(),
         ground.person().age(),
-        WatchView.of(ground.screening()),
+        WatchView.of(head.screening()),
         ground.resting().map(WorkingResting::bpm).orElse(null),
         ground.maximum().map(WorkingMaximum::bpm).orElse(null),
         ground.noRateBecause().isEmpty(),
-        StepView.of(
-            ground,
-            status(ground, saved, saved.flatMap(each -> everyone.review(client, each)), done)));
-  }
-
-  /** The programme and the log in short. */
-  private record Training(
-      Optional<LocalDate> plannedUntil, Optional<Integer> weekDue, Optional<LocalDate> lastLogged) {
-    static Training of(
-        Optional<SavedProgramme> saved,
-        List<SessionLog> logged,
-        Optional<LocalDate> lastLogged,
-        LocalDate today) {
-      return new Training(
-          saved.map(each -> each.programme().plan().endsOn()),
-          saved.flatMap(each -> WeekReview.due(each.programme(), logged, today)),
-          lastLogged);
-    }
-  }
-
-  private static Optional<SavedStatus> status(
-      Groundwork ground,
-      Optional<SavedPrescription> saved,
-      Optional<Finding> review,
-      Training done) {
-    return saved.map(
-        each ->
-            new SavedStatus(
-                each.version(),
-                standing(ground, each).state(),
-                review.isPresent(),
-                done.plannedUntil,
-                done.weekDue,
-                done.lastLogged));
-  }
-
-  private static Standing standing(Groundwork ground, SavedPrescription saved) {
-    return Standing.of(saved.prescription(), saved.recordedAt(), ground.screening());
+        StepView.of(ground, head.status()));
   }
 
   @OneWrite
@@ -230,11 +147,10 @@ class ClientController {
 
   @GetMapping("/{id}")
   ClientOverview overview(@PathVariable UUID id) {
-    Client client = records.client(id);
-    Groundwork ground = records.groundwork(client, Mode.RUN);
+    ClientHead head = records.head(id);
+    Client client = head.client();
+    Groundwork ground = head.ground();
     AimView aim = target.of(client);
-    Optional<SavedPrescription> saved = Optional.ofNullable(prescriptions.current().get(id));
-    Optional<Finding> review = saved.flatMap(each -> records.review(client, each));
     return new ClientOverview(
         ClientView.of(client, clock.today()),
         EquationFacts.of(ground.person()),
@@ -249,26 +165,17 @@ class ClientController {
         FindingView.of(ground.permission().findings()),
         ground.resting().map(WorkingResting::bpm).orElse(null),
         ground.maximum().map(MaximumInUse::of).orElse(null),
-        SpanView.of(aim.mode() == Mode.RUN ? ground : records.groundwork(client, aim.mode())),
+        SpanView.of(head.ground(aim.mode())),
         aim,
         ground.screening().cap().map(Cap::bpm).orElse(null),
-        saved
+        head.prescription()
             .map(
-                each ->
+                saved ->
                     new PrescriptionInUse(
-                        each.version(),
-                        StandingView.of(standing(ground, each)),
-                        each.prescription().date()))
+                        saved.version(),
+                        StandingView.of(head.standing().orElseThrow()),
+                        saved.prescription().date()))
             .orElse(null),
-        StepView.of(ground, status(ground, saved, review, done(id))));
-  }
-
-  private Training done(UUID id) {
-    List<SessionLog> logged = logs.of(id);
-    return Training.of(
-        programmes.current(id),
-        logged,
-        logged.stream().map(SessionLog::on).max(Comparator.naturalOrder()),
-        clock.today());
+        StepView.of(ground, head.status()));
   }
 }

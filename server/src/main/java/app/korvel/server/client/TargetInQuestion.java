@@ -41,9 +41,7 @@ public class TargetInQuestion {
   }
 
   private Optional<Parts> prescribed(Client client) {
-    return prescriptions.of(client.id()).stream()
-        .findFirst()
-        .map(made -> made.prescription().parts());
+    return prescriptions.current(client.id()).map(made -> made.prescription().parts());
   }
 
   private AimView of(Client client, Optional<Parts> prescribed, Mode mode) {

@@ -14,6 +14,8 @@ import app.korvel.core.pulse.UsualPulse;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Screening;
 import app.korvel.server.checkin.CheckInDesk;
+import app.korvel.server.client.ClientHead;
+import app.korvel.server.client.ClientHeads;
 import app.korvel.server.client.ClientRecords;
 import app.korvel.server.floor.ClassCountViews.Attendee;
 import app.korvel.server.floor.ClassCountViews.BeatsRequest;
@@ -34,7 +36,6 @@ import app.korvel.store.CheckInRepository;
 import app.korvel.store.ClassCountRepository;
 import app.korvel.store.ClientRepository;
 import app.korvel.store.Ids;
-import app.korvel.store.ReadingRepository;
 import app.korvel.store.SavedCheckIn;
 import app.korvel.store.SavedClassCount;
 import app.korvel.store.SavedClassCount.Entry;
@@ -71,7 +72,7 @@ class ClassCountController {
 
   private final ClassCountRepository classes;
   private final ClientRepository clients;
-  private final ReadingRepository readings;
+  private final ClientHeads heads;
   private final CheckInRepository checkIns;
   private final CheckInDesk desk;
   private final ClientRecords records;
@@ -81,7 +82,7 @@ class ClassCountController {
   ClassCountController(
       ClassCountRepository classes,
       ClientRepository clients,
-      ReadingRepository readings,
+      ClientHeads heads,
       CheckInRepository checkIns,
       CheckInDesk desk,
       ClientRecords records,
@@ -89,7 +90,7 @@ class ClassCountController {
       Ids ids) {
     this.classes = classes;
     this.clients = clients;
-    this.readings = readings;
+    this.heads = heads;
     this.checkIns = checkIns;
     this.desk = desk;
     this.records = records;
@@ -280,21 +281,15 @@ class ClassCountController {
   }
 
   private ClassView view(SavedClassCount saved) {
-    ClientRecords.Everyone everyone = records.everyone();
+    Map<UUID, ClientHead> known = heads.of(saved.members());
     Counted counted = counted(saved);
-    List<PersonRow> rows =
-        saved.members().stream()
-            .map(records::client)
-            .map(client -> counted.row(client, everyone.screening(client), everyone.usual(client)))
-            .toList();
+    List<PersonRow> rows = saved.members().stream().map(known::get).map(counted::row).toList();
     return ClassView.of(
         saved, counted.at(), Threshold.BACK_TO_REST_AGAIN.whole(), RECOUNT.seconds(), rows);
   }
 
   private PersonRow row(SavedClassCount saved, Client client) {
-    Screening screening = records.screening(client);
-    return counted(saved)
-        .row(client, screening, records.usual(readings.of(client.id()), screening));
+    return counted(saved).row(heads.of(List.of(client.id())).get(client.id()));
   }
 
   private Counted counted(SavedClassCount saved) {
@@ -313,7 +308,10 @@ class ClassCountController {
       this.checkedIn = checkedIn;
     }
 
-    PersonRow row(Client client, Screening screening, Optional<UsualPulse> known) {
+    PersonRow row(ClientHead head) {
+      Client client = head.client();
+      Screening screening = head.screening();
+      Optional<UsualPulse> known = head.usual();
       Optional<PulseCount> first = count(client, false);
       Optional<PulseCount> again = count(client, true);
       Optional<PulseCount> latest = again.or(() -> first);

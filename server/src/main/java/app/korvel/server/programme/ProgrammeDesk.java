@@ -8,7 +8,6 @@ import app.korvel.core.measure.RefusedException;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.outline.Bounds;
 import app.korvel.core.outline.Ceiling;
-import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.Parts;
 import app.korvel.core.prescription.Prescription;
 import app.korvel.core.prescription.Prescription.RateBasis;
@@ -35,6 +34,7 @@ import app.korvel.core.session.SessionLog;
 import app.korvel.core.session.WeekReview;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Reserve.Percents;
+import app.korvel.server.client.ClientHead;
 import app.korvel.server.client.ClientRecords;
 import app.korvel.server.outline.OutlineViews.Runner;
 import app.korvel.server.programme.ProgrammeViews.PlanRequest;
@@ -104,13 +104,21 @@ public class ProgrammeDesk {
   }
 
   /** A client with the prescription that leads, and where it stands. */
-  public record Led(Client client, Screening screening, List<SavedPrescription> versions) {
+  public record Led(ClientHead head) {
+    public Client client() {
+      return head.client();
+    }
+
+    private Screening screening() {
+      return head.screening();
+    }
+
     public Optional<SavedPrescription> current() {
-      return versions.stream().findFirst();
+      return head.prescription();
     }
 
     private Standing standing(SavedPrescription saved) {
-      return Standing.of(saved.prescription(), saved.recordedAt(), screening);
+      return Standing.of(saved.prescription(), saved.recordedAt(), screening());
     }
 
     /** Why nothing can be laid out; empty where it can. */
@@ -124,7 +132,7 @@ public class ProgrammeDesk {
         case DRAFT ->
             Stream.concat(
                     Stream.of(FindingKind.PROGRAMME_NOT_LED.of("a draft")),
-                    screening.permission().findings().stream())
+                    screening().permission().findings().stream())
                 .toList();
         case SUSPENDED ->
             Stream.concat(
@@ -144,7 +152,7 @@ public class ProgrammeDesk {
   }
 
   public Led led(Client client) {
-    return new Led(client, records.screening(client), prescriptions.of(client.id()));
+    return new Led(records.head(client.id()));
   }
 
   private Plan plan(
@@ -163,12 +171,9 @@ public class ProgrammeDesk {
   }
 
   /** Whole weeks since the first prescription was issued. */
-  private static int weeksBefore(Led led, LocalDate startsOn) {
-    return led.versions().stream()
-        .map(SavedPrescription::prescription)
-        .filter(made -> made.status() == Prescription.Status.ISSUED)
-        .map(Prescription::date)
-        .min(Comparator.naturalOrder())
+  private int weeksBefore(Led led, LocalDate startsOn) {
+    return prescriptions
+        .firstIssued(led.client().id())
         .map(date -> (int) Math.max(0, ChronoUnit.WEEKS.between(date, startsOn)))
         .orElse(0);
   }
@@ -421,9 +426,9 @@ public class ProgrammeDesk {
 
   ProgrammeView view(Led led, SavedProgramme saved) {
     SavedPrescription from =
-        led.versions().stream()
+        led.current()
             .filter(each -> each.id().equals(saved.prescriptionId()))
-            .findFirst()
+            .or(() -> prescriptions.get(saved.prescriptionId()))
             .orElseThrow();
     List<Finding> findings = new ArrayList<>(led.why());
     SavedPrescription current = led.current().orElseThrow();
@@ -465,15 +470,13 @@ public class ProgrammeDesk {
 
   /** Where no prescription leads: by effort and talk, as today's records have it. */
   public Runner withoutPrescription(Led led, Mode mode) {
-    return Runner.of(records.groundwork(led.client(), mode), settings.ways().family())
-        .withoutRates();
+    return Runner.of(led.head().ground(mode), settings.ways().family()).withoutRates();
   }
 
   /** In its own mode by the numbers of its day; in any other by today's. */
   public Runner runner(Led led, SavedPrescription from, Mode mode) {
     Prescription made = from.prescription();
-    Groundwork ground = records.groundwork(led.client(), mode);
-    Runner today = Runner.of(ground, settings.ways().family());
+    Runner today = Runner.of(led.head().ground(mode), settings.ways().family());
     if (!led.standing(from).ratesHold()) {
       return new Runner(
           Optional.empty(),

@@ -91,7 +91,7 @@ class PulseController {
                 reading ->
                     ReadingView.of(reading, judge, before.getOrDefault(reading.id(), List.of())))
             .toList(),
-        records.resting(found, screening).map(WorkingRestingView::of).orElse(null),
+        records.head(id).ground().resting().map(WorkingRestingView::of).orElse(null),
         usual.lowest(),
         usual.highest(),
         usual.spans().stream().map(SpanAtRest::of).toList(),

@@ -128,7 +128,9 @@ class ScreeningController {
 
   private OptionalInt restingBpm(Client client) {
     return records
-        .resting(client)
+        .head(client.id())
+        .ground()
+        .resting()
         .map(WorkingResting::bpm)
         .map(OptionalInt::of)
         .orElse(OptionalInt.empty());

@@ -7,9 +7,10 @@ import app.korvel.core.measure.RefusedException;
 import app.korvel.core.screening.Client;
 import app.korvel.core.session.SessionLog;
 import app.korvel.core.zone.Reserve.Percents;
+import app.korvel.server.client.ClientHead;
+import app.korvel.server.client.ClientHeads;
 import app.korvel.server.client.ClientRecords;
 import app.korvel.server.outline.OutlineViews.StepAim;
-import app.korvel.server.programme.ProgrammeDesk;
 import app.korvel.server.programme.ProgrammeDesk.Led;
 import app.korvel.server.session.SessionLogViews.KeptLog;
 import app.korvel.server.session.SessionLogViews.OpenSession;
@@ -22,7 +23,6 @@ import app.korvel.server.session.SessionLogViews.ToLog;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.NotFoundException;
 import app.korvel.server.web.OneWrite;
-import app.korvel.store.ClientRepository;
 import app.korvel.store.Ids;
 import app.korvel.store.PlannedSessionRepository;
 import app.korvel.store.SavedSession;
@@ -59,9 +59,8 @@ class SessionLogController {
 
   private final SessionLogRepository logs;
   private final PlannedSessionRepository planned;
-  private final ClientRepository clients;
+  private final ClientHeads heads;
   private final SessionDesk desk;
-  private final ProgrammeDesk programmes;
   private final ClientRecords records;
   private final StudioClock clock;
   private final Ids ids;
@@ -69,17 +68,15 @@ class SessionLogController {
   SessionLogController(
       SessionLogRepository logs,
       PlannedSessionRepository planned,
-      ClientRepository clients,
+      ClientHeads heads,
       SessionDesk desk,
-      ProgrammeDesk programmes,
       ClientRecords records,
       StudioClock clock,
       Ids ids) {
     this.logs = logs;
     this.planned = planned;
-    this.clients = clients;
+    this.heads = heads;
     this.desk = desk;
-    this.programmes = programmes;
     this.records = records;
     this.clock = clock;
     this.ids = ids;
@@ -90,15 +87,16 @@ class SessionLogController {
   ToLog open() {
     LocalDate today = clock.today();
     LocalDate from = today.minusDays(DAYS_BACK);
-    Map<UUID, Client> present =
-        clients.find("", false).stream().collect(Collectors.toMap(Client::id, Function.identity()));
+    Map<UUID, ClientHead> present =
+        heads.find("", false).stream()
+            .collect(Collectors.toMap(head -> head.client().id(), Function.identity()));
     Map<Alike, StepAim> aims = new HashMap<>();
-    Map<UUID, Led> led = new HashMap<>();
     List<OpenSession> sessions = new ArrayList<>();
     for (SavedSession each : planned.toLog(from, today)) {
-      Client client = present.get(each.clientId());
-      if (client != null) {
-        Led known = led.computeIfAbsent(client.id(), id -> programmes.led(client));
+      ClientHead head = present.get(each.clientId());
+      if (head != null) {
+        Client client = head.client();
+        Led known = new Led(head);
         sessions.add(
             new OpenSession(
                 client.id(),
@@ -121,7 +119,7 @@ class SessionLogController {
             .filter(logged -> present.containsKey(logged.clientId()))
             .sorted(Comparator.comparing((Logged logged) -> logged.log().recordedAt()).reversed())
             .limit(LATEST)
-            .map(logged -> SessionLogView.of(present.get(logged.clientId()), logged.log()))
+            .map(logged -> SessionLogView.of(present.get(logged.clientId()).client(), logged.log()))
             .toList(),
         StopSignView.all());
   }

@@ -11,6 +11,7 @@ import app.korvel.exchange.sheet.CardSheet.Look;
 import app.korvel.exchange.sheet.CardSize;
 import app.korvel.exchange.sheet.Paper;
 import app.korvel.exchange.sheet.Sheet;
+import app.korvel.server.client.ClientHead;
 import app.korvel.server.client.ClientRecords;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.server.web.FindingView;
@@ -20,7 +21,6 @@ import app.korvel.store.SavedPrescription;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
@@ -165,20 +165,15 @@ class CardSheetController {
       add(deck, client, () -> records.card(client, saved));
       return deck;
     }
-    ClientRecords.Everyone everyone = records.everyone();
-    Map<UUID, SavedPrescription> current = prescriptions.current();
     for (UUID id : request.clients) {
-      Client client = records.client(id);
-      add(deck, client, () -> everyone.card(records.open(id), latest(current.get(id))));
+      ClientHead head = records.head(id);
+      add(deck, head.client(), () -> records.card(records.open(id), latest(head.prescription())));
     }
     return deck;
   }
 
-  private static SavedPrescription latest(@Nullable SavedPrescription saved) {
-    if (saved == null) {
-      throw RefusedException.because(FindingKind.NO_PRESCRIPTION.of());
-    }
-    return saved;
+  private static SavedPrescription latest(Optional<SavedPrescription> saved) {
+    return saved.orElseThrow(() -> RefusedException.because(FindingKind.NO_PRESCRIPTION.of()));
   }
 
   private void add(Deck deck, Client client, Supplier<Card> made) {

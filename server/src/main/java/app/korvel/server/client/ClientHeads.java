@@ -1,0 +1,82 @@
+package app.korvel.server.client;
+
+import app.korvel.core.screening.Client;
+import app.korvel.server.studio.StudioClock;
+import app.korvel.store.ClientRepository;
+import app.korvel.store.Database;
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
+import org.springframework.stereotype.Component;
+
+/**
+ * The heads of clients, each worked out once: it holds for its day, as long as nothing is said
+ * about the client, which the client's revision tells.
+ */
+@Component
+public class ClientHeads {
+  private final Database database;
+  private final ClientRepository clients;
+  private final Snapshots snapshots;
+  private final StudioClock clock;
+  private final Map<UUID, Kept> kept = new ConcurrentHashMap<>();
+
+  ClientHeads(Database database, ClientRepository clients, Snapshots snapshots, StudioClock clock) {
+    this.database = database;
+    this.clients = clients;
+    this.snapshots = snapshots;
+    this.clock = clock;
+  }
+
+  private record Kept(LocalDate day, int revision, ClientHead head) {}
+
+  /** Those found by what was typed, in the order of their names: see {@link ClientRepository}. */
+  public List<ClientHead> find(String typed, boolean archived) {
+    return read(() -> clients.find(typed, archived));
+  }
+
+  /** Those of these ids, by id. */
+  public Map<UUID, ClientHead> of(Collection<UUID> ids) {
+    Map<UUID, ClientHead> heads = new HashMap<>();
+    read(() -> clients.of(ids)).forEach(head -> heads.put(head.client().id(), head));
+    return heads;
+  }
+
+  private List<ClientHead> read(Supplier<List<Client>> asked) {
+    return database.inOneRead(
+        () -> {
+          List<Client> wanted = asked.get();
+          LocalDate day = clock.today();
+          Map<UUID, Integer> revisions =
+              clients.revisions(wanted.stream().map(Client::id).toList());
+          Map<UUID, ClientHead> heads = new HashMap<>();
+          for (Client client : wanted) {
+            Kept known = kept.get(client.id());
+            if (known != null
+                && known.day.equals(day)
+                && known.revision == revisions.get(client.id())) {
+              heads.put(client.id(), known.head);
+            }
+          }
+          List<Client> changed =
+              wanted.stream().filter(client -> !heads.containsKey(client.id())).toList();
+          if (!changed.isEmpty()) {
+            Snapshot records = snapshots.of(changed);
+            for (Client client : changed) {
+              ClientHead head = records.head(client);
+              heads.put(client.id(), head);
+              // What is being written may be taken back, and its revision given again.
+              if (!database.inWrite()) {
+                kept.put(client.id(), new Kept(day, revisions.get(client.id()), head));
+              }
+            }
+          }
+          return wanted.stream().map(client -> heads.get(client.id())).toList();
+        });
+  }
+}
