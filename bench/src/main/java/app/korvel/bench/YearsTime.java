@@ -11,9 +11,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -28,6 +32,8 @@ final class YearsTime {
   private static final double ENOUGH_MS = 8_000;
 
   private static final int FEWEST = 3;
+  private static final int INSTRUCTORS = 20;
+  private static final int TURNS = 15;
   private static final int[][] STUDIOS = {{20, 1}, {20, 5}, {500, 1}, {500, 5}};
   private static final Pattern ID = Pattern.compile("\"id\":\"([0-9a-f-]{36})\"");
 
@@ -55,9 +61,16 @@ final class YearsTime {
         KorvelServer.start("--server.port=0", "--korvel.data=" + folder)) {
       String address =
           "http://127.0.0.1:" + server.getEnvironment().getProperty("local.server.port") + "/api";
-      for (Map.Entry<String, String> route : routes(address).entrySet()) {
+      Map<String, String> routes = routes(address);
+      System.out.printf(
+          Locale.ROOT,
+          "  %-44s %16.3f ms%n",
+          "Today, nothing worked out yet",
+          time(address + "/today"));
+      for (Map.Entry<String, String> route : routes.entrySet()) {
         measure(route.getKey(), address + route.getValue());
       }
+      together(address, routes);
     } finally {
       Files.walk(folder).sorted(Comparator.reverseOrder()).forEach(p -> p.toFile().delete());
     }
@@ -121,14 +134,80 @@ final class YearsTime {
     return answer;
   }
 
+  private double time(String address) throws Exception {
+    long from = System.nanoTime();
+    ask(address);
+    return (System.nanoTime() - from) / 1e6;
+  }
+
+  /** Twenty instructors who read pages and check people in, all at once. */
+  private void together(String address, Map<String, String> routes) throws Exception {
+    List<String> pages =
+        List.of("Today", "clients, found by typing", "calendar, a day", "a client", "log");
+    List<Double> reads = Collections.synchronizedList(new ArrayList<>());
+    List<Double> writes = Collections.synchronizedList(new ArrayList<>());
+    List<String> failed = Collections.synchronizedList(new ArrayList<>());
+    Matcher ids = ID.matcher(ask(address + "/clients").body());
+    List<String> people = new ArrayList<>();
+    while (ids.find()) {
+      people.add(ids.group(1));
+    }
+    List<Thread> instructors = new ArrayList<>();
+    for (int instructor = 0; instructor < INSTRUCTORS; instructor++) {
+      int number = instructor;
+      Thread thread =
+          new Thread(
+              () -> {
+                try {
+                  for (int turn = 0; turn < TURNS; turn++) {
+                    String page = pages.get((number + turn) % pages.size());
+                    reads.add(time(address + routes.get(page)));
+                    String person = people.get((number * TURNS + turn) % people.size());
+                    long from = System.nanoTime();
+                    int status = checkIn(address + "/clients/" + person + "/checkins");
+                    writes.add((System.nanoTime() - from) / 1e6);
+                    if (status != 201) {
+                      failed.add("a check-in: " + status);
+                    }
+                  }
+                } catch (Exception failure) {
+                  failed.add(failure.toString());
+                }
+              });
+      instructors.add(thread);
+      thread.start();
+    }
+    for (Thread thread : instructors) {
+      thread.join();
+    }
+    System.out.println("  " + INSTRUCTORS + " instructors at once; failed: " + failed);
+    System.out.println("  " + new Sample("a page meanwhile", "ms", array(reads)).line());
+    System.out.println("  " + new Sample("a check-in meanwhile", "ms", array(writes)).line());
+  }
+
+  private static double[] array(List<Double> values) {
+    return values.stream().mapToDouble(Double::doubleValue).toArray();
+  }
+
+  private int checkIn(String address) throws Exception {
+    return http.send(
+            HttpRequest.newBuilder(URI.create(address))
+                .header("Content-Type", "application/json")
+                .POST(
+                    HttpRequest.BodyPublishers.ofString(
+                        "{\"pulseBpm\":62,\"posture\":\"seated\",\"source\":\"count\","
+                            + "\"settled\":true,\"recounted\":false,\"rhythm\":\"steady\"}"))
+                .build(),
+            BodyHandlers.ofString())
+        .statusCode();
+  }
+
   private void measure(String name, String address) throws Exception {
     double[] took = new double[ROUNDS];
     int done = 0;
     double all = 0;
     for (int round = -WARM_UP; done < ROUNDS && (done < FEWEST || all < ENOUGH_MS); round++) {
-      long from = System.nanoTime();
-      ask(address);
-      double ms = (System.nanoTime() - from) / 1e6;
+      double ms = time(address);
       all += ms;
       if (round >= 0 || all > ENOUGH_MS) {
         took[done++] = ms;

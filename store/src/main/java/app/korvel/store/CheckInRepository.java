@@ -1,10 +1,9 @@
 package app.korvel.store;
 
-import app.korvel.core.checkin.CheckIn;
 import app.korvel.core.checkin.CheckIn.Told;
 import app.korvel.core.checkin.Known.Weighed;
-import app.korvel.core.checkin.Verdict;
 import app.korvel.core.screening.Reported;
+import app.korvel.store.StoredForms.JudgedCheckIn;
 import java.math.BigDecimal;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -16,25 +15,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.UUID;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Check-ins: appended and frozen; one kept by mistake is taken back by a row that says so. */
 public final class CheckInRepository {
   private static final Appended ROWS = new Appended("check_in");
-  private static final JsonMapper JSON = JsonMapper.builder().build();
-
-  /** The frozen form: {@code v} changes when its shape does, so that old ones stay readable. */
-  private record Document(
-      int v,
-      CheckIn checkIn,
-      OptionalInt usualBpm,
-      Verdict verdict,
-      Optional<Verdict.OwnDecision> decided) {
-    private static final int CURRENT = 1;
-  }
-
   private final Database database;
 
   public CheckInRepository(Database database) {
@@ -52,13 +37,9 @@ public final class CheckInRepository {
     row.put("weight_kg", saved.checkIn().weightKg().map(BigDecimal::toPlainString));
     row.put(
         "document",
-        JSON.writeValueAsString(
-            new Document(
-                Document.CURRENT,
-                saved.checkIn(),
-                saved.usualBpm(),
-                saved.verdict(),
-                saved.decided())));
+        StoredForms.CHECK_IN.write(
+            new JudgedCheckIn(
+                saved.checkIn(), saved.usualBpm(), saved.verdict(), saved.decided())));
     database.write(
         connection -> {
           ROWS.add(connection, saved.id(), clientId, row, saved.recordedAt());
@@ -144,7 +125,7 @@ public final class CheckInRepository {
   }
 
   private static SavedCheckIn saved(ResultSet row) throws SQLException {
-    Document document = JSON.readValue(row.getString("document"), Document.class);
+    JudgedCheckIn document = StoredForms.CHECK_IN.read(row.getString("document"));
     return new SavedCheckIn(
         UUID.fromString(row.getString("id")),
         LocalDate.parse(row.getString("on_day")),

@@ -8,17 +8,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import tools.jackson.databind.json.JsonMapper;
 
 /** The studio's own session outlines, editable heads with a version. */
 public final class OutlineRepository {
-  private static final JsonMapper JSON = JsonMapper.builder().build();
-
-  /** What is kept of an outline: {@code v} changes when its shape does. */
-  private record Document(int v, Named named) {
-    private static final int CURRENT = 1;
-  }
-
   private final Database database;
   private final EditableHeads<SavedOutline> heads;
 
@@ -68,14 +60,14 @@ public final class OutlineRepository {
   private static Map<String, Object> columns(Named named) {
     Map<String, Object> columns = new LinkedHashMap<>();
     columns.put("name", named.name());
-    columns.put("document", JSON.writeValueAsString(new Document(Document.CURRENT, named)));
+    columns.put("document", StoredForms.OUTLINE.write(named));
     return columns;
   }
 
   private static SavedOutline saved(ResultSet row) throws SQLException {
     return new SavedOutline(
         row.getInt("version"),
-        JSON.readValue(row.getString("document"), Document.class).named(),
+        StoredForms.OUTLINE.read(row.getString("document")),
         row.getString("archived_at") != null);
   }
 }

@@ -2,7 +2,6 @@ package app.korvel.store;
 
 import app.korvel.core.prescription.Prescription;
 import app.korvel.core.prescription.Prescription.RateBasis;
-import app.korvel.core.zone.RpeFamily;
 import app.korvel.core.zone.Target;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -14,23 +13,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
-import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Prescriptions: each version is kept whole, frozen as JSON; a new version supersedes the one
  * before.
  */
 public final class PrescriptionRepository {
-  private static final JsonMapper JSON = JsonMapper.builder().build();
-
-  /** The frozen form: {@code v} changes when its shape does, so that old ones stay readable. */
-  private record Document(int v, Prescription prescription) {
-    private static final int CURRENT = 5;
-  }
-
-  private static final List<String> ADDED_LISTS = List.of("leaveOut", "carry", "stopAlso");
-
   private final Database database;
 
   public PrescriptionRepository(Database database) {
@@ -55,7 +43,7 @@ public final class PrescriptionRepository {
 
   private SavedPrescription add(
       UUID id, UUID clientId, OptionalInt read, Prescription prescription, Instant now) {
-    String document = JSON.writeValueAsString(new Document(Document.CURRENT, prescription));
+    String document = StoredForms.PRESCRIPTION.write(prescription);
     return database.write(
         connection -> {
           Optional<SavedPrescription> before =
@@ -156,29 +144,10 @@ public final class PrescriptionRepository {
   }
 
   private static SavedPrescription saved(ResultSet row) throws SQLException {
-    Document document = document(row.getString("document"));
     return new SavedPrescription(
         UUID.fromString(row.getString("id")),
         row.getInt("version"),
         Instant.parse(row.getString("recorded_at")),
-        document.prescription());
-  }
-
-  /**
-   * Reads a frozen form of any version: version 1 had no cap and nothing to leave out or carry, and
-   * up to version 2 the 0–10 scale was always the ratio one; up to version 3 no exercise was named,
-   * up to version 4 no day of a week was an easier one.
-   */
-  private static Document document(String json) {
-    ObjectNode tree = (ObjectNode) JSON.readTree(json);
-    if (tree.get("v").asInt() == 1) {
-      ObjectNode prescription = (ObjectNode) tree.get("prescription");
-      prescription.put("supervised", false);
-      ADDED_LISTS.forEach(prescription::putArray);
-    }
-    if (tree.get("v").asInt() <= 2) {
-      ((ObjectNode) tree.get("prescription")).put("rpeFamily", RpeFamily.RATIO.name());
-    }
-    return JSON.treeToValue(tree, Document.class);
+        StoredForms.PRESCRIPTION.read(row.getString("document")));
   }
 }

@@ -11,18 +11,9 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ObjectNode;
 
 /** Programmes: every change is a version of its own, kept whole; the latest one holds. */
 public final class ProgrammeRepository {
-  private static final JsonMapper JSON = JsonMapper.builder().build();
-
-  /** The frozen form: {@code v} changes when its shape does. */
-  private record Document(int v, Programme programme) {
-    private static final int CURRENT = 3;
-  }
-
   private final Database database;
 
   public ProgrammeRepository(Database database) {
@@ -65,7 +56,7 @@ public final class ProgrammeRepository {
                   clientId.toString()));
           row.put("starts_on", programme.plan().startsOn().toString());
           row.put("ends_on", programme.plan().endsOn().toString());
-          row.put("document", JSON.writeValueAsString(new Document(Document.CURRENT, programme)));
+          row.put("document", StoredForms.PROGRAMME.write(programme));
           row.put("recorded_at", now);
           Database.insert(connection, "programme", row);
           PlannedSessionRepository.write(connection, clientId, version + 1, programme, now, today);
@@ -114,22 +105,6 @@ public final class ProgrammeRepository {
         row.getInt("version"),
         UUID.fromString(row.getString("prescription_id")),
         Instant.parse(row.getString("recorded_at")),
-        document(row.getString("document")).programme());
-  }
-
-  /**
-   * Reads a frozen form of any version: version 1 had no decisions, and no time of day; up to
-   * version 2 no session was an easier one.
-   */
-  private static Document document(String json) {
-    ObjectNode tree = (ObjectNode) JSON.readTree(json);
-    ObjectNode programme = (ObjectNode) tree.get("programme");
-    if (tree.get("v").asInt() == 1) {
-      programme.putArray("decisions");
-    }
-    if (tree.get("v").asInt() <= 2) {
-      programme.get("sessions").forEach(session -> ((ObjectNode) session).put("easier", false));
-    }
-    return JSON.treeToValue(tree, Document.class);
+        StoredForms.PROGRAMME.read(row.getString("document")));
   }
 }

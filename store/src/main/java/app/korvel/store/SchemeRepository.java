@@ -11,17 +11,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import tools.jackson.databind.json.JsonMapper;
 
 /** The studio's own schemes, editable heads with a version; and which client is shown in which. */
 public final class SchemeRepository {
-  private static final JsonMapper JSON = JsonMapper.builder().build();
-
-  /** What is kept of a scheme: {@code v} changes when its shape does. */
-  private record Document(int v, OwnScheme scheme) {
-    private static final int CURRENT = 1;
-  }
-
   private final Database database;
   private final EditableHeads<SavedScheme> heads;
 
@@ -177,17 +169,14 @@ public final class SchemeRepository {
   private static Map<String, Object> columns(Scheme scheme) {
     Map<String, Object> columns = new LinkedHashMap<>();
     columns.put("name", scheme.name());
-    columns.put(
-        "document", JSON.writeValueAsString(new Document(Document.CURRENT, OwnScheme.of(scheme))));
+    columns.put("document", StoredForms.SCHEME.write(OwnScheme.of(scheme)));
     return columns;
   }
 
   private static SavedScheme saved(ResultSet row) throws SQLException {
     return new SavedScheme(
         row.getInt("version"),
-        JSON.readValue(row.getString("document"), Document.class)
-            .scheme()
-            .checked(row.getString("id")),
+        StoredForms.SCHEME.read(row.getString("document")).checked(row.getString("id")),
         row.getString("archived_at") != null);
   }
 }

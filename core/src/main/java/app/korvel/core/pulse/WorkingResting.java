@@ -150,8 +150,12 @@ public record WorkingResting(
    */
   public static OptionalInt departure(
       RestingReading reading, List<RestingReading> others, ZoneId zone) {
+    LocalDate day = LocalDate.ofInstant(reading.takenAt(), zone);
     List<RestingReading> before =
-        others.stream().filter(each -> !each.id().equals(reading.id())).toList();
+        others.stream()
+            .filter(each -> !each.id().equals(reading.id()))
+            .filter(each -> LocalDate.ofInstant(each.takenAt(), zone).equals(day))
+            .toList();
     return SameDay.departure(reading, SameDay.counting(before, zone), zone);
   }
 
