@@ -120,6 +120,8 @@ export const methods = () => get<Methods>('/methods')
 
 export const clients = (q: string, archived = false) =>
   get<Schemas['ClientList']>(`/clients?q=${encodeURIComponent(q)}&archived=${archived}`)
+/** Names alone, to pick from. */
+export const clientNames = () => get<Schemas['NameList']>('/clients/names')
 export const overview = (id: string) => get<ClientOverview>(client(id))
 export const addClient = (details: Typed<ClientDetails>) => post<ClientView>('/clients', details)
 export const changeClient = (id: string, version: number, details: Typed<ClientDetails>) =>

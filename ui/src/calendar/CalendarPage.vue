@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { calendar, clients, type CalendarSession } from '../api/korvel'
+import { calendar, clientNames, type CalendarSession } from '../api/korvel'
 import Choices from '../shared/Choices.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import SelectField from '../shared/SelectField.vue'
@@ -48,12 +48,12 @@ function go(to: { view?: View; day?: string; client?: string }) {
 }
 
 const { data, problem, load } = useLoad(calendar)
-const people = useLoad(clients)
+const people = useLoad(clientNames)
 const shown = computed(() => (day.value ? daysOf(view.value, day.value) : []))
 const fetchShown = async () => {
   if (shown.value.length) await load(shown.value[0]!, shown.value.at(-1)!, client.value)
   // The days first: who there is to choose from can wait.
-  if (!people.data.value) void people.load('', false)
+  if (!people.data.value) void people.load()
 }
 watch([shown, client, undone], fetchShown, { immediate: true })
 

@@ -7,7 +7,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { asProblem } from '../api/http'
 import {
   bands,
-  clients,
+  clientNames,
   efforts,
   keepEffort,
   previewEffort,
@@ -33,8 +33,8 @@ import EffortPicture, { type EffortOf } from './EffortPicture.vue'
 const MOST = 6
 const route = useRoute()
 const router = useRouter()
-const everyone = useLoad(clients)
-void everyone.load('')
+const everyone = useLoad(clientNames)
+void everyone.load()
 
 interface Who {
   client: string
@@ -197,7 +197,7 @@ const table = () => [
     <ProblemNote
       v-if="everyone.problem.value"
       :problem="everyone.problem.value"
-      @retry="everyone.load('')"
+      @retry="everyone.load()"
     />
 
     <section class="sheet stack" aria-label="Who">

@@ -7,7 +7,7 @@ import { asProblem, type Problem } from '../api/http'
 import {
   addOutline,
   changeOutline,
-  clients,
+  clientNames,
   oneOutline,
   outlineFor,
   outlineOn,
@@ -102,8 +102,8 @@ onMounted(async () => {
 })
 
 // Whoever it is worked out for: nobody, or a client.
-const everyone = useLoad(clients)
-void everyone.load('')
+const everyone = useLoad(clientNames)
+void everyone.load()
 const NOBODY = 'nobody'
 const who = ref(String(route.query.for ?? NOBODY))
 const people = computed(() => [

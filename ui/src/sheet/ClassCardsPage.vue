@@ -3,7 +3,7 @@ import Button from 'primevue/button'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { asProblem } from '../api/http'
-import { cardsOf, clients, type SheetOfCards } from '../api/korvel'
+import { cardsOf, clientNames, type SheetOfCards } from '../api/korvel'
 import Findings from '../shared/Findings.vue'
 import PeoplePicker from '../shared/PeoplePicker.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
@@ -18,7 +18,7 @@ import { useSheet } from './useSheet'
 /** Everyone's latest card on as few sheets as hold them, to cut out before the class. */
 const route = useRoute()
 const router = useRouter()
-const everyone = useLoad(() => clients(''))
+const everyone = useLoad(clientNames)
 onMounted(() => everyone.load())
 const people = computed(() => everyone.data.value?.clients ?? [])
 

@@ -8,7 +8,7 @@ import { asProblem, type Problem } from '../api/http'
 import {
   addScheme,
   changeScheme,
-  clients,
+  clientNames,
   oneScheme,
   tryScheme,
   type Scheme,
@@ -85,8 +85,8 @@ const bases = options(
 )
 
 // The preview: the latest answer wins; while something is wrong, the last one stands.
-const everyone = useLoad(clients)
-void everyone.load('')
+const everyone = useLoad(clientNames)
+void everyone.load()
 const people = computed(() => everyone.data.value?.clients ?? [])
 const tried = ref<string[]>([])
 const MOST = 6

@@ -59,6 +59,7 @@ class ReadingTest {
     "/api/clients",
     "/api/clients?q=a",
     "/api/clients?archived=true",
+    "/api/clients/names",
     "/api/session-logs/open",
     "/api/calendar?from=2026-01-01&to=2026-01-31",
     "/api/calendar.ics",

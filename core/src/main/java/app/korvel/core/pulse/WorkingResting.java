@@ -151,10 +151,12 @@ public record WorkingResting(
   public static OptionalInt departure(
       RestingReading reading, List<RestingReading> others, ZoneId zone) {
     LocalDate day = LocalDate.ofInstant(reading.takenAt(), zone);
+    Instant begins = day.atStartOfDay(zone).toInstant();
+    Instant ends = day.plusDays(1).atStartOfDay(zone).toInstant();
     List<RestingReading> before =
         others.stream()
             .filter(each -> !each.id().equals(reading.id()))
-            .filter(each -> LocalDate.ofInstant(each.takenAt(), zone).equals(day))
+            .filter(each -> !each.takenAt().isBefore(begins) && each.takenAt().isBefore(ends))
             .toList();
     return SameDay.departure(reading, SameDay.counting(before, zone), zone);
   }

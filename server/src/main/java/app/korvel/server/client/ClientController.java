@@ -11,12 +11,14 @@ import app.korvel.server.client.ClientViews.ArchiveRequest;
 import app.korvel.server.client.ClientViews.ChangeRequest;
 import app.korvel.server.client.ClientViews.CheckedToday;
 import app.korvel.server.client.ClientViews.ClientList;
+import app.korvel.server.client.ClientViews.ClientName;
 import app.korvel.server.client.ClientViews.ClientOverview;
 import app.korvel.server.client.ClientViews.ClientRow;
 import app.korvel.server.client.ClientViews.ClientView;
 import app.korvel.server.client.ClientViews.DetailsRequest;
 import app.korvel.server.client.ClientViews.EquationFacts;
 import app.korvel.server.client.ClientViews.MaximumInUse;
+import app.korvel.server.client.ClientViews.NameList;
 import app.korvel.server.client.ClientViews.PrescriptionInUse;
 import app.korvel.server.client.ClientViews.StandingView;
 import app.korvel.server.client.ClientViews.StepView;
@@ -85,6 +87,15 @@ class ClientController {
         heads.find(q, archived).stream().map(ClientController::row).toList(),
         clients.count(false),
         clients.count(true));
+  }
+
+  /** Names alone, to pick from. */
+  @GetMapping("/names")
+  NameList names() {
+    return new NameList(
+        clients.find("", false).stream()
+            .map(client -> new ClientName(client.id(), client.details().name()))
+            .toList());
   }
 
   private static void checkSearch(String typed) {

@@ -141,6 +141,12 @@ public final class ClientViews {
    */
   record ClientList(List<ClientRow> clients, int total, int archivedTotal) {}
 
+  /** Somebody to pick. */
+  record ClientName(UUID id, String name) {}
+
+  /** Everyone who is not put away, by name. */
+  record NameList(List<ClientName> clients) {}
+
   /** What today's check-in came to. */
   record CheckedToday(Outcome outcome, String words) {
     static CheckedToday of(SavedCheckIn saved) {
