@@ -177,7 +177,12 @@ class ReadingTest {
 
   private static int statements(String path) {
     AtomicInteger count = new AtomicInteger();
-    Database.trace(sql -> count.incrementAndGet());
+    Database.trace(
+        sql -> {
+          if (!Thread.currentThread().getName().equals("heads-ahead")) {
+            count.incrementAndGet();
+          }
+        });
     server.get(path);
     Database.trace(sql -> {});
     return count.get();
