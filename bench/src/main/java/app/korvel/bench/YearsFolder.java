@@ -462,7 +462,6 @@ final class YearsFolder {
         }
         statement.execute("commit");
       }
-      statement.execute("analyze");
     }
   }
 

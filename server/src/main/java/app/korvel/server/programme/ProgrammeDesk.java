@@ -336,7 +336,7 @@ public class ProgrammeDesk {
             .orElse(Stream.empty())
             .sorted()
             .toList(),
-        saved.map(each -> view(led, each)).orElse(null),
+        saved.map(each -> view(led, each, logged)).orElse(null),
         saved
             .filter(each -> why.isEmpty())
             .map(SavedProgramme::programme)
@@ -425,6 +425,10 @@ public class ProgrammeDesk {
   }
 
   ProgrammeView view(Led led, SavedProgramme saved) {
+    return view(led, saved, logs.of(led.client().id()));
+  }
+
+  private ProgrammeView view(Led led, SavedProgramme saved, List<SessionLog> logged) {
     SavedPrescription from =
         led.current()
             .filter(each -> each.id().equals(saved.prescriptionId()))
@@ -441,12 +445,12 @@ public class ProgrammeDesk {
         .ifPresent(findings::add);
     Standing standing = led.standing(from);
     findings.addAll(standing.findings().stream().filter(each -> !findings.contains(each)).toList());
-    return view(led, saved.programme(), saved.version(), from, findings);
+    return view(led, saved.programme(), saved.version(), from, findings, logged);
   }
 
   /** What was laid out and is not saved. */
   ProgrammeView view(Led led, Programme programme) {
-    return view(led, programme, null, led.leading(), List.of());
+    return view(led, programme, null, led.leading(), List.of(), logs.of(led.client().id()));
   }
 
   private ProgrammeView view(
@@ -454,8 +458,8 @@ public class ProgrammeDesk {
       Programme programme,
       @Nullable Integer version,
       SavedPrescription from,
-      List<Finding> findings) {
-    List<SessionLog> logged = logs.of(led.client().id());
+      List<Finding> findings,
+      List<SessionLog> logged) {
     return ProgrammeView.of(
         programme,
         version,
