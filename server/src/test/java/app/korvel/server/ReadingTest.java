@@ -19,6 +19,7 @@ import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -273,17 +274,20 @@ class ReadingTest {
           .inOneWrite(
               () -> {
                 clients_.archive(
-                    id,
-                    before.client().version(),
-                    true,
-                    java.time.Instant.parse("2026-01-01T00:00:00Z"));
+                    id, before.client().version(), true, Instant.parse("2026-01-01T00:00:00Z"));
                 assertThat(heads.of(List.of(id)).get(id).client().archived()).isTrue();
                 throw new IllegalStateException("taken back");
               });
     } catch (IllegalStateException takenBack) {
       assertThat(takenBack).hasMessage("taken back");
     }
-    assertThat(heads.of(List.of(id)).get(id)).isEqualTo(before);
+    // The next write gets the revision that was taken back.
+    clients_.change(
+        id,
+        before.client().version(),
+        before.client().details(),
+        Instant.parse("2026-01-02T00:00:00Z"));
+    assertThat(heads.of(List.of(id)).get(id).client().archived()).isFalse();
   }
 
   /** Every table that says something about a client makes its head out of date. */

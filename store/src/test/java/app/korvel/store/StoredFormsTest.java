@@ -4,10 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.lang.reflect.RecordComponent;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -51,9 +54,38 @@ class StoredFormsTest {
 
   private static <T> String again(StoredForm<T> form, String json) {
     T read = form.read(json);
+    assertThat(missing(read)).isEmpty();
     String written = form.write(read);
     assertThat(form.read(written)).isEqualTo(read);
     return written;
+  }
+
+  /** Parts of what was read that nothing was said of: an upgrade has left them out. */
+  private static List<String> missing(Object read) {
+    List<String> missing = new ArrayList<>();
+    if (read instanceof Optional<?> optional) {
+      optional.ifPresent(each -> missing.addAll(missing(each)));
+    } else if (read instanceof Collection<?> all) {
+      all.forEach(each -> missing.addAll(missing(each)));
+    } else if (read.getClass().isRecord()) {
+      for (RecordComponent component : read.getClass().getRecordComponents()) {
+        Object value = value(read, component);
+        if (value == null) {
+          missing.add(read.getClass().getSimpleName() + "." + component.getName());
+        } else {
+          missing.addAll(missing(value));
+        }
+      }
+    }
+    return missing;
+  }
+
+  private static Object value(Object read, RecordComponent component) {
+    try {
+      return component.getAccessor().invoke(read);
+    } catch (ReflectiveOperationException hidden) {
+      return "not looked at";
+    }
   }
 
   @ParameterizedTest
