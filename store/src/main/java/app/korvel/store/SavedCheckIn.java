@@ -16,7 +16,7 @@ import java.util.UUID;
  * @param on the studio's day
  * @param recordedAt when it was kept
  * @param checkIn what was found
- * @param usualBpm what the pulse was held against
+ * @param usualBpm what the pulse was compared with
  * @param verdict what it came to by the rules of that day
  * @param decided what the instructor decided otherwise, if they did
  */

@@ -13,7 +13,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
- * One person's count in a class before a session: their pulse held against what is usual for them,
+ * One person's count in a class before a session: their pulse compared with what is usual for them,
  * and nothing else of the check-in.
  *
  * @param count what was counted
@@ -69,7 +69,7 @@ public record ClassCheck(
    * @param posture how the class was placed
    * @param settled whether it had been still for 5 minutes
    * @param recounted whether this is the second count, of 60 s
-   * @param known what it is held against; what their context asks for and has them carry is named,
+   * @param known what it is compared with; what their context asks for and has them carry is named,
    *     and left to the check-in
    * @param checkedIn what today's check-in came to, if there was one: a stricter word stands
    */

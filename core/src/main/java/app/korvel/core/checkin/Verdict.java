@@ -62,7 +62,7 @@ public record Verdict(
    */
   public record OwnDecision(Outcome outcome, String reason) {}
 
-  /** A check-in beside what it is held against. */
+  /** A check-in beside what it is compared with. */
   private record Case(CheckIn now, Known known) {
 
     OptionalInt usual() {

@@ -29,7 +29,7 @@ import java.util.UUID;
  * @param averageBpm its average rate, from the resting rate to the highest of {@link Limit#MAXIMUM}
  * @param minutes how long it lasted, {@link Limit#EFFORT_MINUTES}, if known
  * @param doneOn the day
- * @param reserve the span it is held against: that of the day it was entered
+ * @param reserve the span it is compared with: that of the day it was entered
  * @param maximumMethod where the maximum of that span came from
  * @param recordedAt when it was put on record
  */

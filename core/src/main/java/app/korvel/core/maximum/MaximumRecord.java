@@ -171,7 +171,7 @@ public record MaximumRecord(
                       .map(each -> WorkingMaximum.estimated(each, mode, estimates.chosen())));
     }
 
-    /** A value by itself, before it is held against the working one. */
+    /** A value by itself, before it is compared with the working one. */
     private JudgedMaximum first(MeasuredMaximum value) {
       boolean peak = !value.passed();
       Optional<MeasuredMaximum> agrees = peak ? agreeing(value) : Optional.empty();

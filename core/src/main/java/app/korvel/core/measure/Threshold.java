@@ -69,7 +69,7 @@ public enum Threshold {
       Source.KORVEL),
   PEAK_WINDOW("5", "seconds", "The median of so long, and held so long, is a peak.", Source.KORVEL),
   PEAK_RISE("15", "bpm", "A faster rise in a recording is set aside.", Source.KORVEL),
-  PEAK_RISE_WITHIN("2", "seconds", "The time in which a rise is held against.", Source.KORVEL),
+  PEAK_RISE_WITHIN("2", "seconds", "The time within which such a rise is too fast.", Source.KORVEL),
   PEAK_RISE_STAYS(
       "60", "seconds", "A rate that has stayed up so long after a rise is taken.", Source.KORVEL),
   STEP_LOCK_FOR(
@@ -145,7 +145,7 @@ public enum Threshold {
   GLUCOSE_STOP_MMOL("20", "mmol/L", "Above it, no session.", Source.PRACTICE),
   GLUCOSE_STOP_MG("360", "mg/dL", "Above it, no session.", Source.PRACTICE),
   WEIGHT_GAIN("2", "kg", "So much more in 3 days with heart failure: no session.", Source.PRACTICE),
-  WEIGHT_GAIN_DAYS("3", "days", "The time in which a gain is held against.", Source.PRACTICE),
+  WEIGHT_GAIN_DAYS("3", "days", "The time within which a gain counts.", Source.PRACTICE),
 
   HARD_WORK(
       "80", "% of reserve", "Above it, 1 to 2 minutes at a time are the most.", Source.PRACTICE),

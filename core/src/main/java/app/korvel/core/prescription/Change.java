@@ -111,7 +111,7 @@ public record Change(
    * What has moved since a prescription was made.
    *
    * @param now the groundwork of its mode
-   * @return nothing where it has no rates, or today has none to hold them against
+   * @return nothing where it has no rates, or today has none to compare them with
    */
   public static Optional<Change> since(Prescription made, Groundwork now) {
     if (made.basis().isEmpty() || now.noRateBecause().isPresent()) {

@@ -9,7 +9,7 @@ import java.util.Locale;
 import java.util.Optional;
 
 /**
- * One practice count, held against the pulse that was played.
+ * One practice count, compared with the pulse that was played.
  *
  * @param count what the learner counted
  * @param beatsPlayed how many beats fell into the window

@@ -96,6 +96,24 @@ public record WorkingResting(
         : ofAll(since, today, zone);
   }
 
+  /** Readings taken since that day decide, unless {@link #olderMatter}. */
+  public static LocalDate lookedAtSince(LocalDate today) {
+    return today.minusDays(DUE_AFTER_DAYS);
+  }
+
+  /**
+   * Whether older readings matter beside the recent ones: where none of those was taken awake, so
+   * that there is no fresh one to compare a pulse with; and where all are over a rate, since then
+   * it matters since when they are.
+   *
+   * @param recent readings since {@link #lookedAtSince}
+   * @param highestBpm that rate
+   */
+  public static boolean olderMatter(List<RestingReading> recent, int highestBpm) {
+    return recent.stream().allMatch(reading -> reading.source() == PulseSource.OVERNIGHT)
+        || recent.stream().anyMatch(reading -> reading.bpm() > highestBpm);
+  }
+
   private WorkingResting staleSince(LocalDate changedOn) {
     List<Finding> said = new ArrayList<>(findings);
     said.add(FindingKind.RESTING_STALE.of(Days.of(changedOn)));

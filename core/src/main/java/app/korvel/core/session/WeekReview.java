@@ -31,7 +31,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
- * A week of a programme held against what was done of it, and what it asks of the next one.
+ * A week of a programme compared with what was done of it, and what it asks of the next one.
  *
  * @param week its number, from 1
  * @param planned sessions that it was laid out with
@@ -154,6 +154,9 @@ public record WeekReview(
     }
     return programme.weeks().get(0).dose();
   }
+
+  /** Logs from further back decide nothing of what is {@link #due}. */
+  public static final int WEEKS_LOOKED_AT = 8;
 
   /**
    * The latest week whose successor is to be decided: it is over, or all of it has been logged.

@@ -30,7 +30,7 @@ public class CheckInDesk {
     this.ids = ids;
   }
 
-  /** What a check-in of that client is held against. */
+  /** What a check-in of that client is compared with. */
   public Known known(Client client) {
     ClientHead head = records.head(client.id());
     return Known.of(

@@ -201,7 +201,7 @@ final class CheckInViews {
    * What a check-in starts from.
    *
    * @param today the one kept today, if there is one
-   * @param usualBpm what the pulse is held against; null where there is none
+   * @param usualBpm what the pulse is compared with; null where there is none
    * @param lightFromBpm so far off the usual it is light only
    * @param notTodayFromBpm so far off it is not today
    * @param past the latest readings of that posture and source, oldest first

@@ -66,13 +66,12 @@ public class ClientHeads {
           List<Client> changed =
               wanted.stream().filter(client -> !heads.containsKey(client.id())).toList();
           if (!changed.isEmpty()) {
-            Snapshot records = snapshots.of(changed);
-            for (Client client : changed) {
-              ClientHead head = records.head(client);
-              heads.put(client.id(), head);
+            for (ClientHead head : snapshots.heads(changed)) {
+              UUID id = head.client().id();
+              heads.put(id, head);
               // What is being written may be taken back, and its revision given again.
               if (!database.inWrite()) {
-                kept.put(client.id(), new Kept(day, revisions.get(client.id()), head));
+                kept.put(id, new Kept(day, revisions.get(id), head));
               }
             }
           }

@@ -1,7 +1,6 @@
 package app.korvel.server.client;
 
 import app.korvel.server.studio.StudioClock;
-import app.korvel.store.StoreException;
 import jakarta.annotation.PreDestroy;
 import java.util.concurrent.Executors;
 import java.util.concurrent.RejectedExecutionException;
@@ -44,7 +43,7 @@ class HeadsAhead {
   private void workOutAndGoOn() {
     try {
       heads.find("", false);
-    } catch (StoreException | IllegalStateException failed) {
+    } catch (RuntimeException failed) {
       // Whoever asks for a list works them out, and is told what is wrong.
       LOG.debug("The heads were not worked out ahead.", failed);
     }

@@ -1,28 +1,48 @@
 package app.korvel.server.client;
 
-import app.korvel.core.pulse.PulseSource;
+import app.korvel.core.maximum.Choice;
+import app.korvel.core.maximum.MeasuredMaximum;
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.programme.Programme;
 import app.korvel.core.pulse.RestingReading;
+import app.korvel.core.pulse.UsualPulse;
 import app.korvel.core.pulse.UsualResting;
+import app.korvel.core.pulse.WorkingResting;
+import app.korvel.core.screening.Clearance;
 import app.korvel.core.screening.Client;
+import app.korvel.core.screening.Consent;
+import app.korvel.core.screening.Intake;
+import app.korvel.core.screening.OnRecord;
+import app.korvel.core.screening.Reported;
+import app.korvel.core.screening.Screening;
+import app.korvel.core.session.SessionLog;
+import app.korvel.core.session.WeekReview;
 import app.korvel.server.studio.StudioClock;
 import app.korvel.store.CheckInRepository;
 import app.korvel.store.ClearanceRepository;
 import app.korvel.store.ConsentRepository;
 import app.korvel.store.Database;
 import app.korvel.store.FieldTestRepository;
+import app.korvel.store.FieldTestRepository.LastTest;
 import app.korvel.store.IntakeRepository;
 import app.korvel.store.MaximumChoiceRepository;
 import app.korvel.store.MeasuredMaximumRepository;
 import app.korvel.store.PrescriptionRepository;
 import app.korvel.store.ProgrammeRepository;
 import app.korvel.store.ReadingRepository;
+import app.korvel.store.SavedPrescription;
+import app.korvel.store.SavedProgramme;
 import app.korvel.store.SessionLogRepository;
 import app.korvel.store.ThresholdRepository;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.Collection;
+import java.time.ZoneId;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -32,13 +52,7 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class Snapshots {
-  /** Readings count for eight weeks; whoever has one of the last seven needs no older one. */
-  private static final int READINGS_DAYS = 58;
-
-  private static final int SURELY_FRESH_DAYS = 49;
-
-  /** What decides about a week lies no further back. */
-  private static final int LOGS_WEEKS = 8;
+  private static final String TALK_STEPS = "Talk-step test";
 
   private final Database database;
   private final IntakeRepository intakes;
@@ -86,60 +100,118 @@ class Snapshots {
     this.clock = clock;
   }
 
-  /** Of those clients, as of now. */
-  Snapshot of(Collection<Client> clients) {
-    List<UUID> ids = clients.stream().map(Client::id).toList();
-    LocalDate today = clock.today();
+  /** The heads of those clients, as of now, in their order. */
+  List<ClientHead> heads(List<Client> clients) {
     return database.inOneRead(
-        () ->
-            new Snapshot(
-                today,
-                clock.zone(),
-                intakes.current(ids),
-                clearances.of(ids),
-                consents.of(ids),
-                checkIns.reported(ids),
-                logs.symptoms(ids),
-                readings(clients, ids, today),
-                choices.current(ids),
-                maxima.of(ids),
-                prescriptions.current(ids),
-                programmes.current(ids),
-                logs.since(ids, today.minusWeeks(LOGS_WEEKS)),
-                logs.lastDays(ids),
-                fieldTests.lastFinished(ids),
-                thresholds.lastTalkSteps(ids),
-                fieldTests.running(ids)));
+        () -> {
+          Snapshot records = new Snapshot(clients);
+          return clients.stream().map(records::head).toList();
+        });
   }
 
-  /**
-   * Readings as far back as they count. All of them where the latest do not decide: where there is
-   * none of the last weeks, or where all are over the line, since it matters how long they have
-   * been.
-   */
-  private Map<UUID, List<RestingReading>> readings(
-      Collection<Client> clients, List<UUID> ids, LocalDate today) {
-    Map<UUID, List<RestingReading>> recent =
-        readings.since(ids, startOf(today.minusDays(READINGS_DAYS)));
-    Instant fresh = startOf(today.minusDays(SURELY_FRESH_DAYS));
-    List<UUID> olderToo =
-        clients.stream()
-            .filter(
-                client -> {
-                  int highest = UsualResting.at(client.ageOn(today)).highest();
-                  List<RestingReading> taken = recent.getOrDefault(client.id(), List.of());
-                  return taken.stream()
-                          .filter(each -> each.source() != PulseSource.OVERNIGHT)
-                          .noneMatch(each -> each.takenAt().isAfter(fresh))
-                      || taken.stream().allMatch(each -> each.bpm() > highest);
-                })
-            .map(Client::id)
-            .toList();
-    recent.putAll(readings.since(olderToo, Instant.EPOCH));
-    return recent;
-  }
+  /** What is on record of them at one moment, by client. */
+  private final class Snapshot {
+    private final LocalDate today = clock.today();
+    private final ZoneId zone = clock.zone();
+    private final Map<UUID, Intake> intakeOf;
+    private final Map<UUID, List<Clearance>> clearancesOf;
+    private final Map<UUID, List<Consent>> consentsOf;
+    private final Map<UUID, Reported> reportedOf;
+    private final Map<UUID, Instant> symptomsOf;
+    private final Map<UUID, List<RestingReading>> readingsOf;
+    private final Map<UUID, Choice> choiceOf;
+    private final Map<UUID, List<MeasuredMaximum>> maximaOf;
+    private final Map<UUID, SavedPrescription> prescriptionOf;
+    private final Map<UUID, SavedProgramme> programmeOf;
+    private final Map<UUID, List<SessionLog>> logsOf;
+    private final Map<UUID, LocalDate> lastLogged;
+    private final Map<UUID, List<LastTest>> testsOf;
+    private final Map<UUID, LocalDate> talkSteps;
+    private final Set<UUID> testing;
 
-  private Instant startOf(LocalDate day) {
-    return day.atStartOfDay(clock.zone()).toInstant();
+    Snapshot(List<Client> clients) {
+      List<UUID> ids = clients.stream().map(Client::id).toList();
+      intakeOf = intakes.current(ids);
+      clearancesOf = clearances.of(ids);
+      consentsOf = consents.of(ids);
+      reportedOf = checkIns.reported(ids);
+      symptomsOf = logs.symptoms(ids);
+      readingsOf = readings(clients, ids);
+      choiceOf = choices.current(ids);
+      maximaOf = maxima.of(ids);
+      prescriptionOf = prescriptions.current(ids);
+      programmeOf = programmes.current(ids);
+      logsOf = logs.since(ids, today.minusWeeks(WeekReview.WEEKS_LOOKED_AT));
+      lastLogged = logs.lastDays(ids);
+      testsOf = fieldTests.lastFinished(ids);
+      talkSteps = thresholds.lastTalkSteps(ids);
+      testing = fieldTests.running(ids);
+    }
+
+    /** As far back as they decide. */
+    private Map<UUID, List<RestingReading>> readings(List<Client> clients, List<UUID> ids) {
+      Map<UUID, List<RestingReading>> recent =
+          readings.since(ids, WorkingResting.lookedAtSince(today).atStartOfDay(zone).toInstant());
+      List<UUID> olderToo =
+          clients.stream()
+              .filter(
+                  client ->
+                      WorkingResting.olderMatter(
+                          recent.getOrDefault(client.id(), List.of()),
+                          UsualResting.at(client.ageOn(today)).highest()))
+              .map(Client::id)
+              .toList();
+      recent.putAll(readings.since(olderToo, Instant.EPOCH));
+      return recent;
+    }
+
+    /** What the records of one of them come to. */
+    ClientHead head(Client client) {
+      UUID id = client.id();
+      Screening screening =
+          Screening.of(
+              client,
+              Optional.ofNullable(intakeOf.get(id)),
+              new OnRecord(
+                  clearancesOf.getOrDefault(id, List.of()),
+                  consentsOf.getOrDefault(id, List.of()),
+                  reportedOf
+                      .getOrDefault(id, Reported.NOTHING)
+                      .andSymptoms(Optional.ofNullable(symptomsOf.get(id)))),
+              today,
+              zone);
+      List<RestingReading> taken = readingsOf.getOrDefault(id, List.of());
+      Optional<Choice> choice = Optional.ofNullable(choiceOf.get(id));
+      List<MeasuredMaximum> measured = maximaOf.getOrDefault(id, List.of());
+      Optional<Programme> programme =
+          Optional.ofNullable(programmeOf.get(id)).map(SavedProgramme::programme);
+      return new ClientHead(
+          client,
+          Groundwork.of(
+              screening,
+              WorkingResting.of(taken, screening.medicinesChangedAt(), today, zone),
+              Mode.RUN,
+              choice,
+              measured),
+          choice,
+          measured,
+          UsualPulse.of(taken, screening.medicinesChangedAt(), today, zone),
+          Optional.ofNullable(prescriptionOf.get(id)),
+          programme.map(laid -> laid.plan().endsOn()),
+          programme.flatMap(
+              laid -> WeekReview.due(laid, logsOf.getOrDefault(id, List.of()), today)),
+          Optional.ofNullable(lastLogged.get(id)),
+          tests(id),
+          testing.contains(id));
+    }
+
+    private Map<String, LocalDate> tests(UUID id) {
+      Map<String, LocalDate> last = new HashMap<>();
+      for (LastTest test : testsOf.getOrDefault(id, List.of())) {
+        last.put(test.protocol().displayName(), LocalDate.ofInstant(test.startedAt(), zone));
+      }
+      Optional.ofNullable(talkSteps.get(id)).ifPresent(day -> last.put(TALK_STEPS, day));
+      return last;
+    }
   }
 }

@@ -6,19 +6,16 @@ import app.korvel.core.prescription.Start;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Screening;
-import app.korvel.store.PrescriptionRepository;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
-/** The target that a choice of maximum or a new value is held against. */
+/** The target that a choice of maximum or a new value is compared with. */
 @Component
 public class TargetInQuestion {
   private final ClientRecords records;
-  private final PrescriptionRepository prescriptions;
 
-  TargetInQuestion(ClientRecords records, PrescriptionRepository prescriptions) {
+  TargetInQuestion(ClientRecords records) {
     this.records = records;
-    this.prescriptions = prescriptions;
   }
 
   /**
@@ -41,7 +38,7 @@ public class TargetInQuestion {
   }
 
   private Optional<Parts> prescribed(Client client) {
-    return prescriptions.current(client.id()).map(made -> made.prescription().parts());
+    return records.head(client.id()).prescription().map(made -> made.prescription().parts());
   }
 
   private AimView of(Client client, Optional<Parts> prescribed, Mode mode) {

@@ -90,7 +90,7 @@ final class ClassCountViews {
   /**
    * One person of the class.
    *
-   * @param usualBpm what the count is held against; null where there is nothing
+   * @param usualBpm what the count is compared with; null where there is nothing
    * @param first what was counted with the room
    * @param again the second count, of a first odd value
    * @param call null until something is counted
