@@ -11,7 +11,6 @@ import app.korvel.server.client.ClientViews.ArchiveRequest;
 import app.korvel.server.client.ClientViews.ChangeRequest;
 import app.korvel.server.client.ClientViews.CheckedToday;
 import app.korvel.server.client.ClientViews.ClientList;
-import app.korvel.server.client.ClientViews.ClientName;
 import app.korvel.server.client.ClientViews.ClientOverview;
 import app.korvel.server.client.ClientViews.ClientRow;
 import app.korvel.server.client.ClientViews.ClientView;
@@ -92,10 +91,7 @@ class ClientController {
   /** Names alone, to pick from. */
   @GetMapping("/names")
   NameList names() {
-    return new NameList(
-        clients.find("", false).stream()
-            .map(client -> new ClientName(client.id(), client.details().name()))
-            .toList());
+    return new NameList(ClientName.of(clients.find("", false)));
   }
 
   private static void checkSearch(String typed) {

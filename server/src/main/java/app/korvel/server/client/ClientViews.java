@@ -141,9 +141,6 @@ public final class ClientViews {
    */
   record ClientList(List<ClientRow> clients, int total, int archivedTotal) {}
 
-  /** Somebody to pick. */
-  record ClientName(UUID id, String name) {}
-
   /** Everyone who is not put away, by name. */
   record NameList(List<ClientName> clients) {}
 

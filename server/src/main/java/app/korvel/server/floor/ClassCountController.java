@@ -16,8 +16,8 @@ import app.korvel.core.screening.Screening;
 import app.korvel.server.checkin.CheckInDesk;
 import app.korvel.server.client.ClientHead;
 import app.korvel.server.client.ClientHeads;
+import app.korvel.server.client.ClientName;
 import app.korvel.server.client.ClientRecords;
-import app.korvel.server.floor.ClassCountViews.Attendee;
 import app.korvel.server.floor.ClassCountViews.BeatsRequest;
 import app.korvel.server.floor.ClassCountViews.CallView;
 import app.korvel.server.floor.ClassCountViews.CheckTheseRequest;
@@ -103,7 +103,7 @@ class ClassCountController {
     List<Client> all = clients.find("", false);
     Set<UUID> present = all.stream().map(Client::id).collect(Collectors.toSet());
     return new ClassStart(
-        all.stream().map(client -> new Attendee(client.id(), client.details().name())).toList(),
+        ClientName.of(all),
         classes
             .latest()
             .map(

@@ -5,6 +5,7 @@ import app.korvel.core.measure.Limit;
 import app.korvel.core.pulse.BackToRest;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
+import app.korvel.server.client.ClientName;
 import app.korvel.server.web.FindingView;
 import app.korvel.server.web.Within;
 import app.korvel.server.web.Words;
@@ -20,14 +21,11 @@ import org.jspecify.annotations.Nullable;
 final class ClassCountViews {
   private ClassCountViews() {}
 
-  /** Someone who may be in the class. */
-  record Attendee(UUID id, String name) {}
-
   /** A class put together before. */
   record LastClass(UUID id, Instant startedAt, List<UUID> members) {}
 
   /** What putting a class together starts from: everyone, and the last class. */
-  record ClassStart(List<Attendee> people, @Nullable LastClass last) {}
+  record ClassStart(List<ClientName> people, @Nullable LastClass last) {}
 
   /**
    * A class to count.

@@ -38,6 +38,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
+import java.util.function.Predicate;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -158,20 +159,15 @@ class ScreeningController {
   @OneWrite
   @DeleteMapping("/api/clients/{id}/clearances/{clearance}")
   TakenBack takeBack(@PathVariable UUID id, @PathVariable UUID clearance) {
-    records.open(id);
-    UUID by = ids.next();
-    require(clearances.withdraw(id, clearance, by, clock.now()), "clearance", clearance);
-    return new TakenBack(by);
+    return taken(
+        id, "clearance", clearance, by -> clearances.withdraw(id, clearance, by, clock.now()));
   }
 
   /** Undoes a taking back. */
   @OneWrite
   @PostMapping("/api/clients/{id}/clearances/{clearance}/undo")
   TakenBack undo(@PathVariable UUID id, @PathVariable UUID clearance) {
-    records.open(id);
-    UUID by = ids.next();
-    require(clearances.undo(id, clearance, by), "clearance", clearance);
-    return new TakenBack(by);
+    return taken(id, "clearance", clearance, by -> clearances.undo(id, clearance, by));
   }
 
   /** Puts a parent's or guardian's consent on record. */
@@ -189,26 +185,24 @@ class ScreeningController {
   @OneWrite
   @DeleteMapping("/api/clients/{id}/consents/{consent}")
   TakenBack takeBackConsent(@PathVariable UUID id, @PathVariable UUID consent) {
-    records.open(id);
-    UUID by = ids.next();
-    require(consents.withdraw(id, consent, by, clock.now()), "consent", consent);
-    return new TakenBack(by);
+    return taken(id, "consent", consent, by -> consents.withdraw(id, consent, by, clock.now()));
   }
 
   /** Undoes a taking back. */
   @OneWrite
   @PostMapping("/api/clients/{id}/consents/{consent}/undo")
   TakenBack undoConsent(@PathVariable UUID id, @PathVariable UUID consent) {
-    records.open(id);
-    UUID by = ids.next();
-    require(consents.undo(id, consent, by), "consent", consent);
-    return new TakenBack(by);
+    return taken(id, "consent", consent, by -> consents.undo(id, consent, by));
   }
 
-  private static void require(boolean known, String what, UUID id) {
-    if (!known) {
-      throw new NotFoundException("This client has no " + what + " " + id + ".");
+  /** Takes a record back, or undoes that, by another one that supersedes it. */
+  private TakenBack taken(UUID client, String what, UUID record, Predicate<UUID> supersede) {
+    records.open(client);
+    UUID by = ids.next();
+    if (!supersede.test(by)) {
+      throw new NotFoundException("This client has no " + what + " " + record + ".");
     }
+    return new TakenBack(by);
   }
 
   private ScreeningView view(Client client) {
