@@ -1,7 +1,7 @@
 import type { components } from './schema'
 
 type Schemas = components['schemas']
-export type Finding = Schemas['FindingView']
+export type Finding = Schemas['Finding']
 
 /** One bad field, as the server names it. */
 export interface FieldFault {

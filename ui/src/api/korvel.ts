@@ -8,7 +8,7 @@ export type ClientRow = Schemas['ClientRow']
 export type ClientView = Schemas['ClientView']
 export type ClientOverview = Schemas['ClientOverview']
 export type ClientDetails = Schemas['DetailsRequest']
-export type JobStep = Schemas['StepView']
+export type JobStep = Schemas['JobStep']
 export type RestingRecord = Schemas['RestingRecord']
 export type Reading = Schemas['ReadingView']
 export type ReadingRequest = Schemas['ReadingRequest']
@@ -129,6 +129,26 @@ export const changeClient = (id: string, version: number, details: Typed<ClientD
 export const archiveClient = (id: string, version: number, archived: boolean) =>
   put<ClientView>(`${client(id)}/archived`, { version, archived })
 
+/** What the ledger keeps: taken back, and undone, in one way. */
+export type RecordKind =
+  | 'readings'
+  | 'clearances'
+  | 'consents'
+  | 'checkins'
+  | 'maxima'
+  | 'maximum-choices'
+  | 'efforts'
+  | 'scheme-choices'
+  | 'thresholds'
+  | 'session-logs'
+const entry = (id: string, kind: RecordKind, record: string) => `${client(id)}/${kind}/${record}`
+/** Takes a record back; undoing what it answers makes it stand again. */
+export const withdraw = (id: string, kind: RecordKind, record: string) =>
+  del<Schemas['LedgerEntry']>(entry(id, kind, record))
+/** Undoes what a record says: what stood before it stands again. */
+export const undoRecord = (id: string, kind: RecordKind, record: string) =>
+  post<Schemas['LedgerEntry']>(`${entry(id, kind, record)}/undo`, {})
+
 export const readings = (id: string) => get<RestingRecord>(`${client(id)}/readings`)
 export const judgeReading = (id: string, reading: Typed<ReadingRequest>, instead?: string) =>
   ask<Reading>(`${client(id)}/readings/judge${instead ? `?instead=${instead}` : ''}`, reading)
@@ -136,10 +156,6 @@ export const keepReading = (id: string, reading: Typed<ReadingRequest>) =>
   post<Reading>(`${client(id)}/readings`, reading)
 export const correctReading = (id: string, reading: string, by: Typed<ReadingRequest>) =>
   put<Reading>(`${client(id)}/readings/${reading}`, by)
-export const takeBackReading = (id: string, reading: string) =>
-  del<Schemas['TakenBack']>(`${client(id)}/readings/${reading}`)
-export const undoReading = (id: string, reading: string) =>
-  post<Reading>(`${client(id)}/readings/${reading}/undo`, {})
 
 export const maximum = (id: string, mode: Mode) =>
   get<MaximumSheet>(`${client(id)}/maximum?mode=${mode}`)
@@ -147,8 +163,6 @@ export const maximumChoices = (id: string) => get<MaximumChoices>(`${client(id)}
 export const chooseMaximum = (id: string, method: string, reason: string) =>
   put<MaximumSheet>(`${client(id)}/maximum/choice`, { method, reason })
 export const defaultMaximum = (id: string) => del<MaximumSheet>(`${client(id)}/maximum/choice`)
-export const undoMaximum = (id: string, choice: string) =>
-  post<MaximumSheet>(`${client(id)}/maximum/choices/${choice}/undo`, {})
 
 export const previewMeasured = (id: string, value: Typed<MeasuredRequest>, instead?: string) =>
   ask<MeasuredPreview>(`${client(id)}/maxima/preview${instead ? `?instead=${instead}` : ''}`, value)
@@ -156,10 +170,6 @@ export const keepMeasured = (id: string, value: Typed<MeasuredRequest>) =>
   post<Schemas['KeptMaximum']>(`${client(id)}/maxima`, value)
 export const correctMeasured = (id: string, maximum: string, by: Typed<MeasuredRequest>) =>
   put<Schemas['KeptMaximum']>(`${client(id)}/maxima/${maximum}`, by)
-export const takeBackMeasured = (id: string, maximum: string) =>
-  del<Schemas['KeptMaximum']>(`${client(id)}/maxima/${maximum}`)
-export const undoMeasured = (id: string, maximum: string) =>
-  post<Schemas['KeptMaximum']>(`${client(id)}/maxima/${maximum}/undo`, {})
 
 export const fieldTests = (id: string) => get<FieldTestSheet>(`${client(id)}/field-tests`)
 export const beginFieldTest = (id: string, test: Typed<Schemas['FieldTestRequest']>) =>
@@ -178,10 +188,6 @@ export const previewEffort = (id: string, effort: Typed<EffortRequest>) =>
   ask<Effort>(`${client(id)}/efforts/preview`, effort)
 export const keepEffort = (id: string, effort: Typed<EffortRequest>) =>
   post<Effort>(`${client(id)}/efforts`, effort)
-export const takeBackEffort = (id: string, effort: string) =>
-  del<Schemas['KeptEffort']>(`${client(id)}/efforts/${effort}`)
-export const undoEffort = (id: string, effort: string) =>
-  post<Schemas['KeptEffort']>(`${client(id)}/efforts/${effort}/undo`, {})
 
 /** In that scheme; without one, in the client's own or the studio's. */
 export const bands = (id: string, scheme: string, mode: Mode) =>
@@ -192,17 +198,11 @@ export const schoolsOf = (span: Typed<Schemas['SchoolsRequest']>) =>
   ask<Schools>('/calculator/schools', span)
 export const chooseScheme = (id: string, scheme: string | null) =>
   put<Schemas['ChosenView']>(`${client(id)}/scheme`, { scheme })
-export const undoScheme = (id: string, choice: string) =>
-  post<Schemas['ChosenView']>(`${client(id)}/scheme/${choice}/undo`, {})
 
 export const thresholds = (id: string, mode: Mode) =>
   get<ThresholdList>(`${client(id)}/thresholds?mode=${mode}`)
 export const keepThresholds = (id: string, measured: Typed<Schemas['ThresholdsRequest']>) =>
   post<Thresholds>(`${client(id)}/thresholds`, measured)
-export const takeBackThresholds = (id: string, measured: string) =>
-  del<Schemas['KeptThresholds']>(`${client(id)}/thresholds/${measured}`)
-export const undoThresholds = (id: string, measured: string) =>
-  post<Schemas['KeptThresholds']>(`${client(id)}/thresholds/${measured}/undo`, {})
 
 const scheme = (id: string) => `/schemes/${encodeURIComponent(id)}`
 export const schemes = () => get<SchemeList>('/schemes')
@@ -281,12 +281,10 @@ export const sessionLogs = (id: string) =>
 const sessionLog = (id: string, log: string) => `${client(id)}/session-logs/${log}`
 export const correctLog = (id: string, log: string, by: Typed<SessionLogRequest>) =>
   put<SessionLog>(sessionLog(id, log), by)
-export const takeBackLog = (id: string, log: string) => del<Schemas['KeptLog']>(sessionLog(id, log))
-export const undoLog = (id: string, log: string) =>
-  post<Schemas['KeptLog']>(`${sessionLog(id, log)}/undo`, {})
 
-export const calendar = (from: string, to: string, of: string) =>
-  get<CalendarDays>(`/calendar?${query({ from, to, client: of })}`)
+/** Of each day the first so many sessions; all of them where none is given. */
+export const calendar = (from: string, to: string, of: string, most = '') =>
+  get<CalendarDays>(`/calendar?${query({ from, to, client: of, most })}`)
 /** Where a calendar file is fetched: one client's, a class's, or the studio's. */
 export const calendarFile = (of: string, members: string[] = []) =>
   of
@@ -348,24 +346,14 @@ export const answer = (id: string, version: number, answers: unknown) =>
   put<ScreeningRecord>(`${client(id)}/screening`, { version, answers })
 export const addClearance = (id: string, clearance: Typed<Schemas['ClearanceRequest']>) =>
   post<Clearance>(`${client(id)}/clearances`, clearance)
-export const takeBackClearance = (id: string, clearance: string) =>
-  del<Schemas['TakenBack']>(`${client(id)}/clearances/${clearance}`)
-export const undoClearance = (id: string, clearance: string) =>
-  post<Schemas['TakenBack']>(`${client(id)}/clearances/${clearance}/undo`, {})
 export const addConsent = (id: string, consent: Typed<Schemas['ConsentRequest']>) =>
   post<Consent>(`${client(id)}/consents`, consent)
-export const takeBackConsent = (id: string, consent: string) =>
-  del<Schemas['TakenBack']>(`${client(id)}/consents/${consent}`)
-export const undoConsent = (id: string, consent: string) =>
-  post<Schemas['TakenBack']>(`${client(id)}/consents/${consent}/undo`, {})
 
 export const checkInSheet = (id: string) => get<CheckInSheet>(`${client(id)}/checkins`)
 export const judgeCheckIn = (id: string, found: Typed<CheckInFound>) =>
   ask<Verdict>(`${client(id)}/checkins/preview`, found)
 export const keepCheckIn = (id: string, found: Typed<CheckInFound>) =>
   post<CheckIn>(`${client(id)}/checkins`, found)
-export const takeBackCheckIn = (id: string, checkIn: string) =>
-  del<null>(`${client(id)}/checkins/${checkIn}`)
 
 /** The calculators: nothing is stored. */
 type Figures = (number | string | null)[] | null

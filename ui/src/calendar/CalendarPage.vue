@@ -47,18 +47,19 @@ function go(to: { view?: View; day?: string; client?: string }) {
   })
 }
 
+/** How many of a day the month shows by name. */
+const IN_A_CELL = 3
 const { data, problem, load } = useLoad(calendar)
 const people = useLoad(clientNames)
 const shown = computed(() => (day.value ? daysOf(view.value, day.value) : []))
 const fetchShown = async () => {
-  if (shown.value.length) await load(shown.value[0]!, shown.value.at(-1)!, client.value)
+  const most = view.value === 'month' ? `${IN_A_CELL}` : ''
+  if (shown.value.length) await load(shown.value[0]!, shown.value.at(-1)!, client.value, most)
   // The days first: who there is to choose from can wait.
   if (!people.data.value) void people.load()
 }
 watch([shown, client, undone], fetchShown, { immediate: true })
 
-/** How many of a day the month shows by name. */
-const IN_A_CELL = 3
 const byDay = computed(() => {
   const all = new Map<string, CalendarSession[]>()
   for (const session of data.value?.sessions ?? []) {
@@ -69,9 +70,11 @@ const byDay = computed(() => {
   return all
 })
 const of = (date: string) => byDay.value.get(date) ?? []
+const counted = computed(() => new Map(data.value?.days.map((each) => [each.date, each])))
+const count = (date: string) => counted.value.get(date)?.sessions ?? 0
 /** What stands in a cell: most of it is told as a number. */
 const inCell = (date: string) =>
-  of(date).length > IN_A_CELL ? of(date).slice(0, IN_A_CELL - 1) : of(date)
+  count(date) > IN_A_CELL ? of(date).slice(0, IN_A_CELL - 1) : of(date)
 const busyOn = (date: string) =>
   (data.value?.busy ?? []).filter(
     ({ from, to }) => from < `${daysLater(date, 1)}T00:00` && to > `${date}T00:00`,
@@ -86,8 +89,8 @@ const busyWords = (date: string) =>
     })
     .join('; ')
 const spoken = (date: string) => {
-  const count = of(date).length
-  return `${weekday(date)}: ${count === 1 ? 'one session' : `${count} sessions`}${
+  const sessions = count(date)
+  return `${weekday(date)}: ${sessions === 1 ? 'one session' : `${sessions} sessions`}${
     busyOn(date).length ? `, busy ${busyWords(date)}` : ''
   }`
 }
@@ -176,13 +179,9 @@ const choices = computed(() => [
   { value: EVERYONE, name: 'Everyone' },
   ...(people.data.value?.clients.map(({ id, name }) => ({ value: id, name })) ?? []),
 ])
-const planned = computed(
-  () => data.value?.sessions.filter((each) => inMonth(each.date)).length ?? 0,
-)
-const done = computed(
-  () =>
-    data.value?.sessions.filter((each) => inMonth(each.date) && each.state === 'done').length ?? 0,
-)
+const inView = computed(() => data.value?.days.filter((each) => inMonth(each.date)) ?? [])
+const planned = computed(() => inView.value.reduce((sum, { sessions }) => sum + sessions, 0))
+const done = computed(() => inView.value.reduce((sum, each) => sum + each.done, 0))
 </script>
 
 <template>
@@ -232,7 +231,7 @@ const done = computed(
           v-for="date in shown"
           :key="date"
           :data-date="date"
-          :class="{ today: date === today, other: !inMonth(date), none: !of(date).length }"
+          :class="{ today: date === today, other: !inMonth(date), none: !count(date) }"
         >
           <component
             :is="view === 'day' ? 'span' : 'button'"
@@ -269,12 +268,12 @@ const done = computed(
             <span class="what">{{ words(session) }}</span>
           </button>
           <button
-            v-if="view === 'month' && of(date).length > IN_A_CELL"
+            v-if="view === 'month' && count(date) > IN_A_CELL"
             type="button"
             class="link small more"
             @click="go({ view: 'day', day: date })"
           >
-            {{ of(date).length - IN_A_CELL + 1 }} more
+            {{ count(date) - IN_A_CELL + 1 }} more
           </button>
           <p v-if="view === 'day' && !of(date).length" class="quiet">
             Nothing is planned, and nothing was done.
@@ -290,7 +289,7 @@ const done = computed(
         @changed="fetchShown"
         @close="close"
       />
-      <p v-if="!data.sessions.length && view === 'month'" class="quiet">
+      <p v-if="!data.days.length && view === 'month'" class="quiet">
         Nothing in {{ month(day) }}. Sessions come here when a programme is laid out, under
         <RouterLink to="/clients">a client’s</RouterLink> Sessions.
       </p>

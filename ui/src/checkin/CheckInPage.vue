@@ -7,7 +7,7 @@ import {
   checkInSheet,
   judgeCheckIn,
   keepCheckIn,
-  takeBackCheckIn,
+  withdraw,
   type CheckInFound,
   type CheckInSheet,
   type Verdict,
@@ -207,7 +207,7 @@ async function keep() {
       own.on && verdict.value.mayOverride ? { outcome: own.outcome, reason: own.reason } : null
     const kept = await keepCheckIn(client, { ...found.value, decided } as never)
     offerUndo(`Checked in: ${kept.outcomeWords.toLowerCase()}.`, async () => {
-      await takeBackCheckIn(client, kept.id)
+      await withdraw(client, 'checkins', kept.id)
       await Promise.all([sheet.load(client), refresh()])
     })
     Object.assign(entry, blank())

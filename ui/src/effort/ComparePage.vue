@@ -12,8 +12,8 @@ import {
   keepEffort,
   previewEffort,
   ratesOf,
-  takeBackEffort,
-  undoEffort,
+  undoRecord,
+  withdraw,
   type Effort,
   type Mode,
 } from '../api/korvel'
@@ -151,7 +151,7 @@ async function keep() {
   try {
     const kept = await keepEffort(client, request.value as never)
     offerUndo(`${kept.name} is kept.`, async () => {
-      await takeBackEffort(client, kept.id)
+      await withdraw(client, 'efforts', kept.id)
     })
     Object.assign(entry, { name: '', averageBpm: '', minutes: '' })
     await fetchEfforts()
@@ -161,9 +161,9 @@ async function keep() {
 }
 async function takeBack({ client, effort }: EffortOf) {
   try {
-    const withdrawal = await takeBackEffort(client, effort.id)
+    const withdrawal = await withdraw(client, 'efforts', effort.id)
     offerUndo(`${effort.name} is taken back.`, async () => {
-      await undoEffort(client, withdrawal.id)
+      await undoRecord(client, 'efforts', withdrawal.id)
     })
   } catch (thrown) {
     show(asProblem(thrown))

@@ -3,12 +3,7 @@ import CsvLink from '../shared/CsvLink.vue'
 import Button from 'primevue/button'
 import { computed, nextTick, onBeforeUnmount, onMounted, reactive, ref, toRef, watch } from 'vue'
 import { asProblem } from '../api/http'
-import {
-  keepFieldTest,
-  previewMeasured,
-  takeBackMeasured,
-  type MeasuredPreview,
-} from '../api/korvel'
+import { keepFieldTest, previewMeasured, withdraw, type MeasuredPreview } from '../api/korvel'
 import ClockFace from '../pulse/ClockFace.vue'
 import Choices from '../shared/Choices.vue'
 import Findings from '../shared/Findings.vue'
@@ -175,7 +170,7 @@ async function keep() {
   try {
     const kept = await keepFieldTest(props.test)
     offerUndo(`${kept.result.peakBpm} is kept.`, async () => {
-      await takeBackMeasured(kept.clientId, kept.keptAs!)
+      await withdraw(kept.clientId, 'maxima', kept.keptAs!)
       await load()
     })
     take(kept)

@@ -7,7 +7,7 @@ import {
   checkInClass,
   classCount,
   enterCount,
-  takeBackCheckIn,
+  withdraw,
   type ClassPerson,
 } from '../api/korvel'
 import CountClock from '../pulse/CountClock.vue'
@@ -188,7 +188,7 @@ const checkIn = (leaveOut: string[]) =>
     const { made } = await checkInClass(props.id, leaveOut)
     const said = `${made.length} checked in.`
     offerUndo(said, async () => {
-      for (const each of made) await takeBackCheckIn(each.clientId, each.checkInId)
+      for (const each of made) await withdraw(each.clientId, 'checkins', each.checkInId)
       checkedIn.value = ''
       await reread()
     })

@@ -9,9 +9,8 @@ import {
   defaultMaximum,
   maximum,
   maximumChoices,
-  undoMaximum,
-  takeBackMeasured,
-  undoMeasured,
+  undoRecord,
+  withdraw,
   type Estimate,
   type MeasuredMaximum,
   type Mode,
@@ -65,7 +64,7 @@ async function kept(kept: string, bpm: string) {
   const was = correcting.value
   const client = id.value
   offerUndo(was ? `${was.bpm} is put right: ${bpm}.` : `${bpm} is kept.`, async () => {
-    await (was ? undoMeasured(client, kept) : takeBackMeasured(client, kept))
+    await (was ? undoRecord(client, 'maxima', kept) : withdraw(client, 'maxima', kept))
     await again()
   })
   entering.value = false
@@ -77,9 +76,9 @@ async function takeBack(value: MeasuredMaximum) {
   refused.value = ''
   const client = id.value
   try {
-    const withdrawal = await takeBackMeasured(client, value.id)
+    const withdrawal = await withdraw(client, 'maxima', value.id)
     offerUndo(`The ${value.bpm} is taken back.`, async () => {
-      await undoMeasured(client, withdrawal.id)
+      await undoRecord(client, 'maxima', withdrawal.id)
       await again()
     })
     await again()
@@ -136,7 +135,7 @@ async function use() {
 
 /** The choice that holds is undone: the one before stands again, as of when it was made. */
 async function undoChoice(client: string, choice: string | null) {
-  if (choice) await undoMaximum(client, choice)
+  if (choice) await undoRecord(client, 'maximum-choices', choice)
   await again()
 }
 

@@ -275,16 +275,37 @@ export function groups(methods: Methods): Group[] {
         }),
       ),
     },
-    {
-      id: 'findings',
-      name: 'Findings: what the rules say',
-      entries: methods.findings.map((row) =>
+    ...rooms(methods.findings).map(([room, rows]) => ({
+      id: `findings-${room}`,
+      name: `Findings: ${ROOMS[room] ?? room}`,
+      entries: rows.map((row) =>
         entry(row.code, row.message, row.source, {
           serves: `${row.because} Shown as “${SEVERITIES[row.severity]}”.`,
         }),
       ),
-    },
+    })),
   ]
+}
+
+/** Where in the work a finding is made. */
+const ROOMS: Record<string, string> = {
+  screening: 'screening',
+  pulse: 'resting pulse',
+  checkin: 'check-in',
+  maximum: 'maximum heart rate',
+  fieldtest: 'field tests',
+  zone: 'zones',
+  effort: 'efforts',
+  outline: 'session outlines',
+  prescription: 'prescription',
+  programme: 'programme',
+  session: 'sessions done',
+  progress: 'progress',
+}
+function rooms(findings: Methods['findings']): [string, Methods['findings']][] {
+  const byRoom = new Map<string, Methods['findings']>()
+  for (const row of findings) byRoom.set(row.room, [...(byRoom.get(row.room) ?? []), row])
+  return [...byRoom]
 }
 
 /** The entries that hold every word typed. */

@@ -9,9 +9,9 @@ import {
   programmeSheet,
   saveProgramme,
   sessionLogs,
-  takeBackLog,
   takeBackProgramme,
-  undoLog,
+  undoRecord,
+  withdraw,
   type PlanRequest,
   type Programme,
   type SessionChange,
@@ -236,18 +236,21 @@ async function afterLog(log: SessionLog, before?: SessionLog) {
   const whose = id.value
   offerUndo(
     `${weekday(log.on)}: ${log.words}.`,
-    async () => void (await (before ? undoLog(whose, log.id) : takeBackLog(whose, log.id))),
+    async () =>
+      void (await (before
+        ? undoRecord(whose, 'session-logs', log.id)
+        : withdraw(whose, 'session-logs', log.id))),
   )
   logging.value = null
   await Promise.all([load(id.value), logs.load(id.value), refresh()])
 }
-async function withdraw(log: SessionLog) {
+async function takeBack(log: SessionLog) {
   try {
     const whose = id.value
-    const { id: by } = await takeBackLog(whose, log.id)
+    const { id: by } = await withdraw(whose, 'session-logs', log.id)
     offerUndo(
       `The log of ${weekday(log.on)} is taken back.`,
-      async () => void (await undoLog(whose, by)),
+      async () => void (await undoRecord(whose, 'session-logs', by)),
     )
     await Promise.all([load(id.value), logs.load(id.value), refresh()])
   } catch (thrown) {
@@ -428,7 +431,7 @@ const outOf = computed(() => Object.keys(messages.value).length > 0)
                 {{ logged.words }}<template v-if="logged.note">; {{ logged.note }}</template>
               </p>
               <Button label="Put right" size="small" outlined @click="logging = 'right'" />
-              <Button label="Take back" size="small" text @click="withdraw(logged)" />
+              <Button label="Take back" size="small" text @click="takeBack(logged)" />
             </template>
             <Button
               v-else-if="!logged && !logging && inHand.date <= today"
@@ -484,7 +487,7 @@ const outOf = computed(() => Object.keys(messages.value).length > 0)
         <li v-for="log in unplanned" :key="log.id">
           <span class="quiet">{{ weekday(log.on) }}</span>
           <span>{{ MODES[log.mode] }}, {{ log.words }}</span>
-          <button type="button" class="link small" @click="withdraw(log)">Take back</button>
+          <button type="button" class="link small" @click="takeBack(log)">Take back</button>
         </li>
       </ul>
       <p v-else-if="logging !== 'besides'" class="quiet small">

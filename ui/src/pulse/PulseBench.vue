@@ -6,8 +6,8 @@ import {
   correctReading,
   judgeReading,
   keepReading,
-  takeBackReading,
-  undoReading,
+  undoRecord,
+  withdraw,
   type Reading,
   type RestingRecord,
 } from '../api/korvel'
@@ -232,22 +232,22 @@ const keep = () =>
       const right = await correctReading(client, wrong.id, asked())
       return {
         said: `The reading of ${wrong.bpm} is put right.`,
-        undo: () => undoReading(client, right.id),
+        undo: () => undoRecord(client, 'readings', right.id),
       }
     }
     const reading = await keepReading(client, asked())
     return {
       said: `${reading.bpm} bpm is kept.`,
-      undo: () => takeBackReading(client, reading.id),
+      undo: () => withdraw(client, 'readings', reading.id),
     }
   })
 const takeBack = () =>
   change(async (client) => {
     const { id: wrong, bpm } = correcting.value!
-    const withdrawal = await takeBackReading(client, wrong)
+    const withdrawal = await withdraw(client, 'readings', wrong)
     return {
       said: `The reading of ${bpm} is taken back.`,
-      undo: () => undoReading(client, withdrawal.id),
+      undo: () => undoRecord(client, 'readings', withdrawal.id),
     }
   })
 

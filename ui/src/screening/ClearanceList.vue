@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import { nextTick, reactive, ref } from 'vue'
 import { asProblem } from '../api/http'
-import { addClearance, takeBackClearance, undoClearance, type Clearance } from '../api/korvel'
+import { addClearance, type Clearance } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
 import TextField from '../shared/TextField.vue'
 import { useFieldMessages } from '../shared/fields'
@@ -30,7 +30,7 @@ const entry = reactive({
   note: '',
 })
 const { messages, general, clear, show } = useFieldMessages()
-const records = useRecords(props.changed, show)
+const records = useRecords('clearances', () => props.id, props.changed, show)
 const saving = ref(false)
 const firstField = ref<InstanceType<typeof TextField> | null>(null)
 const heading = ref<HTMLElement | null>(null)
@@ -67,9 +67,7 @@ async function save() {
       issuedOn: entry.issuedOn || null,
       until: entry.until || null,
     })
-    await records.kept(`The clearance by ${kept.issuer} is on record.`, () =>
-      takeBackClearance(props.id, kept.id),
-    )
+    await records.kept(`The clearance by ${kept.issuer} is on record.`, kept.id)
     await leave()
   } catch (thrown) {
     show(asProblem(thrown))
@@ -78,11 +76,7 @@ async function save() {
   }
 }
 const takeBack = (clearance: Clearance) =>
-  records.takeBack(
-    `The clearance by ${clearance.issuer} is taken back.`,
-    () => takeBackClearance(props.id, clearance.id),
-    (taken) => undoClearance(props.id, taken),
-  )
+  records.takeBack(`The clearance by ${clearance.issuer} is taken back.`, clearance.id)
 </script>
 
 <template>

@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import { nextTick, reactive, ref } from 'vue'
 import { asProblem } from '../api/http'
-import { addConsent, takeBackConsent, undoConsent, type Consent } from '../api/korvel'
+import { addConsent, type Consent } from '../api/korvel'
 import TextField from '../shared/TextField.vue'
 import { useFieldMessages } from '../shared/fields'
 import { onHash } from '../shared/hash'
@@ -22,7 +22,7 @@ const props = defineProps<{
 const adding = ref(false)
 const entry = reactive({ givenBy: '', givenOn: '', note: '' })
 const { messages, general, clear, show } = useFieldMessages()
-const records = useRecords(props.changed, show)
+const records = useRecords('consents', () => props.id, props.changed, show)
 const saving = ref(false)
 const first = ref<InstanceType<typeof TextField> | null>(null)
 const heading = ref<HTMLElement | null>(null)
@@ -46,9 +46,7 @@ async function save() {
   clear()
   try {
     const kept = await addConsent(props.id, { ...entry, givenOn: entry.givenOn || null })
-    await records.kept(`The consent of ${kept.givenBy} is on record.`, () =>
-      takeBackConsent(props.id, kept.id),
-    )
+    await records.kept(`The consent of ${kept.givenBy} is on record.`, kept.id)
     await leave()
   } catch (thrown) {
     show(asProblem(thrown))
@@ -57,11 +55,7 @@ async function save() {
   }
 }
 const takeBack = (consent: Consent) =>
-  records.takeBack(
-    `The consent of ${consent.givenBy} is taken off the record.`,
-    () => takeBackConsent(props.id, consent.id),
-    (taken) => undoConsent(props.id, taken),
-  )
+  records.takeBack(`The consent of ${consent.givenBy} is taken off the record.`, consent.id)
 
 // Whoever comes from a place that misses it wants to put it on record.
 onHash((part) => part === 'consent' && !props.consents.length && !props.closed && start())

@@ -3,7 +3,7 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, nextTick, onMounted, reactive, ref, watch } from 'vue'
 import { asProblem, type FieldFault } from '../api/http'
-import { keepLogs, takeBackLog, toLog, type OpenSession, type SessionLog } from '../api/korvel'
+import { keepLogs, toLog, withdraw, type OpenSession, type SessionLog } from '../api/korvel'
 import LevelStrokes from '../shared/LevelStrokes.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import TickList from '../shared/TickList.vue'
@@ -90,7 +90,7 @@ async function keep(sessions: OpenSession[]) {
       sessions.map((session) => requestOf(of(session), draft(session))),
     )
     offerUndo(words(logs), async () => {
-      for (const log of logs) await takeBackLog(log.clientId, log.id)
+      for (const log of logs) await withdraw(log.clientId, 'session-logs', log.id)
     })
     opened.value = null
     await load()

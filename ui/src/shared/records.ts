@@ -1,30 +1,29 @@
 import { asProblem, type Problem } from '../api/http'
+import { undoRecord, withdraw, type RecordKind } from '../api/korvel'
 import { offerUndo } from './undo'
 
-/** What is put on record and taken back, each with the offer to undo it before it is shown. */
+/** A kind of record kept and withdrawn, each with the offer to undo it before it is shown. */
 export function useRecords(
+  kind: RecordKind,
+  client: () => string,
   /** Called after every change; an undo may come when the page has long been left. */
   changed: () => Promise<unknown>,
   failed: (problem: Problem) => void,
 ) {
-  return {
-    /** After something was put on record. */
-    async kept(text: string, takeBack: () => Promise<unknown>) {
-      offerUndo(text, async () => {
-        await takeBack()
-        await changed()
-      })
+  /** After something was put on record; undoing it takes it back. */
+  async function kept(text: string, record: string) {
+    const whose = client()
+    offerUndo(text, async () => {
+      await undoRecord(whose, kind, record)
       await changed()
-    },
-    /** Takes something back; what the server answers is what undoes it. */
-    async takeBack(
-      text: string,
-      take: () => Promise<{ id: string }>,
-      undo: (takenBack: string) => Promise<unknown>,
-    ) {
+    })
+    await changed()
+  }
+  return {
+    kept,
+    async takeBack(text: string, record: string) {
       try {
-        const taken = await take()
-        await this.kept(text, () => undo(taken.id))
+        await kept(text, (await withdraw(client(), kind, record)).id)
       } catch (thrown) {
         failed(asProblem(thrown))
       }

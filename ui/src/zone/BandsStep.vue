@@ -4,7 +4,7 @@ import Select from 'primevue/select'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { asProblem } from '../api/http'
-import { bands, chooseScheme, schemes, undoScheme, type Mode } from '../api/korvel'
+import { bands, chooseScheme, schemes, undoRecord, type Mode } from '../api/korvel'
 import { useClient } from '../clients/useClient'
 import Findings from '../shared/Findings.vue'
 import MethodLink from '../shared/MethodLink.vue'
@@ -54,7 +54,7 @@ async function use(scheme: string | null) {
         ? `${first.value} is shown the studio's bands again.`
         : `${first.value}'s bands are shown as ${nameOf(scheme)}.`,
       async () => {
-        if (choiceId) await undoScheme(whose, choiceId)
+        if (choiceId) await undoRecord(whose, 'scheme-choices', choiceId)
       },
     )
     fault.value = ''

@@ -4,9 +4,9 @@ import { computed, reactive, ref, watch } from 'vue'
 import { asProblem } from '../api/http'
 import {
   keepThresholds,
-  takeBackThresholds,
   thresholds,
-  undoThresholds,
+  undoRecord,
+  withdraw,
   type Mode,
   type Thresholds,
 } from '../api/korvel'
@@ -58,10 +58,10 @@ async function keep() {
 async function takeBack(value: Thresholds) {
   const whose = id.value
   try {
-    const { id: kept } = await takeBackThresholds(whose, value.id)
+    const { id: kept } = await withdraw(whose, 'thresholds', value.id)
     offerUndo(
       `Thresholds ${value.lowerBpm} and ${value.upperBpm} are taken back.`,
-      async () => void (await undoThresholds(whose, kept)),
+      async () => void (await undoRecord(whose, 'thresholds', kept)),
     )
     await fetchThem()
     emit('changed')

@@ -2,9 +2,9 @@ package app.korvel.browser;
 
 import app.korvel.bench.KorvelProcess;
 import app.korvel.server.KorvelServer;
-import app.korvel.server.demo.DemoData;
 import app.korvel.store.Database;
-import app.korvel.store.StudioRepository;
+import app.korvel.store.Store;
+import app.korvel.studio.demo.DemoData;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -57,8 +57,9 @@ final class ClockedDemo implements AutoCloseable {
     this.folder = folder;
     port = KorvelProcess.freePort();
     try (Database database = Database.open(folder.resolve("korvel.db"))) {
-      new StudioRepository(database).ensure("Crew", clock.getZone(), clock.instant());
-      new DemoData(database, clock.getZone(), clock.instant()).write();
+      Store store = Store.of(database);
+      store.studio().ensure("Crew", clock.getZone(), clock.instant());
+      new DemoData(store, clock.instant()).write();
     }
     serve();
   }

@@ -1,33 +1,11 @@
 package app.korvel.server;
 
 import app.korvel.server.calendar.Tokens;
-import app.korvel.server.demo.DemoData;
 import app.korvel.server.practice.Seeds;
-import app.korvel.server.studio.StudioClock;
-import app.korvel.store.BusyRepository;
-import app.korvel.store.CheckInRepository;
-import app.korvel.store.ClassCountRepository;
-import app.korvel.store.ClearanceRepository;
-import app.korvel.store.ClientRepository;
-import app.korvel.store.ConsentRepository;
 import app.korvel.store.Database;
-import app.korvel.store.EffortRepository;
-import app.korvel.store.FieldTestRepository;
-import app.korvel.store.Ids;
-import app.korvel.store.IntakeRepository;
-import app.korvel.store.MaximumChoiceRepository;
-import app.korvel.store.MeasuredMaximumRepository;
-import app.korvel.store.OutlineRepository;
-import app.korvel.store.PlannedSessionRepository;
-import app.korvel.store.PracticeRepository;
-import app.korvel.store.PrescriptionRepository;
-import app.korvel.store.ProgrammeRepository;
-import app.korvel.store.ReadingRepository;
-import app.korvel.store.SchemeRepository;
-import app.korvel.store.SessionLogRepository;
-import app.korvel.store.StudioRepository;
-import app.korvel.store.SubscriptionRepository;
-import app.korvel.store.ThresholdRepository;
+import app.korvel.store.Store;
+import app.korvel.studio.Studio;
+import app.korvel.studio.demo.DemoData;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -39,18 +17,13 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.util.FileSystemUtils;
 
-/** Puts the store under the controllers. */
+/** Puts the studio under the controllers. */
 @Configuration(proxyBeanMethods = false)
 class Wiring {
 
   @Bean
   Clock clock() {
     return Clock.systemDefaultZone();
-  }
-
-  @Bean
-  Ids ids(StudioClock clock) {
-    return Ids.timeOrdered(clock::now);
   }
 
   @Bean
@@ -73,114 +46,9 @@ class Wiring {
   }
 
   @Bean
-  ClientRepository clientRepository(Database database) {
-    return new ClientRepository(database);
-  }
-
-  @Bean
-  IntakeRepository intakeRepository(Database database) {
-    return new IntakeRepository(database);
-  }
-
-  @Bean
-  ClearanceRepository clearanceRepository(Database database) {
-    return new ClearanceRepository(database);
-  }
-
-  @Bean
-  ConsentRepository consentRepository(Database database) {
-    return new ConsentRepository(database);
-  }
-
-  @Bean
-  CheckInRepository checkInRepository(Database database) {
-    return new CheckInRepository(database);
-  }
-
-  @Bean
-  ClassCountRepository classCountRepository(Database database) {
-    return new ClassCountRepository(database);
-  }
-
-  @Bean
-  PracticeRepository practiceRepository(Database database) {
-    return new PracticeRepository(database);
-  }
-
-  @Bean
   Seeds seeds() {
     SecureRandom chance = new SecureRandom();
     return () -> chance.nextInt(Integer.MAX_VALUE);
-  }
-
-  @Bean
-  ReadingRepository readingRepository(Database database) {
-    return new ReadingRepository(database);
-  }
-
-  @Bean
-  MaximumChoiceRepository maximumChoiceRepository(Database database) {
-    return new MaximumChoiceRepository(database);
-  }
-
-  @Bean
-  MeasuredMaximumRepository measuredMaximumRepository(Database database) {
-    return new MeasuredMaximumRepository(database);
-  }
-
-  @Bean
-  FieldTestRepository fieldTestRepository(Database database) {
-    return new FieldTestRepository(database);
-  }
-
-  @Bean
-  EffortRepository effortRepository(Database database) {
-    return new EffortRepository(database);
-  }
-
-  @Bean
-  SchemeRepository schemeRepository(Database database) {
-    return new SchemeRepository(database);
-  }
-
-  @Bean
-  ThresholdRepository thresholdRepository(Database database) {
-    return new ThresholdRepository(database);
-  }
-
-  @Bean
-  PrescriptionRepository prescriptionRepository(Database database) {
-    return new PrescriptionRepository(database);
-  }
-
-  @Bean
-  OutlineRepository outlineRepository(Database database) {
-    return new OutlineRepository(database);
-  }
-
-  @Bean
-  ProgrammeRepository programmeRepository(Database database) {
-    return new ProgrammeRepository(database);
-  }
-
-  @Bean
-  BusyRepository busyRepository(Database database) {
-    return new BusyRepository(database);
-  }
-
-  @Bean
-  PlannedSessionRepository plannedSessionRepository(Database database) {
-    return new PlannedSessionRepository(database);
-  }
-
-  @Bean
-  SessionLogRepository sessionLogRepository(Database database) {
-    return new SessionLogRepository(database);
-  }
-
-  @Bean
-  SubscriptionRepository subscriptionRepository(Database database) {
-    return new SubscriptionRepository(database);
   }
 
   @Bean
@@ -194,12 +62,14 @@ class Wiring {
   }
 
   @Bean
-  StudioRepository studioRepository(DataFolder folder, Database database, Clock clock) {
-    StudioRepository studio = new StudioRepository(database);
-    studio.ensure(folder.demo() ? DemoData.STUDIO : "Studio", clock.getZone(), clock.instant());
+  Studio studio(DataFolder folder, Database database, Clock clock) {
+    Store store = Store.of(database);
+    store
+        .studio()
+        .ensure(folder.demo() ? DemoData.STUDIO : "Studio", clock.getZone(), clock.instant());
     if (folder.demo()) {
-      new DemoData(database, studio.timeZone(), clock.instant()).write();
+      new DemoData(store, clock.instant()).write();
     }
-    return studio;
+    return new Studio(store, clock);
   }
 }

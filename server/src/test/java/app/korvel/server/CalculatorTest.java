@@ -372,7 +372,7 @@ class CalculatorTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"/api/nope", "/nope", "/api", "/api/clients/x/y/z"})
+  @ValueSource(strings = {"/api/nope", "/nope", "/api", "/api/clients/x/y/z/w"})
   void unknownPathsAreProblems(String path) {
     Answer answer = server.get(path);
     assertThat(answer.status()).isEqualTo(404);

@@ -2,17 +2,20 @@ package app.korvel.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.doThrow;
 import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.spy;
 import static org.mockito.Mockito.when;
 
-import app.korvel.store.ClientRepository;
 import app.korvel.store.StoreException;
+import app.korvel.studio.Studio;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Primary;
 
@@ -37,12 +40,12 @@ class FailureTest {
   static class FullDisk {
     @Bean
     @Primary
-    ClientRepository full() {
+    Studio full(@Qualifier("studio") Studio studio) {
       StoreException full = mock(StoreException.class);
       when(full.reason()).thenReturn(StoreException.Reason.DISK_FULL);
-      ClientRepository clients = mock(ClientRepository.class);
-      when(clients.add(any(), any(), any())).thenThrow(full);
-      return clients;
+      Studio spied = spy(studio);
+      doThrow(full).when(spied).write(any(), any());
+      return spied;
     }
   }
 

@@ -202,10 +202,10 @@ class MaximumApiTest {
     Answer first = server.put(client + "/maximum/choice", chosen.formatted("nes-211"));
     Answer back = server.delete(client + "/maximum/choice");
     assertThat(back.json().get("chosen").asBoolean()).isFalse();
-    String undo = client + "/maximum/choices/%s/undo";
+    String undo = client + "/maximum-choices/%s/undo";
     assertThat(server.post(undo.formatted(first.at("/latestChoice")), "").status()).isEqualTo(409);
-    Answer again = server.post(undo.formatted(back.at("/latestChoice")), "");
-    assertThat(again.at("/inUse")).isEqualTo("nes-211");
+    assertThat(server.post(undo.formatted(back.at("/latestChoice")), "").status()).isEqualTo(200);
+    assertThat(server.get(client + "/maximum").at("/inUse")).isEqualTo("nes-211");
     assertThat(server.get(client + "/maximum/choices").json().get("choices")).hasSize(3);
     assertThat(server.get(client + "/maximum/choices").at("/choices/0/reason"))
         .isEqualTo("rowed at 178 twice");

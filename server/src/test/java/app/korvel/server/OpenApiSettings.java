@@ -1,9 +1,11 @@
 package app.korvel.server;
 
 import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.Source;
 import app.korvel.server.web.Within;
 import app.korvel.server.web.WrittenJson;
 import app.korvel.server.zone.ZoneViews;
+import app.korvel.studio.Actor;
 import io.swagger.v3.oas.models.media.Schema;
 import java.lang.reflect.RecordComponent;
 import java.math.BigDecimal;
@@ -12,6 +14,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.utils.SpringDocUtils;
@@ -27,7 +30,10 @@ import org.springframework.core.type.filter.RegexPatternTypeFilter;
 public class OpenApiSettings {
   static {
     // What is written ahead of time is described as what it is.
-    SpringDocUtils.getConfig().replaceWithClass(WrittenJson.class, ZoneViews.ZonesView.class);
+    SpringDocUtils.getConfig()
+        .replaceWithClass(WrittenJson.class, ZoneViews.ZonesView.class)
+        .replaceWithClass(Source.class, String.class)
+        .addRequestWrapperToIgnore(Actor.class);
   }
 
   @Bean
@@ -82,7 +88,7 @@ public class OpenApiSettings {
         property.setMaximum(BigDecimal.valueOf(limit.highest()));
       }
       String key = schema.getProperties().containsKey(name) ? name : component.getName();
-      if (component.getAnnotatedType().isAnnotationPresent(Nullable.class)) {
+      if (mayBeNull(component)) {
         if (property.get$ref() != null) {
           Schema<Object> either = new Schema<>();
           either.addOneOfItem(new Schema<>().$ref(property.get$ref()));
@@ -94,14 +100,17 @@ public class OpenApiSettings {
           property.addType("null");
         }
       }
-      boolean optional =
-          component.getAnnotatedType().isAnnotationPresent(Nullable.class)
-              && record.getSimpleName().endsWith("Request");
+      boolean optional = mayBeNull(component) && record.getSimpleName().endsWith("Request");
       if (!optional) {
         required.add(key);
       }
     }
     schema.setRequired(required);
+  }
+
+  private static boolean mayBeNull(RecordComponent component) {
+    return component.getType() == Optional.class
+        || component.getAnnotatedType().isAnnotationPresent(Nullable.class);
   }
 
   @SuppressWarnings("unchecked")
@@ -129,23 +138,33 @@ public class OpenApiSettings {
           }
         };
     scan.addIncludeFilter(
-        new RegexPatternTypeFilter(java.util.regex.Pattern.compile("app\\.korvel\\.server\\..*")));
+        new RegexPatternTypeFilter(java.util.regex.Pattern.compile("app\\.korvel\\..*")));
     Map<String, Class<?>> found = new HashMap<>();
     for (BeanDefinition definition : scan.findCandidateComponents("app.korvel.server")) {
-      try {
-        Class<?> type =
-            Class.forName(
-                definition.getBeanClassName(), false, OpenApiSettings.class.getClassLoader());
+      Class<?> type = type(definition);
+      Class<?> other = type.isRecord() ? found.put(type.getSimpleName(), type) : null;
+      if (other != null && other != type) {
+        throw new IllegalStateException("two records are called " + type.getSimpleName());
+      }
+    }
+    // Some are written as the core or the studio has them.
+    for (String module : new String[] {"app.korvel.core", "app.korvel.studio"}) {
+      for (BeanDefinition definition : scan.findCandidateComponents(module)) {
+        Class<?> type = type(definition);
         if (type.isRecord()) {
-          Class<?> other = found.put(type.getSimpleName(), type);
-          if (other != null && other != type) {
-            throw new IllegalStateException("two records are called " + type.getSimpleName());
-          }
+          found.putIfAbsent(type.getSimpleName(), type);
         }
-      } catch (ClassNotFoundException e) {
-        throw new IllegalStateException(e);
       }
     }
     return found;
+  }
+
+  private static Class<?> type(BeanDefinition definition) {
+    try {
+      return Class.forName(
+          definition.getBeanClassName(), false, OpenApiSettings.class.getClassLoader());
+    } catch (ClassNotFoundException e) {
+      throw new IllegalStateException(e);
+    }
   }
 }

@@ -6,11 +6,12 @@ import app.korvel.core.maximum.Mode;
 import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.UsualPulse;
 import app.korvel.core.pulse.WorkingResting;
-import app.korvel.server.client.ClientHead;
-import app.korvel.server.client.ClientHeads;
 import app.korvel.store.ClientRepository;
 import app.korvel.store.Database;
 import app.korvel.store.ReadingRepository;
+import app.korvel.studio.ClientHead;
+import app.korvel.studio.ClientHeads;
+import app.korvel.studio.Studio;
 import java.net.URI;
 import java.net.http.HttpRequest;
 import java.nio.file.Path;
@@ -192,8 +193,8 @@ class ReadingTest {
   /** Bounded in SQL, it comes to the same as all that was ever counted. */
   @Test
   void whatIsReadOfTheReadingsDecidesAsAllOfThemDo() {
-    ReadingRepository readings = bean(ReadingRepository.class);
-    List<ClientHead> heads = bean(ClientHeads.class).find("", false);
+    ReadingRepository readings = bean(Studio.class).store().readings();
+    List<ClientHead> heads = bean(Studio.class).heads().find("", false);
     assertThat(heads).hasSizeGreaterThanOrEqualTo(20);
     for (ClientHead head : heads) {
       List<RestingReading> all = readings.of(head.client().id());
@@ -252,7 +253,7 @@ class ReadingTest {
 
   private static List<Object> row(String id) {
     ClientHead head =
-        bean(ClientHeads.class).of(List.of(UUID.fromString(id))).values().iterator().next();
+        bean(Studio.class).heads().of(List.of(UUID.fromString(id))).values().iterator().next();
     return List.of(
         head.client().details(),
         head.ground(Mode.RUN).resting().map(WorkingResting::bpm),
@@ -265,13 +266,14 @@ class ReadingTest {
   /** What is taken back with its transaction leaves nothing behind. */
   @Test
   void whatIsWorkedOutInAWriteIsNotKept() {
-    ClientHeads heads = bean(ClientHeads.class);
-    ClientRepository clients_ = bean(ClientRepository.class);
+    ClientHeads heads = bean(Studio.class).heads();
+    ClientRepository clients_ = bean(Studio.class).store().clients();
     UUID id = UUID.fromString(clients.get(0).substring(clients.get(0).lastIndexOf('/') + 1));
     ClientHead before = heads.of(List.of(id)).get(id);
     try {
       bean(Database.class)
           .inOneWrite(
+              "me",
               () -> {
                 clients_.archive(
                     id, before.client().version(), true, Instant.parse("2026-01-01T00:00:00Z"));

@@ -94,7 +94,17 @@ class RecordsTest {
     assertThat(server.put(unknown, COUNT.formatted(64)).status()).isEqualTo(404);
     assertThat(server.delete(unknown).status()).isEqualTo(404);
     assertThat(server.post(unknown + "/undo", "{}").status()).isEqualTo(404);
-    assertThat(server.post(reading + "/undo", "{}").status()).isEqualTo(404);
+    assertThat(server.delete(reading.replace("/readings/", "/nothing/")).status()).isEqualTo(404);
+    assertThat(working()).isEqualTo(64);
+  }
+
+  /** Undone, what was just kept is taken back; undone again, it stands as it was. */
+  @Test
+  void whatWasKeptIsUndoneAndThatToo() {
+    Answer undone = server.post(kept(64) + "/undo", "{}");
+    assertThat(undone.status()).isEqualTo(200);
+    assertThat(server.get(client + "/readings").json().get("readings")).isEmpty();
+    server.post(client + "/readings/" + undone.at("/id") + "/undo", "{}");
     assertThat(working()).isEqualTo(64);
   }
 

@@ -248,10 +248,10 @@ class SchemeApiTest {
     String choose = client + "/scheme";
     server.put(choose, "{\"scheme\":\"max-fifths\"}");
     Answer second = server.put(choose, "{\"scheme\":\"rest-plus\"}");
-    Answer undone = server.post(choose + "/" + second.at("/choiceId") + "/undo", "");
-    assertThat(undone.at("/chosen")).isEqualTo("max-fifths");
-    assertThat(server.post(choose + "/" + second.at("/choiceId") + "/undo", "").status())
-        .isEqualTo(409);
+    String undo = client + "/scheme-choices/" + second.at("/choiceId") + "/undo";
+    assertThat(server.post(undo, "").status()).isEqualTo(200);
+    assertThat(server.get(client + "/bands").at("/choice/chosen")).isEqualTo("max-fifths");
+    assertThat(server.post(undo, "").status()).isEqualTo(409);
     assertThat(server.get(client + "/bands").at("/zones/scheme")).isEqualTo("max-fifths");
   }
 

@@ -50,7 +50,7 @@ public final class BusyRepository {
           row.put("client_id", clientId.map(UUID::toString));
           row.put("name", name);
           row.put("read_at", now);
-          Database.insert(connection, "busy_calendar", row);
+          database.insert("busy_calendar", row);
           for (Busy each : busy) {
             Database.change(
                 connection,
@@ -69,34 +69,27 @@ public final class BusyRepository {
    * @return whether there is such a one
    */
   public boolean remove(UUID id, boolean removed, Instant now) {
-    return database.write(
-        connection ->
-            Database.change(
-                    connection,
-                    "update busy_calendar set removed_at = ? where id = ?",
-                    removed ? now : null,
-                    id.toString())
-                == 1);
+    return database.update(
+        "busy_calendar",
+        id.toString(),
+        Map.of("removed_at", Optional.of(now).filter(at -> removed)));
   }
 
   /** All of them, the latest first. */
   public List<BusyCalendar> all() {
-    return database.read(
-        connection ->
-            Database.list(
-                connection,
-                row ->
-                    new BusyCalendar(
-                        UUID.fromString(row.getString("id")),
-                        client(row),
-                        row.getString("name"),
-                        Instant.parse(row.getString("read_at")),
-                        row.getInt("times")),
-                """
+    return database.list(
+        row ->
+            new BusyCalendar(
+                UUID.fromString(row.getString("id")),
+                client(row),
+                row.getString("name"),
+                Instant.parse(row.getString("read_at")),
+                row.getInt("times")),
+        """
                 select busy_calendar.*,
                   (select count(*) from busy_time where busy_calendar_id = busy_calendar.id) as times
                 from busy_calendar where removed_at is null order by read_at desc, id desc
-                """));
+                """);
   }
 
   /** When a client is busy: by a calendar of theirs, or by one of the studio's. */

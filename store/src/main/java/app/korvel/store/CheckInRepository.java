@@ -19,11 +19,12 @@ import java.util.UUID;
 
 /** Check-ins: appended and frozen; one kept by mistake is taken back by a row that says so. */
 public final class CheckInRepository {
-  private static final Appended ROWS = new Appended("check_in");
   private final Database database;
+  private final Ledger ledger;
 
   public CheckInRepository(Database database) {
     this.database = database;
+    this.ledger = new Ledger(database, RecordKind.CHECKINS);
   }
 
   /** Keeps a check-in. */
@@ -40,64 +41,42 @@ public final class CheckInRepository {
         StoredForms.CHECK_IN.write(
             new JudgedCheckIn(
                 saved.checkIn(), saved.usualBpm(), saved.verdict(), saved.decided())));
-    database.write(
-        connection -> {
-          ROWS.add(connection, saved.id(), clientId, row, saved.recordedAt());
-          return null;
-        });
-  }
-
-  /**
-   * Takes one back; see {@link Appended#withdraw}.
-   *
-   * @param by id of the record of taking it back
-   */
-  public boolean withdraw(UUID clientId, UUID id, UUID by, Instant now) {
-    return database.write(connection -> ROWS.withdraw(connection, clientId, id, by, now));
+    ledger.add(saved.id(), clientId, row, saved.recordedAt());
   }
 
   /** A client's latest check-ins, latest first. */
   public List<SavedCheckIn> of(UUID clientId, int most) {
-    return database.read(
-        connection ->
-            Database.list(
-                connection,
-                CheckInRepository::saved,
-                "select * from current_check_in where client_id = ? order by recorded_at desc,"
-                    + " id desc limit ?",
-                clientId.toString(),
-                most));
+    return database.list(
+        CheckInRepository::saved,
+        "select * from current_check_in where client_id = ? order by recorded_at desc,"
+            + " id desc limit ?",
+        clientId.toString(),
+        most);
   }
 
   /** The latest check-in of a day, by client. */
   public Map<UUID, SavedCheckIn> on(LocalDate day) {
     Map<UUID, SavedCheckIn> latest = new HashMap<>();
-    database.read(
-        connection ->
-            Database.list(
-                connection,
-                row -> latest.put(UUID.fromString(row.getString("client_id")), saved(row)),
-                "select * from current_check_in where on_day = ? order by recorded_at, id",
-                day.toString()));
+    database.list(
+        row -> latest.put(UUID.fromString(row.getString("client_id")), saved(row)),
+        "select * from current_check_in where on_day = ? order by recorded_at, id",
+        day.toString());
     return latest;
   }
 
   /** A client's weights since a day. */
   public List<Weighed> weights(UUID clientId, LocalDate since) {
-    return database.read(
-        connection ->
-            Database.list(
-                connection,
-                row ->
-                    new Weighed(
-                        LocalDate.parse(row.getString("on_day")),
-                        new BigDecimal(row.getString("weight_kg"))),
-                """
+    return database.list(
+        row ->
+            new Weighed(
+                LocalDate.parse(row.getString("on_day")),
+                new BigDecimal(row.getString("weight_kg"))),
+        """
                 select on_day, weight_kg from current_check_in
                 where client_id = ? and on_day >= ? and weight_kg is not null
                 """,
-                clientId.toString(),
-                since.toString()));
+        clientId.toString(),
+        since.toString());
   }
 
   /** What check-ins have told the screening, by client. */

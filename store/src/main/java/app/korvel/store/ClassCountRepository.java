@@ -36,7 +36,7 @@ public final class ClassCountRepository {
     row.put("recorded_at", saved.startedAt());
     database.write(
         connection -> {
-          Database.insert(connection, "class_count", row);
+          database.insert("class_count", row);
           int place = 0;
           for (UUID member : saved.members()) {
             Database.change(
@@ -92,20 +92,16 @@ public final class ClassCountRepository {
 
   /** What has been entered, in the order of entering. */
   public List<Entry> entries(UUID classCountId) {
-    return database.read(
-        connection ->
-            Database.list(
-                connection,
-                row ->
-                    new Entry(
-                        UUID.fromString(row.getString("client_id")),
-                        row.getBoolean("again"),
-                        PulseCount.of(
-                            row.getInt("beats"), CountWindow.of(row.getInt("window_seconds"))),
-                        Instant.parse(row.getString("recorded_at"))),
-                "select * from current_class_count_entry where class_count_id = ?"
-                    + " order by recorded_at, id",
-                classCountId.toString()));
+    return database.list(
+        row ->
+            new Entry(
+                UUID.fromString(row.getString("client_id")),
+                row.getBoolean("again"),
+                PulseCount.of(row.getInt("beats"), CountWindow.of(row.getInt("window_seconds"))),
+                Instant.parse(row.getString("recorded_at"))),
+        "select * from current_class_count_entry where class_count_id = ?"
+            + " order by recorded_at, id",
+        classCountId.toString());
   }
 
   /** Enters a count; it takes the place of one entered before for that person. */
@@ -116,47 +112,42 @@ public final class ClassCountRepository {
           row.put("id", id.toString());
           row.put("class_count_id", classCountId.toString());
           row.put("client_id", entry.clientId().toString());
-          row.put("supersedes", head(connection, classCountId, entry.clientId(), entry.again()));
+          row.put(
+              "supersedes",
+              head(classCountId, entry.clientId(), entry.again()).map(head -> head.get("id")));
           row.put("again", entry.again());
           row.put("beats", entry.count().beats());
           row.put("window_seconds", entry.count().window().seconds());
           row.put("recorded_at", entry.at());
-          return Database.insert(connection, "class_count_entry", row);
+          return database.insert("class_count_entry", row);
         });
   }
 
   /**
-   * Takes back what was entered for a person.
+   * Withdraws what was entered for a person.
    *
    * @param id of the row that says so
    * @return whether there was anything
    */
   public boolean withdraw(UUID id, UUID classCountId, UUID clientId, boolean again, Instant now) {
     return database.write(
-        connection ->
-            Database.change(
-                    connection,
-                    """
-                    insert into class_count_entry (id, class_count_id, client_id, supersedes,
-                      withdrawn, again, beats, window_seconds, recorded_at)
-                    select ?, class_count_id, client_id, id, 1, again, beats, window_seconds, ?
-                    from current_class_count_entry
-                    where class_count_id = ? and client_id = ? and again = ?
-                    """,
-                    id.toString(),
-                    now,
-                    classCountId.toString(),
-                    clientId.toString(),
-                    again)
-                == 1);
+        connection -> {
+          Optional<Map<String, Object>> head = head(classCountId, clientId, again);
+          head.ifPresent(
+              row -> {
+                row.put("supersedes", row.put("id", id.toString()));
+                row.put("withdrawn", true);
+                row.put("recorded_at", now);
+                database.insert("class_count_entry", row);
+              });
+          return head.isPresent();
+        });
   }
 
-  private static Optional<String> head(
-      Connection connection, UUID classCountId, UUID clientId, boolean again) throws SQLException {
-    return Database.first(
-        connection,
-        row -> row.getString("id"),
-        "select id from current_class_count_entry"
+  private Optional<Map<String, Object>> head(UUID classCountId, UUID clientId, boolean again) {
+    return database.first(
+        Database::columns,
+        "select * from current_class_count_entry"
             + " where class_count_id = ? and client_id = ? and again = ?",
         classCountId.toString(),
         clientId.toString(),

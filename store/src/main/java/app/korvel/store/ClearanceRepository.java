@@ -14,51 +14,26 @@ import java.util.UUID;
 
 /** Clearances: appended; one kept by mistake is taken back by a row that says so. */
 public final class ClearanceRepository {
-  private static final Appended ROWS = new Appended("clearance");
-
   private final Database database;
+  private final Ledger ledger;
 
   public ClearanceRepository(Database database) {
     this.database = database;
+    this.ledger = new Ledger(database, RecordKind.CLEARANCES);
   }
 
   /** Puts one on record. */
   public void add(UUID clientId, Clearance clearance) {
-    database.write(
-        connection -> {
-          ROWS.add(connection, clearance.id(), clientId, row(clearance), clearance.recordedAt());
-          return null;
-        });
-  }
-
-  /**
-   * Takes one back; see {@link Appended#withdraw}.
-   *
-   * @param by id of the record of taking it back
-   */
-  public boolean withdraw(UUID clientId, UUID id, UUID by, Instant now) {
-    return database.write(connection -> ROWS.withdraw(connection, clientId, id, by, now));
-  }
-
-  /**
-   * Undoes a taking back; see {@link Appended#undo}.
-   *
-   * @param by id of the one that stands again, as put on record when it was
-   */
-  public boolean undo(UUID clientId, UUID id, UUID by) {
-    return database.write(connection -> ROWS.undo(connection, clientId, id, by));
+    ledger.add(clearance.id(), clientId, row(clearance), clearance.recordedAt());
   }
 
   /** A client's clearances, latest first. */
   public List<Clearance> of(UUID clientId) {
-    return database.read(
-        connection ->
-            Database.list(
-                connection,
-                ClearanceRepository::clearance,
-                "select * from current_clearance where client_id = ?"
-                    + " order by issued_on desc, recorded_at desc, id desc",
-                clientId.toString()));
+    return database.list(
+        ClearanceRepository::clearance,
+        "select * from current_clearance where client_id = ?"
+            + " order by issued_on desc, recorded_at desc, id desc",
+        clientId.toString());
   }
 
   /** Those of several clients, by client, in no order. */

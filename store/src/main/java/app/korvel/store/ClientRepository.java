@@ -38,13 +38,10 @@ public final class ClientRepository {
         " where archived_at is "
             + (archived ? "not null" : "null")
             + " and instr(search_name, ?) > 0".repeat(words.length);
-    return database.read(
-        connection ->
-            Database.list(
-                connection,
-                ClientRepository::client,
-                "select * from client" + where + " order by search_name, id",
-                (Object[]) words));
+    return database.list(
+        ClientRepository::client,
+        "select * from client" + where + " order by search_name, id",
+        (Object[]) words);
   }
 
   /** The clients of those ids, in no order. */
@@ -101,8 +98,8 @@ public final class ClientRepository {
    * @throws StaleVersionException when it has been changed since
    */
   public Optional<Client> change(UUID id, int version, Client.Details details, Instant now) {
-    return database.inOneWrite(
-        () -> {
+    return database.write(
+        connection -> {
           Map<String, Object> columns = columns(details);
           boolean corrected =
               get(id)

@@ -13,12 +13,12 @@ import java.util.UUID;
 
 /** Guardians' consents: appended; one taken back is superseded. */
 public final class ConsentRepository {
-  private static final Appended ROWS = new Appended("guardian_consent");
-
   private final Database database;
+  private final Ledger ledger;
 
   public ConsentRepository(Database database) {
     this.database = database;
+    this.ledger = new Ledger(database, RecordKind.CONSENTS);
   }
 
   /** Puts one on record. */
@@ -27,41 +27,16 @@ public final class ConsentRepository {
     row.put("given_by", consent.givenBy());
     row.put("given_on", consent.givenOn().toString());
     row.put("note", consent.note());
-    database.write(
-        connection -> {
-          ROWS.add(connection, consent.id(), clientId, row, consent.recordedAt());
-          return null;
-        });
-  }
-
-  /**
-   * Takes one back; see {@link Appended#withdraw}.
-   *
-   * @param by id of the record of taking it back
-   */
-  public boolean withdraw(UUID clientId, UUID id, UUID by, Instant now) {
-    return database.write(connection -> ROWS.withdraw(connection, clientId, id, by, now));
-  }
-
-  /**
-   * Undoes a taking back; see {@link Appended#undo}.
-   *
-   * @param by id of the one that stands again
-   */
-  public boolean undo(UUID clientId, UUID id, UUID by) {
-    return database.write(connection -> ROWS.undo(connection, clientId, id, by));
+    ledger.add(consent.id(), clientId, row, consent.recordedAt());
   }
 
   /** A client's, latest first. */
   public List<Consent> of(UUID clientId) {
-    return database.read(
-        connection ->
-            Database.list(
-                connection,
-                ConsentRepository::consent,
-                "select * from current_guardian_consent where client_id = ?"
-                    + " order by given_on desc, recorded_at desc, id desc",
-                clientId.toString()));
+    return database.list(
+        ConsentRepository::consent,
+        "select * from current_guardian_consent where client_id = ?"
+            + " order by given_on desc, recorded_at desc, id desc",
+        clientId.toString());
   }
 
   /** Those of several clients, by client, in no order. */

@@ -54,8 +54,7 @@ final class DataFile {
     }
     SQLiteConfig readOnly = new SQLiteConfig();
     readOnly.setReadOnly(true);
-    SQLiteDataSource source = new SQLiteDataSource(readOnly);
-    source.setUrl("jdbc:sqlite:" + file);
+    SQLiteDataSource source = KeepingConnection.to(file, readOnly);
     try (Connection connection = source.getConnection()) {
       check(connection, file);
     } catch (SQLException damaged) {
@@ -127,7 +126,7 @@ final class DataFile {
     }
   }
 
-  /** The tables that those scripts made, as far as this version knows them. */
+  /** The tables that those scripts made and did not drop, as far as this version knows them. */
   private static Set<String> tablesOf(List<String> scripts) {
     Set<String> tables = new HashSet<>();
     for (String script : scripts) {
@@ -135,9 +134,16 @@ final class DataFile {
         if (in != null) {
           new String(in.readAllBytes(), StandardCharsets.UTF_8)
               .lines()
-              .filter(line -> line.startsWith("create table "))
-              .map(line -> line.split("[ (]+")[2])
-              .forEach(tables::add);
+              .map(line -> line.split("[ (;]+"))
+              .filter(words -> words.length > 2 && words[1].equals("table"))
+              .forEach(
+                  words -> {
+                    if (words[0].equals("create")) {
+                      tables.add(words[2]);
+                    } else if (words[0].equals("drop")) {
+                      tables.remove(words[2]);
+                    }
+                  });
         }
       } catch (IOException unreadable) {
         throw new IllegalStateException(unreadable);

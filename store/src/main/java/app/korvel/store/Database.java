@@ -61,7 +61,10 @@ public final class Database implements AutoCloseable {
   /** The transaction that this thread is in, if it is in one. */
   private final ThreadLocal<Transaction> current = new ThreadLocal<>();
 
-  private record Transaction(Connection connection, boolean writes) {}
+  /**
+   * @param by who acts, if anybody does
+   */
+  private record Transaction(Connection connection, boolean writes, Optional<String> by) {}
 
   private Database(HikariDataSource readers, HikariDataSource writer) {
     this.readers = readers;
@@ -97,8 +100,7 @@ public final class Database implements AutoCloseable {
     settings.setBusyTimeout(BUSY_TIMEOUT_MS);
     settings.setTransactionMode(TransactionMode.IMMEDIATE);
     settings.setPragma(Pragma.MMAP_SIZE, MAPPED_BYTES);
-    SQLiteDataSource sqlite = new SQLiteDataSource(settings);
-    sqlite.setUrl("jdbc:sqlite:" + file);
+    SQLiteDataSource sqlite = KeepingConnection.to(file, settings);
     DataFile.migrations(sqlite).migrate();
     mostPages.ifPresent(settings::setMaxPageCount);
     return new Database(pool(sqlite, "reading", READERS), pool(sqlite, "writing", 1));
@@ -140,8 +142,14 @@ public final class Database implements AutoCloseable {
   /**
    * Does a task in one transaction: what it reads stays so until what it writes is written, and all
    * of that is written or, where it throws, nothing. A task within a task joins it.
+   *
+   * @param by who acts: every record that is written says so
    */
-  public <T, E extends Exception> T inOneWrite(Task<T, E> task) throws E {
+  public <T, E extends Exception> T inOneWrite(String by, Task<T, E> task) throws E {
+    return writing(Optional.of(by), task);
+  }
+
+  private <T, E extends Exception> T writing(Optional<String> by, Task<T, E> task) throws E {
     Transaction joined = current.get();
     if (joined != null) {
       if (!joined.writes) {
@@ -152,7 +160,7 @@ public final class Database implements AutoCloseable {
     writing.lock();
     try (Connection connection = writer.getConnection()) {
       connection.setAutoCommit(false);
-      current.set(new Transaction(connection, true));
+      current.set(new Transaction(connection, true, by));
       try {
         T result = task.run();
         connection.commit();
@@ -192,7 +200,7 @@ public final class Database implements AutoCloseable {
     }
     try (Connection connection = readers.getConnection()) {
       change(connection, "begin");
-      current.set(new Transaction(connection, false));
+      current.set(new Transaction(connection, false, Optional.empty()));
       try {
         return task.get();
       } finally {
@@ -228,7 +236,7 @@ public final class Database implements AutoCloseable {
   /** Reads and writes in one transaction: all of it, or nothing. */
   <T> T write(Work<T> work) {
     try {
-      return inOneWrite(() -> work.with(current.get().connection));
+      return writing(Optional.empty(), () -> work.with(current.get().connection));
     } catch (SQLException e) {
       throw new StoreException("Writing the record failed", e);
     }
@@ -237,14 +245,19 @@ public final class Database implements AutoCloseable {
   /** Every row of a query. */
   static <T> List<T> list(Connection connection, Row<T> row, String sql, Object... values)
       throws SQLException {
-    try (PreparedStatement statement = prepare(connection, sql, values);
-        ResultSet result = statement.executeQuery()) {
-      List<T> rows = new ArrayList<>();
-      while (result.next()) {
-        rows.add(row.from(result));
-      }
-      return rows;
-    }
+    return prepared(
+        connection,
+        sql,
+        values,
+        statement -> {
+          try (ResultSet result = statement.executeQuery()) {
+            List<T> rows = new ArrayList<>();
+            while (result.next()) {
+              rows.add(row.from(result));
+            }
+            return rows;
+          }
+        });
   }
 
   /** The first row of a query, if there is one. */
@@ -307,45 +320,72 @@ public final class Database implements AutoCloseable {
 
   /** Runs a statement that changes rows; says how many. */
   static int change(Connection connection, String sql, Object... values) throws SQLException {
-    try (PreparedStatement statement = prepare(connection, sql, values)) {
-      return statement.executeUpdate();
-    }
+    return prepared(connection, sql, values, PreparedStatement::executeUpdate);
   }
 
-  /** Adds a row, its values by column. */
-  static int insert(Connection connection, String table, Map<String, Object> row)
-      throws SQLException {
-    return change(
-        connection,
-        "insert into "
-            + table
-            + " ("
-            + String.join(", ", row.keySet())
-            + ") values (?"
-            + ", ?".repeat(row.size() - 1)
-            + ")",
-        row.values().toArray());
+  /** Adds a record, its values by column, and who wrote it. */
+  int insert(String table, Map<String, Object> columns) {
+    return write(
+        connection -> {
+          Map<String, Object> row = signed(columns);
+          return change(
+              connection,
+              "insert into "
+                  + table
+                  + " ("
+                  + String.join(", ", row.keySet())
+                  + ") values (?"
+                  + ", ?".repeat(row.size() - 1)
+                  + ")",
+              row.values().toArray());
+        });
   }
 
-  /** Changes columns of the row of that id. */
-  static int update(Connection connection, String table, String id, Map<String, Object> row)
-      throws SQLException {
-    List<Object> values = new ArrayList<>(row.values());
-    values.add(id);
-    return change(
-        connection,
-        "update " + table + " set " + String.join(" = ?, ", row.keySet()) + " = ? where id = ?",
-        values.toArray());
+  /**
+   * Changes columns of the record of that id, and who wrote it last.
+   *
+   * @return whether there is such a record
+   */
+  boolean update(String table, String id, Map<String, Object> columns) {
+    return write(
+        connection -> {
+          Map<String, Object> row = signed(columns);
+          List<Object> values = new ArrayList<>(row.values());
+          values.add(id);
+          return change(
+                  connection,
+                  "update "
+                      + table
+                      + " set "
+                      + String.join(" = ?, ", row.keySet())
+                      + " = ? where id = ?",
+                  values.toArray())
+              == 1;
+        });
+  }
+
+  private Map<String, Object> signed(Map<String, Object> columns) {
+    Map<String, Object> row = new LinkedHashMap<>(columns);
+    row.put("recorded_by", current.get().by);
+    return row;
+  }
+
+  /** Every row of a query, read on its own or in the task this thread is in. */
+  <T> List<T> list(Row<T> row, String sql, Object... values) {
+    return read(connection -> list(connection, row, sql, values));
+  }
+
+  /** The first row of a query, if there is one. */
+  <T> Optional<T> first(Row<T> row, String sql, Object... values) {
+    return list(row, sql, values).stream().findFirst();
   }
 
   /**
    * A moment after all that a client has on record in a table: {@code now}, unless the clock has
    * been put back since.
    */
-  static Instant after(Connection connection, String table, UUID clientId, Instant now)
-      throws SQLException {
+  Instant after(String table, UUID clientId, Instant now) {
     return first(
-            connection,
             row -> row.getString(1),
             "select max(recorded_at) from "
                 + table
@@ -386,14 +426,29 @@ public final class Database implements AutoCloseable {
     trace = each;
   }
 
-  private static PreparedStatement prepare(Connection connection, String sql, Object... values)
+  /** What is done with a statement. */
+  @FunctionalInterface
+  private interface Execution<T> {
+    T of(PreparedStatement statement) throws SQLException;
+  }
+
+  private static <T> T prepared(
+      Connection connection, String sql, Object[] values, Execution<T> execution)
       throws SQLException {
     trace.accept(sql);
-    PreparedStatement statement = connection.prepareStatement(sql);
-    for (int i = 0; i < values.length; i++) {
-      statement.setObject(i + 1, column(values[i]));
+    KeepingConnection keeping = connection.unwrap(KeepingConnection.class);
+    PreparedStatement statement = keeping.take(sql);
+    try {
+      for (int i = 0; i < values.length; i++) {
+        statement.setObject(i + 1, column(values[i]));
+      }
+      T result = execution.of(statement);
+      keeping.giveBack(sql, statement);
+      return result;
+    } catch (SQLException | RuntimeException failed) {
+      statement.close();
+      throw failed;
     }
-    return statement;
   }
 
   /** A value as it is written: words by their name, moments so that they sort as text. */

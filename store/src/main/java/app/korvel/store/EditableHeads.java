@@ -1,7 +1,5 @@
 package app.korvel.store;
 
-import java.sql.Connection;
-import java.sql.SQLException;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -29,11 +27,7 @@ final class EditableHeads<T> {
 
   /** The record of that id, if there is one. */
   Optional<T> get(String id) {
-    return database.read(connection -> get(connection, id));
-  }
-
-  private Optional<T> get(Connection connection, String id) throws SQLException {
-    return Database.first(connection, row, "select * from " + table + " where id = ?", id);
+    return database.first(row, "select * from " + table + " where id = ?", id);
   }
 
   /** Adds a record at version 1. */
@@ -43,7 +37,7 @@ final class EditableHeads<T> {
     added.put("version", 1);
     added.put("created_at", now);
     added.put("updated_at", now);
-    database.write(connection -> Database.insert(connection, table, added));
+    database.insert(table, added);
   }
 
   /**
@@ -56,7 +50,7 @@ final class EditableHeads<T> {
   Optional<T> change(String id, int read, Map<String, Object> columns, Instant now) {
     return database.write(
         connection -> {
-          Optional<T> found = get(connection, id);
+          Optional<T> found = get(id);
           if (found.isEmpty()) {
             return Optional.empty();
           }
@@ -67,8 +61,8 @@ final class EditableHeads<T> {
           Map<String, Object> changed = new LinkedHashMap<>(columns);
           changed.put("version", read + 1);
           changed.put("updated_at", now);
-          Database.update(connection, table, id, changed);
-          return get(connection, id);
+          database.update(table, id, changed);
+          return get(id);
         });
   }
 

@@ -14,12 +14,12 @@ import java.util.UUID;
 
 /** Races and other efforts by their average rate: appended; one taken back is superseded. */
 public final class EffortRepository {
-  private static final Appended ROWS = new Appended("effort");
-
   private final Database database;
+  private final Ledger ledger;
 
   public EffortRepository(Database database) {
     this.database = database;
+    this.ledger = new Ledger(database, RecordKind.EFFORTS);
   }
 
   /** Adds one. */
@@ -33,40 +33,15 @@ public final class EffortRepository {
     row.put("resting_bpm", effort.reserve().restingBpm());
     row.put("maximum_bpm", effort.reserve().maximumBpm());
     row.put("maximum_method", effort.maximumMethod());
-    database.write(
-        connection -> {
-          ROWS.add(connection, effort.id(), clientId, row, effort.recordedAt());
-          return null;
-        });
-  }
-
-  /**
-   * Takes one back; see {@link Appended#withdraw}.
-   *
-   * @param by id of the record of taking it back
-   */
-  public boolean withdraw(UUID clientId, UUID id, UUID by, Instant now) {
-    return database.write(connection -> ROWS.withdraw(connection, clientId, id, by, now));
-  }
-
-  /**
-   * Undoes a taking back; see {@link Appended#undo}.
-   *
-   * @param by id of the one that stands again
-   */
-  public boolean undo(UUID clientId, UUID id, UUID by) {
-    return database.write(connection -> ROWS.undo(connection, clientId, id, by));
+    ledger.add(effort.id(), clientId, row, effort.recordedAt());
   }
 
   /** A client's, latest first. */
   public List<Effort> of(UUID clientId) {
-    return database.read(
-        connection ->
-            Database.list(
-                connection,
-                EffortRepository::effort,
-                "select * from current_effort where client_id = ? order by done_on desc, recorded_at desc, id desc",
-                clientId.toString()));
+    return database.list(
+        EffortRepository::effort,
+        "select * from current_effort where client_id = ? order by done_on desc, recorded_at desc, id desc",
+        clientId.toString());
   }
 
   private static Effort effort(ResultSet row) throws SQLException {

@@ -56,7 +56,7 @@ public final class FieldTestRepository {
         "assured",
         Arrays.stream(Assurance.values()).map(Enum::name).collect(Collectors.joining(",")));
     row.put("started_at", test.startedAt());
-    database.write(connection -> Database.insert(connection, "field_test", row));
+    database.insert("field_test", row);
   }
 
   /**
@@ -95,7 +95,7 @@ public final class FieldTestRepository {
           row.put("of_event_id", event.of().map(UUID::toString));
           row.put("words", event.words());
           row.put("recorded_at", now);
-          Database.insert(connection, "field_test_event", row);
+          database.insert("field_test_event", row);
           return get(connection, testId);
         });
   }

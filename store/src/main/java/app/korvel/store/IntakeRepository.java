@@ -33,18 +33,11 @@ public final class IntakeRepository {
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private final Database database;
+  private final Versions<Intake> versions;
 
   public IntakeRepository(Database database) {
     this.database = database;
-  }
-
-  /** Two people answered at once: what stands now is not what was read. */
-  public static final class StaleIntakeException extends RuntimeException {
-    private static final long serialVersionUID = 1L;
-
-    StaleIntakeException() {
-      super("Someone else has answered since.");
-    }
+    versions = new Versions<>(database, "intake", IntakeRepository::intake, Intake::version);
   }
 
   /**
@@ -54,72 +47,38 @@ public final class IntakeRepository {
    * @param next makes the next version out of all that went before, latest first; empty to keep
    *     what is there
    * @return the version that holds now
-   * @throws StaleIntakeException when another version has been kept since
+   * @throws StaleVersionException when another version has been kept since
    */
   public Optional<Intake> add(
       UUID id, UUID clientId, int version, Function<List<Intake>, Optional<Intake>> next) {
     return database.write(
         connection -> {
-          List<Intake> before =
-              Database.list(connection, IntakeRepository::intake, VERSIONS, clientId.toString());
-          int present = before.isEmpty() ? 0 : before.get(0).version();
-          if (present != version) {
-            throw new StaleIntakeException();
-          }
+          List<Intake> before = versions.of(clientId);
+          int number = versions.next(clientId, OptionalInt.of(version));
           Optional<Intake> made = next.apply(before);
-          if (made.isEmpty()) {
-            return before.stream().findFirst();
-          }
-          Map<String, Object> row = columns(made.get());
-          row.put("id", id.toString());
-          row.put("client_id", clientId.toString());
-          row.put(
-              "supersedes",
-              Database.first(
-                  connection,
-                  found -> found.getString("id"),
-                  "select id from current_intake where client_id = ?",
-                  clientId.toString()));
-          Database.insert(connection, "intake", row);
-          return made;
+          made.ifPresent(intake -> versions.add(id, clientId, number, columns(intake)));
+          return made.or(() -> before.stream().findFirst());
         });
   }
 
-  private static final String VERSIONS =
-      "select * from intake where client_id = ? order by version desc";
-
   /** A client's versions, latest first. */
   public List<Intake> of(UUID clientId) {
-    return database.read(
-        connection ->
-            Database.list(connection, IntakeRepository::intake, VERSIONS, clientId.toString()));
+    return versions.of(clientId);
   }
 
   /** The version that holds for a client, if any was taken. */
   public Optional<Intake> current(UUID clientId) {
-    return database.read(
-        connection ->
-            Database.first(
-                connection,
-                IntakeRepository::intake,
-                "select * from current_intake where client_id = ?",
-                clientId.toString()));
+    return versions.current(clientId);
   }
 
   /** The version that holds, by client. */
   public Map<UUID, Intake> current(Collection<UUID> clients) {
-    return database.byClient(
-        IntakeRepository::intake,
-        "select mine.*"
-            + Database.WANTED
-            + "join current_intake as mine on mine.client_id = wanted.client",
-        clients);
+    return versions.current(clients);
   }
 
   private static Map<String, Object> columns(Intake intake) {
     Answers answers = intake.answers();
     Map<String, Object> columns = new LinkedHashMap<>();
-    columns.put("version", intake.version());
     columns.put("asked", JSON.writeValueAsString(answers.asked()));
     columns.put("activity", answers.activity());
     columns.put("slow_mile", answers.slowMile());

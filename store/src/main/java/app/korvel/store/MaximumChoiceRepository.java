@@ -1,7 +1,6 @@
 package app.korvel.store;
 
 import app.korvel.core.maximum.Choice;
-import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
@@ -16,9 +15,11 @@ import java.util.UUID;
 /** The instructor's choices of an equation: appended, the latest one holds. */
 public final class MaximumChoiceRepository {
   private final Database database;
+  private final Ledger ledger;
 
   public MaximumChoiceRepository(Database database) {
     this.database = database;
+    this.ledger = new Ledger(database, RecordKind.MAXIMUM_CHOICES);
   }
 
   /**
@@ -28,79 +29,11 @@ public final class MaximumChoiceRepository {
    * @param today the studio's day
    */
   public void add(UUID id, UUID clientId, Optional<Choice> choice, LocalDate today, Instant now) {
-    database.write(
-        connection -> {
-          add(
-              connection,
-              id,
-              clientId,
-              head(connection, clientId),
-              new Kept(id, choice, choice.map(Choice::chosenOn).orElse(today)),
-              now);
-          return null;
-        });
-  }
-
-  private static void add(
-      Connection connection,
-      UUID id,
-      UUID clientId,
-      Optional<String> supersedes,
-      Kept kept,
-      Instant now)
-      throws SQLException {
     Map<String, Object> row = new LinkedHashMap<>();
-    row.put("id", id.toString());
-    row.put("client_id", clientId.toString());
-    row.put("supersedes", supersedes);
-    row.put("method", kept.choice.map(Choice::method));
-    row.put("reason", kept.choice.map(Choice::reason));
-    row.put("chosen_on", kept.on.toString());
-    row.put("recorded_at", now);
-    Database.insert(connection, "maximum_choice", row);
-  }
-
-  /**
-   * Undoes a choice: what was chosen before it is chosen again, and as of when it was.
-   *
-   * @param id of the choice
-   * @param by id of the record that says so
-   * @return whether this client has such a choice
-   * @throws SupersededException when another one has been made since
-   */
-  public boolean undo(UUID clientId, UUID id, UUID by, Instant now) {
-    return database.write(
-        connection -> {
-          Optional<Kept> undone = row(connection, clientId, Optional.of(id.toString()));
-          if (undone.isEmpty()) {
-            return false;
-          }
-          if (!head(connection, clientId).equals(Optional.of(id.toString()))) {
-            throw new SupersededException();
-          }
-          Optional<String> before =
-              Database.first(
-                      connection,
-                      row -> Optional.ofNullable(row.getString("supersedes")),
-                      "select supersedes from maximum_choice where id = ?",
-                      id.toString())
-                  .flatMap(each -> each);
-          Kept again =
-              row(connection, clientId, before)
-                  .orElse(new Kept(by, Optional.empty(), undone.get().on));
-          add(connection, by, clientId, Optional.of(id.toString()), again, now);
-          return true;
-        });
-  }
-
-  private static Optional<Kept> row(Connection connection, UUID clientId, Optional<String> id)
-      throws SQLException {
-    return Database.first(
-        connection,
-        MaximumChoiceRepository::kept,
-        "select * from maximum_choice where client_id = ? and id = ?",
-        clientId.toString(),
-        id);
+    row.put("method", choice.map(Choice::method));
+    row.put("reason", choice.map(Choice::reason));
+    row.put("chosen_on", choice.map(Choice::chosenOn).orElse(today).toString());
+    ledger.replace(id, clientId, row, now);
   }
 
   /** The choice that holds for a client, if one does. */
@@ -128,28 +61,19 @@ public final class MaximumChoiceRepository {
 
   /** Every choice a client ever had, latest first. */
   public List<Kept> of(UUID clientId) {
-    return database.read(
-        connection ->
-            Database.list(
-                connection,
-                MaximumChoiceRepository::kept,
-                "select * from maximum_choice where client_id = ? order by recorded_at desc, rowid desc",
-                clientId.toString()));
+    return database.list(
+        MaximumChoiceRepository::kept,
+        "select * from maximum_choice where client_id = ? order by rowid desc",
+        clientId.toString());
   }
 
   private static Kept kept(ResultSet row) throws SQLException {
     return new Kept(
         UUID.fromString(row.getString("id")),
-        row.getString("method") == null ? Optional.empty() : Optional.of(choice(row)),
+        row.getString("method") == null || row.getBoolean("withdrawn")
+            ? Optional.empty()
+            : Optional.of(choice(row)),
         LocalDate.parse(row.getString("chosen_on")));
-  }
-
-  private static Optional<String> head(Connection connection, UUID clientId) throws SQLException {
-    return Database.first(
-        connection,
-        row -> row.getString("id"),
-        "select id from current_maximum_choice where client_id = ?",
-        clientId.toString());
   }
 
   private static Choice choice(ResultSet row) throws SQLException {

@@ -17,23 +17,20 @@ import java.util.UUID;
 
 /** Measured maxima: appended; one put right or taken back is superseded. */
 public final class MeasuredMaximumRepository {
-  private static final Appended ROWS = new Appended("measured_maximum");
   private static final String LATEST_FIRST =
       " order by measured_on desc, recorded_at desc, id desc";
 
   private final Database database;
+  private final Ledger ledger;
 
   public MeasuredMaximumRepository(Database database) {
     this.database = database;
+    this.ledger = new Ledger(database, RecordKind.MAXIMA);
   }
 
   /** Adds one. */
   public void add(UUID clientId, MeasuredMaximum value) {
-    database.write(
-        connection -> {
-          ROWS.add(connection, value.id(), clientId, row(value), value.recordedAt());
-          return null;
-        });
+    ledger.add(value.id(), clientId, row(value), value.recordedAt());
   }
 
   /**
@@ -43,37 +40,15 @@ public final class MeasuredMaximumRepository {
    * @throws SupersededException when it was corrected or taken back since
    */
   public boolean correct(UUID clientId, UUID id, MeasuredMaximum corrected) {
-    return database.write(
-        connection -> ROWS.correct(connection, clientId, id, corrected.id(), row(corrected)));
-  }
-
-  /**
-   * Takes one back; see {@link Appended#withdraw}.
-   *
-   * @param by id of the record of taking it back
-   */
-  public boolean withdraw(UUID clientId, UUID id, UUID by, Instant now) {
-    return database.write(connection -> ROWS.withdraw(connection, clientId, id, by, now));
-  }
-
-  /**
-   * Undoes a correction or a taking back; see {@link Appended#undo}.
-   *
-   * @param by id of the one that stands again
-   */
-  public boolean undo(UUID clientId, UUID id, UUID by) {
-    return database.write(connection -> ROWS.undo(connection, clientId, id, by));
+    return ledger.correct(clientId, id, corrected.id(), row(corrected));
   }
 
   /** A client's, of every mode, latest first. */
   public List<MeasuredMaximum> of(UUID clientId) {
-    return database.read(
-        connection ->
-            Database.list(
-                connection,
-                MeasuredMaximumRepository::value,
-                "select * from current_measured_maximum where client_id = ?" + LATEST_FIRST,
-                clientId.toString()));
+    return database.list(
+        MeasuredMaximumRepository::value,
+        "select * from current_measured_maximum where client_id = ?" + LATEST_FIRST,
+        clientId.toString());
   }
 
   /** Those of several clients, latest first, by client. */

@@ -44,12 +44,8 @@ public final class OutlineRepository {
 
   /** Those in hand, in the order in which they were made. */
   public List<SavedOutline> all() {
-    return database.read(
-        connection ->
-            Database.list(
-                connection,
-                OutlineRepository::saved,
-                "select * from outline where archived_at is null order by id"));
+    return database.list(
+        OutlineRepository::saved, "select * from outline where archived_at is null order by id");
   }
 
   /** The outline of that id, put away or not, if there is one. */

@@ -79,20 +79,16 @@ public final class PlannedSessionRepository {
   /** The first number that no session of a client has had. */
   public int nextNumber(UUID clientId) {
     return database
-        .read(
-            connection ->
-                Database.first(
-                    connection,
-                    row -> row.getInt("next"),
-                    "select coalesce(max(number), 0) + 1 as next from planned_session"
-                        + " where client_id = ?",
-                    clientId.toString()))
+        .first(
+            row -> row.getInt("next"),
+            "select coalesce(max(number), 0) + 1 as next from planned_session"
+                + " where client_id = ?",
+            clientId.toString())
         .orElseThrow();
   }
 
   private List<SavedSession> list(String sql, Object... values) {
-    return database.read(
-        connection -> Database.list(connection, PlannedSessionRepository::saved, sql, values));
+    return database.list(PlannedSessionRepository::saved, sql, values);
   }
 
   /** Writes what a programme says from its first day on, or from today where that is earlier. */

@@ -41,28 +41,25 @@ public final class PracticeRepository {
     row.put("played", tried.played());
     row.put("said", tried.said().map(Enum::name));
     row.put("recorded_at", saved.at());
-    database.write(connection -> Database.insert(connection, "practice_try", row));
+    database.insert("practice_try", row);
   }
 
   /** Every try, in the order in which they were made. */
   public List<SavedTry> all() {
-    return database.read(
-        connection ->
-            Database.list(
-                connection,
-                row ->
-                    new SavedTry(
-                        UUID.fromString(row.getString("id")),
-                        Instant.parse(row.getString("recorded_at")),
-                        PracticeLevel.valueOf(row.getString("level")),
-                        row.getLong("seed"),
-                        new PracticeTry(
-                            PulseCount.of(
-                                row.getInt("beats"), CountWindow.of(row.getInt("window_seconds"))),
-                            row.getInt("beats_played"),
-                            row.getInt("pulse_bpm"),
-                            Rhythm.valueOf(row.getString("played")),
-                            Database.word(row, "said", Rhythm.class))),
-                "select * from practice_try order by recorded_at, id"));
+    return database.list(
+        row ->
+            new SavedTry(
+                UUID.fromString(row.getString("id")),
+                Instant.parse(row.getString("recorded_at")),
+                PracticeLevel.valueOf(row.getString("level")),
+                row.getLong("seed"),
+                new PracticeTry(
+                    PulseCount.of(
+                        row.getInt("beats"), CountWindow.of(row.getInt("window_seconds"))),
+                    row.getInt("beats_played"),
+                    row.getInt("pulse_bpm"),
+                    Rhythm.valueOf(row.getString("played")),
+                    Database.word(row, "said", Rhythm.class))),
+        "select * from practice_try order by recorded_at, id");
   }
 }

@@ -8,6 +8,7 @@ import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -20,127 +21,76 @@ import java.util.UUID;
  */
 public final class PrescriptionRepository {
   private final Database database;
+  private final Versions<SavedPrescription> versions;
 
   public PrescriptionRepository(Database database) {
     this.database = database;
-  }
-
-  /** Saves the client's next version, whatever the one before it is. */
-  public SavedPrescription add(UUID id, UUID clientId, Prescription prescription, Instant now) {
-    return add(id, clientId, OptionalInt.empty(), prescription, now);
+    versions =
+        new Versions<>(
+            database, "prescription", PrescriptionRepository::saved, SavedPrescription::version);
   }
 
   /**
    * Saves the client's next version.
    *
-   * @param read the version that was read; 0 where there was none
+   * @param read the version that was read, 0 where there was none; empty to follow whichever there
+   *     is
    * @throws StaleVersionException when another one was saved since
    */
   public SavedPrescription add(
-      UUID id, UUID clientId, int read, Prescription prescription, Instant now) {
-    return add(id, clientId, OptionalInt.of(read), prescription, now);
-  }
-
-  private SavedPrescription add(
       UUID id, UUID clientId, OptionalInt read, Prescription prescription, Instant now) {
-    String document = StoredForms.PRESCRIPTION.write(prescription);
+    Map<String, Object> row = new LinkedHashMap<>();
+    row.put("status", prescription.status());
+    row.put("made_on", prescription.date().toString());
+    row.put("mode", prescription.parts().mode());
+    row.put("resting_bpm", prescription.basis().map(RateBasis::restingBpm));
+    row.put("maximum_bpm", prescription.basis().map(RateBasis::maximumBpm));
+    row.put("maximum_method", prescription.basis().map(RateBasis::maximumMethod));
+    row.put("low_bpm", prescription.target().map(Target::lowBpm));
+    row.put("high_bpm", prescription.target().map(Target::highBpm));
+    row.put("document", StoredForms.PRESCRIPTION.write(prescription));
+    row.put("recorded_at", now);
     return database.write(
         connection -> {
-          Optional<SavedPrescription> before =
-              Database.first(
-                  connection,
-                  PrescriptionRepository::saved,
-                  "select * from current_prescription where client_id = ?",
-                  clientId.toString());
-          int present = before.map(SavedPrescription::version).orElse(0);
-          if (read.isPresent() && read.getAsInt() != present) {
-            throw new StaleVersionException(present, before.orElse(null));
-          }
-          int version = present + 1;
-          Database.change(
-              connection,
-              """
-              insert into prescription (id, client_id, version, supersedes, status, made_on, mode,
-                resting_bpm, maximum_bpm, maximum_method, low_bpm, high_bpm, document, recorded_at)
-              values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
-              """,
-              id.toString(),
-              clientId.toString(),
-              version,
-              before.map(saved -> saved.id().toString()),
-              prescription.status(),
-              prescription.date().toString(),
-              prescription.parts().mode(),
-              prescription.basis().map(RateBasis::restingBpm),
-              prescription.basis().map(RateBasis::maximumBpm),
-              prescription.basis().map(RateBasis::maximumMethod),
-              prescription.target().map(Target::lowBpm),
-              prescription.target().map(Target::highBpm),
-              document,
-              now);
+          int version = versions.next(clientId, read);
+          versions.add(id, clientId, version, row);
           return new SavedPrescription(id, version, now, prescription);
         });
   }
 
   /** A client's versions, latest first. */
   public List<SavedPrescription> of(UUID clientId) {
-    return database.read(
-        connection ->
-            Database.list(
-                connection,
-                PrescriptionRepository::saved,
-                "select * from prescription where client_id = ? order by version desc",
-                clientId.toString()));
+    return versions.of(clientId);
   }
 
   /** One version of a client's prescription, if there is one. */
   public Optional<SavedPrescription> get(UUID clientId, int version) {
-    return database.read(
-        connection ->
-            Database.first(
-                connection,
-                PrescriptionRepository::saved,
-                "select * from prescription where client_id = ? and version = ?",
-                clientId.toString(),
-                version));
+    return versions.get(clientId, version);
   }
 
   /** The version of that id, if there is one. */
   public Optional<SavedPrescription> get(UUID id) {
-    return database.read(
-        connection ->
-            Database.first(
-                connection,
-                PrescriptionRepository::saved,
-                "select * from prescription where id = ?",
-                id.toString()));
+    return database.first(
+        PrescriptionRepository::saved, "select * from prescription where id = ?", id.toString());
   }
 
   /** The day of the first version of a client that was issued, if one was. */
   public Optional<LocalDate> firstIssued(UUID clientId) {
-    return database.read(
-        connection ->
-            Database.first(
-                connection,
-                row -> LocalDate.parse(row.getString("made_on")),
-                "select made_on from prescription where client_id = ? and status = 'ISSUED'"
-                    + " order by made_on limit 1",
-                clientId.toString()));
+    return database.first(
+        row -> LocalDate.parse(row.getString("made_on")),
+        "select made_on from prescription where client_id = ? and status = 'ISSUED'"
+            + " order by made_on limit 1",
+        clientId.toString());
   }
 
   /** A client's version that holds, if there is one. */
   public Optional<SavedPrescription> current(UUID clientId) {
-    return Optional.ofNullable(current(List.of(clientId)).get(clientId));
+    return versions.current(clientId);
   }
 
   /** The version that holds, by client. */
   public Map<UUID, SavedPrescription> current(Collection<UUID> clients) {
-    return database.byClient(
-        PrescriptionRepository::saved,
-        "select mine.*"
-            + Database.WANTED
-            + "join current_prescription as mine on mine.client_id = wanted.client",
-        clients);
+    return versions.current(clients);
   }
 
   private static SavedPrescription saved(ResultSet row) throws SQLException {

@@ -1,7 +1,6 @@
 package app.korvel.store;
 
 import app.korvel.core.programme.Programme;
-import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
@@ -10,14 +9,18 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.UUID;
 
 /** Programmes: every change is a version of its own, kept whole; the latest one holds. */
 public final class ProgrammeRepository {
   private final Database database;
+  private final Versions<SavedProgramme> versions;
 
   public ProgrammeRepository(Database database) {
     this.database = database;
+    versions =
+        new Versions<>(database, "programme", ProgrammeRepository::saved, SavedProgramme::version);
   }
 
   /**
@@ -35,69 +38,34 @@ public final class ProgrammeRepository {
       Programme programme,
       Instant now,
       LocalDate today) {
+    Map<String, Object> row = new LinkedHashMap<>();
+    row.put("prescription_id", prescriptionId.toString());
+    row.put("starts_on", programme.plan().startsOn().toString());
+    row.put("ends_on", programme.plan().endsOn().toString());
+    row.put("document", StoredForms.PROGRAMME.write(programme));
+    row.put("recorded_at", now);
     return database.write(
         connection -> {
-          Optional<SavedProgramme> before = current(connection, clientId);
-          int present = before.map(SavedProgramme::version).orElse(0);
-          if (present != version) {
-            throw new StaleVersionException(present, before.orElse(null));
-          }
-          Map<String, Object> row = new LinkedHashMap<>();
-          row.put("id", id.toString());
-          row.put("client_id", clientId.toString());
-          row.put("prescription_id", prescriptionId.toString());
-          row.put("version", version + 1);
-          row.put(
-              "supersedes",
-              Database.first(
-                  connection,
-                  found -> found.getString("id"),
-                  "select id from current_programme where client_id = ?",
-                  clientId.toString()));
-          row.put("starts_on", programme.plan().startsOn().toString());
-          row.put("ends_on", programme.plan().endsOn().toString());
-          row.put("document", StoredForms.PROGRAMME.write(programme));
-          row.put("recorded_at", now);
-          Database.insert(connection, "programme", row);
-          PlannedSessionRepository.write(connection, clientId, version + 1, programme, now, today);
-          return new SavedProgramme(version + 1, prescriptionId, now, programme);
+          int next = versions.next(clientId, OptionalInt.of(version));
+          versions.add(id, clientId, next, row);
+          PlannedSessionRepository.write(connection, clientId, next, programme, now, today);
+          return new SavedProgramme(next, prescriptionId, now, programme);
         });
   }
 
   /** A client's programme as it is now, if there is one. */
   public Optional<SavedProgramme> current(UUID clientId) {
-    return database.read(connection -> current(connection, clientId));
-  }
-
-  private static Optional<SavedProgramme> current(Connection connection, UUID clientId)
-      throws SQLException {
-    return Database.first(
-        connection,
-        ProgrammeRepository::saved,
-        "select * from current_programme where client_id = ?",
-        clientId.toString());
+    return versions.current(clientId);
   }
 
   /** The version that holds, by client. */
   public Map<UUID, SavedProgramme> current(Collection<UUID> clients) {
-    return database.byClient(
-        ProgrammeRepository::saved,
-        "select mine.*"
-            + Database.WANTED
-            + "join current_programme as mine on mine.client_id = wanted.client",
-        clients);
+    return versions.current(clients);
   }
 
   /** A client's programme as it was at that version, if there was one. */
   public Optional<SavedProgramme> get(UUID clientId, int version) {
-    return database.read(
-        connection ->
-            Database.first(
-                connection,
-                ProgrammeRepository::saved,
-                "select * from programme where client_id = ? and version = ?",
-                clientId.toString(),
-                version));
+    return versions.get(clientId, version);
   }
 
   private static SavedProgramme saved(ResultSet row) throws SQLException {

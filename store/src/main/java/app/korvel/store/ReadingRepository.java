@@ -10,7 +10,6 @@ import app.korvel.core.pulse.PulseSource;
 import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.Rhythm;
 import app.korvel.core.pulse.Strength;
-import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
@@ -26,17 +25,12 @@ import java.util.stream.Collectors;
 
 /** Resting readings: appended, never changed; a correction is a new row that supersedes one. */
 public final class ReadingRepository {
-  private static final String DISTURBANCES =
-      "(select group_concat(disturbance) from resting_reading_disturbance d"
-          + " where d.reading_id = r.id) as disturbances";
-
-  private static final String SELECT =
-      "select r.*, " + DISTURBANCES + " from current_resting_reading r";
-
   private final Database database;
+  private final Ledger ledger;
 
   public ReadingRepository(Database database) {
     this.database = database;
+    this.ledger = new Ledger(database, RecordKind.READINGS);
   }
 
   /** Adds a reading. */
@@ -48,75 +42,31 @@ public final class ReadingRepository {
   public void addAll(UUID clientId, List<RestingReading> readings, Instant now) {
     database.write(
         connection -> {
-          for (RestingReading reading : readings) {
-            insert(connection, clientId, reading, Optional.empty(), false, now);
-          }
+          readings.forEach(
+              reading -> {
+                Map<String, Object> row = row(reading);
+                row.put("taken_at", reading.takenAt());
+                ledger.add(reading.id(), clientId, row, now);
+              });
           return null;
         });
   }
 
   /**
    * Corrects a reading: {@code corrected} stands in its place from now on, as taken at the same
-   * moment.
-   *
-   * @param id the reading as it stands now
-   * @return nothing when this client has no such reading
-   * @throws SupersededException when it has been corrected or taken back since
+   * moment; see {@link Ledger#correct}.
    */
-  public Optional<RestingReading> correct(
-      UUID clientId, UUID id, RestingReading corrected, Instant now) {
-    return database.write(
-        connection -> {
-          Optional<Kept> kept = head(connection, clientId, id);
-          if (kept.isEmpty()) {
-            return Optional.empty();
-          }
-          RestingReading standing = corrected.withTakenAt(kept.get().reading().takenAt());
-          insert(connection, clientId, standing, Optional.of(id), false, now);
-          return Optional.of(standing);
-        });
+  public boolean correct(UUID clientId, UUID id, RestingReading corrected) {
+    return ledger.correct(clientId, id, corrected.id(), row(corrected));
   }
 
-  /**
-   * Takes a reading back: it stands for nothing from now on.
-   *
-   * @param id the reading as it stands now
-   * @param withdrawalId id of the record of taking it back
-   * @return whether this client has such a reading
-   * @throws SupersededException when it has been corrected or taken back since
-   */
-  public boolean withdraw(UUID clientId, UUID id, UUID withdrawalId, Instant now) {
-    return database.write(
-        connection -> {
-          Optional<Kept> kept = head(connection, clientId, id);
-          if (kept.isPresent()) {
-            RestingReading same = kept.get().reading().withId(withdrawalId);
-            insert(connection, clientId, same, Optional.of(id), true, now);
-          }
-          return kept.isPresent();
-        });
-  }
-
-  /**
-   * Undoes a correction or a taking back: the reading stands again as it did before.
-   *
-   * @param id the correction, or the record of taking it back
-   * @param restoredId id of the reading that stands again
-   * @return nothing when this client has no such record, or it superseded nothing
-   * @throws SupersededException when something else has superseded it since
-   */
-  public Optional<RestingReading> undo(UUID clientId, UUID id, UUID restoredId, Instant now) {
-    return database.write(
-        connection -> {
-          Optional<UUID> before = head(connection, clientId, id).flatMap(Kept::supersedes);
-          if (before.isEmpty()) {
-            return Optional.empty();
-          }
-          RestingReading again =
-              kept(connection, clientId, before.get()).orElseThrow().reading().withId(restoredId);
-          insert(connection, clientId, again, Optional.of(id), false, now);
-          return Optional.of(again);
-        });
+  /** The reading of that id, whether or not it stands. */
+  public Optional<RestingReading> get(UUID clientId, UUID id) {
+    return database.first(
+        ReadingRepository::reading,
+        "select * from resting_reading where client_id = ? and id = ?",
+        clientId.toString(),
+        id.toString());
   }
 
   /**
@@ -150,49 +100,9 @@ public final class ReadingRepository {
                         Collectors.mapping(Map.Entry::getValue, Collectors.toList()))));
   }
 
-  private record Kept(RestingReading reading, Optional<UUID> supersedes, boolean superseded) {}
-
-  /** The record of that id, if nothing has superseded it yet. */
-  private static Optional<Kept> head(Connection connection, UUID clientId, UUID id)
-      throws SQLException {
-    Optional<Kept> found = kept(connection, clientId, id);
-    if (found.isPresent() && found.get().superseded()) {
-      throw new SupersededException();
-    }
-    return found;
-  }
-
-  private static Optional<Kept> kept(Connection connection, UUID clientId, UUID id)
-      throws SQLException {
-    return Database.first(
-        connection,
-        row ->
-            new Kept(
-                reading(row),
-                Optional.ofNullable(row.getString("supersedes")).map(UUID::fromString),
-                row.getBoolean("superseded")),
-        "select r.*, exists (select 1 from resting_reading s where s.supersedes = r.id)"
-            + " as superseded, "
-            + DISTURBANCES
-            + " from resting_reading r where r.client_id = ? and r.id = ?",
-        clientId.toString(),
-        id.toString());
-  }
-
-  private static void insert(
-      Connection connection,
-      UUID clientId,
-      RestingReading reading,
-      Optional<UUID> supersedes,
-      boolean withdrawn,
-      Instant now)
-      throws SQLException {
+  /** What was counted; when it was taken is told on its own. */
+  private static Map<String, Object> row(RestingReading reading) {
     Map<String, Object> row = new LinkedHashMap<>();
-    row.put("id", reading.id().toString());
-    row.put("client_id", clientId.toString());
-    row.put("supersedes", supersedes.map(UUID::toString));
-    row.put("withdrawn", withdrawn);
-    row.put("taken_at", reading.takenAt());
     row.put("bpm", reading.bpm());
     row.put("beats", reading.count().map(PulseCount::beats));
     row.put("window_seconds", reading.count().map(count -> count.window().seconds()));
@@ -204,34 +114,25 @@ public final class ReadingRepository {
     row.put("rhythm", reading.felt().rhythm().map(Enum::name));
     row.put("strength", reading.felt().strength().map(Enum::name));
     row.put("as_usual", reading.asUsual());
-    row.put("recorded_at", now);
-    Database.insert(connection, "resting_reading", row);
-    for (Disturbance disturbance : reading.disturbances()) {
-      Database.change(
-          connection,
-          "insert into resting_reading_disturbance (reading_id, disturbance) values (?, ?)",
-          reading.id().toString(),
-          disturbance);
-    }
+    row.put(
+        "disturbances",
+        reading.disturbances().stream().map(Enum::name).sorted().collect(Collectors.joining(",")));
+    return row;
   }
 
   /** A client's readings, latest first. */
   public List<RestingReading> of(UUID clientId) {
-    return database.read(
-        connection ->
-            Database.list(
-                connection,
-                ReadingRepository::reading,
-                SELECT + " where r.client_id = ? order by r.taken_at desc, r.id desc",
-                clientId.toString()));
+    return database.list(
+        ReadingRepository::reading,
+        "select * from current_resting_reading where client_id = ? order by taken_at desc, id desc",
+        clientId.toString());
   }
 
   /** The readings of several clients that were taken since a moment, latest first, by client. */
   public Map<UUID, List<RestingReading>> since(Collection<UUID> clients, Instant from) {
     return database.listsByClient(
         ReadingRepository::reading,
-        "select r.*, "
-            + DISTURBANCES
+        "select r.*"
             + Database.WANTED
             + "join current_resting_reading r on r.client_id = wanted.client"
             + " where r.taken_at >= ? order by r.taken_at desc, r.id desc",
@@ -260,7 +161,7 @@ public final class ReadingRepository {
   }
 
   private static Set<Disturbance> disturbances(String words) {
-    return words == null
+    return words.isEmpty()
         ? Set.of()
         : Arrays.stream(words.split(",")).map(Disturbance::valueOf).collect(Collectors.toSet());
   }

@@ -16,9 +16,11 @@ import java.util.UUID;
 public final class SchemeRepository {
   private final Database database;
   private final EditableHeads<SavedScheme> heads;
+  private final Ledger choices;
 
   public SchemeRepository(Database database) {
     this.database = database;
+    choices = new Ledger(database, RecordKind.SCHEME_CHOICES);
     heads = new EditableHeads<>(database, "scheme", SchemeRepository::saved, SavedScheme::version);
   }
 
@@ -52,12 +54,8 @@ public final class SchemeRepository {
 
   /** Those in hand, in the order in which they were made. */
   public List<SavedScheme> all() {
-    return database.read(
-        connection ->
-            Database.list(
-                connection,
-                SchemeRepository::saved,
-                "select * from scheme where archived_at is null order by id"));
+    return database.list(
+        SchemeRepository::saved, "select * from scheme where archived_at is null order by id");
   }
 
   /** The scheme of that id, put away or not, if there is one. */
@@ -73,15 +71,9 @@ public final class SchemeRepository {
   public void choose(
       UUID id, UUID clientId, Optional<String> scheme, LocalDate today, Instant now) {
     Map<String, Object> row = new LinkedHashMap<>();
-    row.put("id", id.toString());
-    row.put("client_id", clientId.toString());
     row.put("scheme", scheme);
     row.put("chosen_on", today.toString());
-    database.write(
-        connection -> {
-          row.put("recorded_at", Database.after(connection, "scheme_choice", clientId, now));
-          return Database.insert(connection, "scheme_choice", row);
-        });
+    choices.replace(id, clientId, row, now);
   }
 
   /**
@@ -91,61 +83,14 @@ public final class SchemeRepository {
    */
   public record Chosen(UUID id, Optional<String> scheme) {}
 
-  /**
-   * Undoes a choice: what was chosen before it is chosen again, and as of when it was.
-   *
-   * @param id of the choice
-   * @param by id of the record that says so
-   * @return whether this client has such a choice
-   * @throws SupersededException when another one has been made since
-   */
-  public boolean undo(UUID clientId, UUID id, UUID by, Instant now) {
-    return database.write(
-        connection -> {
-          List<Map<String, Object>> lastTwo =
-              Database.list(
-                  connection,
-                  Database::columns,
-                  "select * from scheme_choice where client_id = ?"
-                      + " order by recorded_at desc, rowid desc limit 2",
-                  clientId.toString());
-          boolean known =
-              Database.first(
-                      connection,
-                      row -> row.getString("id"),
-                      "select id from scheme_choice where client_id = ? and id = ?",
-                      clientId.toString(),
-                      id.toString())
-                  .isPresent();
-          if (!known) {
-            return false;
-          }
-          if (!lastTwo.get(0).get("id").equals(id.toString())) {
-            throw new SupersededException();
-          }
-          Map<String, Object> again = new LinkedHashMap<>(lastTwo.get(lastTwo.size() - 1));
-          again.put("id", by.toString());
-          again.put("recorded_at", Database.after(connection, "scheme_choice", clientId, now));
-          if (lastTwo.size() == 1) {
-            again.put("scheme", null);
-          }
-          Database.insert(connection, "scheme_choice", again);
-          return true;
-        });
-  }
-
   /** The latest choice for a client; empty where none was ever made. */
   public Optional<Chosen> latestChoice(UUID clientId) {
-    return database.read(
-        connection ->
-            Database.first(
-                connection,
-                row ->
-                    new Chosen(
-                        UUID.fromString(row.getString("id")),
-                        Optional.ofNullable(row.getString("scheme"))),
-                "select * from current_scheme_choice where client_id = ?",
-                clientId.toString()));
+    return database.first(
+        row ->
+            new Chosen(
+                UUID.fromString(row.getString("id")), Optional.ofNullable(row.getString("scheme"))),
+        "select * from current_scheme_choice where client_id = ?",
+        clientId.toString());
   }
 
   /** The scheme that was chosen for a client; empty where it is the studio's. */
@@ -155,15 +100,12 @@ public final class SchemeRepository {
 
   /** Names of the clients for whom that scheme was chosen. */
   public List<String> chosenFor(String scheme) {
-    return database.read(
-        connection ->
-            Database.list(
-                connection,
-                row -> row.getString("name"),
-                "select client.name from current_scheme_choice as choice"
-                    + " join client on client.id = choice.client_id"
-                    + " where choice.scheme = ? order by client.search_name",
-                scheme));
+    return database.list(
+        row -> row.getString("name"),
+        "select client.name from current_scheme_choice as choice"
+            + " join client on client.id = choice.client_id"
+            + " where choice.scheme = ? order by client.search_name",
+        scheme);
   }
 
   private static Map<String, Object> columns(Scheme scheme) {

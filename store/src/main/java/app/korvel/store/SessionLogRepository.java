@@ -28,13 +28,14 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Sessions as they were done: appended; one put right or taken back is superseded. */
 public final class SessionLogRepository {
-  private static final Appended ROWS = new Appended("session_log");
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private final Database database;
+  private final Ledger ledger;
 
   public SessionLogRepository(Database database) {
     this.database = database;
+    this.ledger = new Ledger(database, RecordKind.SESSION_LOGS);
   }
 
   /**
@@ -61,8 +62,7 @@ public final class SessionLogRepository {
           }
           if (already.isEmpty()) {
             for (Logged each : logs) {
-              ROWS.add(
-                  connection,
+              ledger.add(
                   each.log.id(),
                   each.clientId,
                   row(each.log, Optional.of(each.log.recordedAt())),
@@ -83,7 +83,7 @@ public final class SessionLogRepository {
   }
 
   /**
-   * Puts a log right; see {@link Appended#correct}. A symptom that it had counts from when it was
+   * Puts a log right; see {@link Ledger#correct}. A symptom that it had counts from when it was
    * said then, one that it gets counts from now.
    *
    * @param by the log that is right
@@ -100,8 +100,7 @@ public final class SessionLogRepository {
                       clientId.toString(),
                       id.toString())
                   .flatMap(at -> at);
-          return ROWS.correct(
-              connection, clientId, id, by.id(), row(by, before.or(() -> Optional.of(now))));
+          return ledger.correct(clientId, id, by.id(), row(by, before.or(() -> Optional.of(now))));
         });
   }
 
@@ -115,51 +114,14 @@ public final class SessionLogRepository {
         .map(Instant::parse);
   }
 
-  /**
-   * Takes one back; see {@link Appended#withdraw}.
-   *
-   * @param by id of the record of taking it back
-   */
-  public boolean withdraw(UUID clientId, UUID id, UUID by, Instant now) {
-    return database.write(connection -> ROWS.withdraw(connection, clientId, id, by, now));
-  }
-
-  /**
-   * Undoes a correction or a taking back; see {@link Appended#undo}.
-   *
-   * @param by id of the one that stands again
-   */
-  public boolean undo(UUID clientId, UUID id, UUID by) {
-    return database.write(
-        connection -> {
-          boolean undone = ROWS.undo(connection, clientId, id, by);
-          boolean twice =
-              Database.first(
-                      connection,
-                      row -> row.getInt("number"),
-                      "select number from current_session_log where client_id = ?"
-                          + " and number is not null group by number having count(*) > 1",
-                      clientId.toString())
-                  .isPresent();
-          if (twice) {
-            // The session has been logged anew since.
-            throw new SupersededException();
-          }
-          return undone;
-        });
-  }
-
   /** A client's, latest first. */
   public List<SessionLog> of(UUID clientId) {
     return database
-        .read(
-            connection ->
-                Database.list(
-                    connection,
-                    SessionLogRepository::logged,
-                    "select * from current_session_log where client_id = ?"
-                        + " order by on_day desc, recorded_at desc, id desc",
-                    clientId.toString()))
+        .list(
+            SessionLogRepository::logged,
+            "select * from current_session_log where client_id = ?"
+                + " order by on_day desc, recorded_at desc, id desc",
+            clientId.toString())
         .stream()
         .map(Logged::log)
         .toList();
@@ -167,15 +129,12 @@ public final class SessionLogRepository {
 
   /** Everyone's from a day to another, both included, earliest first. */
   public List<Logged> between(LocalDate from, LocalDate to) {
-    return database.read(
-        connection ->
-            Database.list(
-                connection,
-                SessionLogRepository::logged,
-                "select * from current_session_log where on_day between ? and ?"
-                    + " order by on_day, recorded_at, id",
-                from.toString(),
-                to.toString()));
+    return database.list(
+        SessionLogRepository::logged,
+        "select * from current_session_log where on_day between ? and ?"
+            + " order by on_day, recorded_at, id",
+        from.toString(),
+        to.toString());
   }
 
   /** Those of several clients since a day, earliest first, by client. */

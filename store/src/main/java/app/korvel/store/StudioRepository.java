@@ -44,14 +44,11 @@ public final class StudioRepository {
         SAID.stream()
             .map(table -> "select max(id) as id from " + table)
             .collect(Collectors.joining(" union all "));
-    return database.read(
-        connection ->
-            Database.first(
-                connection,
-                row ->
-                    Instant.ofEpochMilli(
-                        UUID.fromString(row.getString("id")).getMostSignificantBits() >>> 16),
-                "select id from (" + newest + ") where id is not null order by id desc limit 1"));
+    return database.first(
+        row ->
+            Instant.ofEpochMilli(
+                UUID.fromString(row.getString("id")).getMostSignificantBits() >>> 16),
+        "select id from (" + newest + ") where id is not null order by id desc limit 1");
   }
 
   /**

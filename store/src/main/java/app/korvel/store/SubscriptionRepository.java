@@ -38,29 +38,23 @@ public final class SubscriptionRepository {
     row.put("name", subscription.name);
     row.put("digest", digest);
     row.put("created_at", subscription.createdAt);
-    database.write(connection -> Database.insert(connection, "calendar_subscription", row));
+    database.insert("calendar_subscription", row);
   }
 
   /** All that have not been revoked, the latest first. */
   public List<Subscription> open() {
-    return database.read(
-        connection ->
-            Database.list(
-                connection,
-                SubscriptionRepository::saved,
-                "select * from calendar_subscription where revoked_at is null"
-                    + " order by created_at desc, id desc"));
+    return database.list(
+        SubscriptionRepository::saved,
+        "select * from calendar_subscription where revoked_at is null"
+            + " order by created_at desc, id desc");
   }
 
   /** The one of that digest, unless it has been revoked. */
   public Optional<Subscription> byDigest(String digest) {
-    return database.read(
-        connection ->
-            Database.first(
-                connection,
-                SubscriptionRepository::saved,
-                "select * from calendar_subscription where digest = ? and revoked_at is null",
-                digest));
+    return database.first(
+        SubscriptionRepository::saved,
+        "select * from calendar_subscription where digest = ? and revoked_at is null",
+        digest);
   }
 
   /**
@@ -69,14 +63,10 @@ public final class SubscriptionRepository {
    * @return whether there is such a one
    */
   public boolean revoke(UUID id, boolean revoked, Instant now) {
-    return database.write(
-        connection ->
-            Database.change(
-                    connection,
-                    "update calendar_subscription set revoked_at = ? where id = ?",
-                    revoked ? now : null,
-                    id.toString())
-                == 1);
+    return database.update(
+        "calendar_subscription",
+        id.toString(),
+        Map.of("revoked_at", Optional.of(now).filter(at -> revoked)));
   }
 
   private static Subscription saved(ResultSet row) throws SQLException {

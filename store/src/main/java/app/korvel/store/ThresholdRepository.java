@@ -15,12 +15,12 @@ import java.util.UUID;
 
 /** Measured thresholds: appended; those taken back are superseded. */
 public final class ThresholdRepository {
-  private static final Appended ROWS = new Appended("measured_threshold");
-
   private final Database database;
+  private final Ledger ledger;
 
   public ThresholdRepository(Database database) {
     this.database = database;
+    this.ledger = new Ledger(database, RecordKind.THRESHOLDS);
   }
 
   /** Adds them. */
@@ -32,29 +32,7 @@ public final class ThresholdRepository {
     row.put("upper_bpm", measured.rates().upperBpm());
     row.put("measured_on", measured.measuredOn().toString());
     row.put("note", measured.note());
-    database.write(
-        connection -> {
-          ROWS.add(connection, measured.id(), clientId, row, measured.recordedAt());
-          return null;
-        });
-  }
-
-  /**
-   * Takes some back; see {@link Appended#withdraw}.
-   *
-   * @param by id of the record of taking them back
-   */
-  public boolean withdraw(UUID clientId, UUID id, UUID by, Instant now) {
-    return database.write(connection -> ROWS.withdraw(connection, clientId, id, by, now));
-  }
-
-  /**
-   * Undoes a taking back; see {@link Appended#undo}.
-   *
-   * @param by id of those that stand again
-   */
-  public boolean undo(UUID clientId, UUID id, UUID by) {
-    return database.write(connection -> ROWS.undo(connection, clientId, id, by));
+    ledger.add(measured.id(), clientId, row, measured.recordedAt());
   }
 
   /** The last day of everyone's talk-step tests, by client. */
@@ -70,14 +48,11 @@ public final class ThresholdRepository {
 
   /** A client's, of every mode, latest first. */
   public List<MeasuredThresholds> of(UUID clientId) {
-    return database.read(
-        connection ->
-            Database.list(
-                connection,
-                ThresholdRepository::measured,
-                "select * from current_measured_threshold where client_id = ?"
-                    + " order by measured_on desc, recorded_at desc, id desc",
-                clientId.toString()));
+    return database.list(
+        ThresholdRepository::measured,
+        "select * from current_measured_threshold where client_id = ?"
+            + " order by measured_on desc, recorded_at desc, id desc",
+        clientId.toString());
   }
 
   private static MeasuredThresholds measured(ResultSet row) throws SQLException {

@@ -90,13 +90,14 @@ class MaximumStoreTest {
         .isInstanceOf(SupersededException.class);
 
     UUID back = ids.next();
-    assertThat(maxima.withdraw(client, right.id(), back, NOW)).isTrue();
+    assertThat(ledger(RecordKind.MAXIMA).withdraw(client, right.id(), back, NOW)).isTrue();
     assertThat(maxima.of(client)).isEmpty();
-    assertThatThrownBy(() -> maxima.withdraw(client, right.id(), ids.next(), NOW))
+    assertThatThrownBy(
+            () -> ledger(RecordKind.MAXIMA).withdraw(client, right.id(), ids.next(), NOW))
         .isInstanceOf(SupersededException.class);
 
     UUID again = ids.next();
-    assertThat(maxima.undo(client, back, again)).isTrue();
+    assertThat(ledger(RecordKind.MAXIMA).undo(client, back, again, NOW)).isTrue();
     assertThat(maxima.of(client)).containsExactly(right.withId(again));
   }
 
@@ -120,8 +121,8 @@ class MaximumStoreTest {
     maxima.correct(client, first.id(), later);
     assertThat(maxima.of(client)).extracting(MeasuredMaximum::recordedAt).containsExactly(NOW);
     UUID back = ids.next();
-    maxima.withdraw(client, later.id(), back, NOW.plusSeconds(7200));
-    maxima.undo(client, back, ids.next());
+    ledger(RecordKind.MAXIMA).withdraw(client, later.id(), back, NOW.plusSeconds(7200));
+    ledger(RecordKind.MAXIMA).undo(client, back, ids.next(), NOW);
     assertThat(maxima.of(client)).extracting(MeasuredMaximum::recordedAt).containsExactly(NOW);
   }
 
@@ -132,9 +133,9 @@ class MaximumStoreTest {
     MeasuredMaximum wrong = measured(117);
     maxima.correct(client, first.id(), wrong);
     UUID again = ids.next();
-    assertThat(maxima.undo(client, wrong.id(), again)).isTrue();
+    assertThat(ledger(RecordKind.MAXIMA).undo(client, wrong.id(), again, NOW)).isTrue();
     assertThat(maxima.of(client)).containsExactly(first.withId(again));
-    assertThat(maxima.undo(client, ids.next(), ids.next())).isFalse();
+    assertThat(ledger(RecordKind.MAXIMA).undo(client, ids.next(), ids.next(), NOW)).isFalse();
   }
 
   @Test
@@ -142,7 +143,7 @@ class MaximumStoreTest {
     MeasuredMaximum value = measured(171);
     maxima.add(client, value);
     UUID other = ids.next();
-    assertThat(maxima.withdraw(other, value.id(), ids.next(), NOW)).isFalse();
+    assertThat(ledger(RecordKind.MAXIMA).withdraw(other, value.id(), ids.next(), NOW)).isFalse();
     assertThat(maxima.correct(other, value.id(), measured(170))).isFalse();
     assertThat(maxima.of(client)).hasSize(1);
   }
@@ -245,9 +246,13 @@ class MaximumStoreTest {
     efforts.add(client, race);
     assertThat(efforts.of(client)).containsExactly(race, dash);
     UUID back = ids.next();
-    assertThat(efforts.withdraw(client, race.id(), back, NOW)).isTrue();
+    assertThat(ledger(RecordKind.EFFORTS).withdraw(client, race.id(), back, NOW)).isTrue();
     assertThat(efforts.of(client)).isEqualTo(List.of(dash));
-    assertThat(efforts.undo(client, back, ids.next())).isTrue();
+    assertThat(ledger(RecordKind.EFFORTS).undo(client, back, ids.next(), NOW)).isTrue();
     assertThat(efforts.of(client)).hasSize(2);
+  }
+
+  private Ledger ledger(RecordKind kind) {
+    return new Ledger(database, kind);
   }
 }

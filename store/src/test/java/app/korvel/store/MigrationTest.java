@@ -2,6 +2,7 @@ package app.korvel.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.korvel.core.pulse.Disturbance;
 import app.korvel.core.pulse.Felt;
 import app.korvel.core.pulse.Grade;
 import app.korvel.core.pulse.RestingReading;
@@ -46,7 +47,7 @@ class MigrationTest {
         .formatted(number, number, number, activity, ticks);
   }
 
-  private Path asLeftBy(String version) throws SQLException {
+  private Path migrated(String version) {
     Path old = folder.resolve("old.db");
     Flyway.configure()
         .dataSource("jdbc:sqlite:" + old, null, null)
@@ -54,6 +55,11 @@ class MigrationTest {
         .target(version)
         .load()
         .migrate();
+    return old;
+  }
+
+  private Path asLeftBy(String version) throws SQLException {
+    Path old = migrated(version);
     try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + old);
         Statement statement = connection.createStatement()) {
       statement.executeUpdate(client(1, "SOME", "0, 0, 0, 0"));
@@ -96,6 +102,52 @@ class MigrationTest {
       assertThat(readings).extracting(RestingReading::bpm).containsExactly(64, 61);
       assertThat(readings).extracting(RestingReading::felt).containsOnly(Felt.NOTHING);
       assertThat(readings).extracting(RestingReading::grade).containsOnly(Grade.GOOD);
+    }
+  }
+
+  /** What disturbed a reading, and which scheme was chosen last, are there in one ledger. */
+  @Test
+  void disturbancesAndChoicesFromBeforeTheOneLedgerAreKept() throws SQLException {
+    asLeftBy("2");
+    Path old = migrated("10");
+    UUID client = UUID.fromString("00000000-0000-7000-8000-000000000001");
+    try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + old);
+        Statement statement = connection.createStatement()) {
+      statement.executeUpdate(
+          """
+          insert into resting_reading (id, client_id, taken_at, bpm, posture, source,
+            minutes_rested, as_usual, recorded_at)
+          values ('00000000-0000-7000-8000-0000000000a1', '%s', '2026-05-01T08:00:00Z', 61,
+            'SEATED', 'STRAP', 5, 0, '2026-05-02T08:00:00Z')
+          """
+              .formatted(client));
+      for (String word : new String[] {"HEAT", "CAFFEINE"}) {
+        statement.executeUpdate(
+            "insert into resting_reading_disturbance values"
+                + " ('00000000-0000-7000-8000-0000000000a1', '"
+                + word
+                + "')");
+      }
+      for (String choice :
+          new String[] {"b1', '%s', 'max-fifths'", "b2', '%s', null", "b3', '%s', 'sixths'"}) {
+        statement.executeUpdate(
+            "insert into scheme_choice (id, client_id, scheme, chosen_on, recorded_at) values"
+                + " ('00000000-0000-7000-8000-0000000000"
+                + choice.formatted(client)
+                + ", '2026-05-01', '2026-05-01T08:00:00Z')");
+      }
+    }
+    try (Database upgraded = Database.open(old)) {
+      assertThat(new ReadingRepository(upgraded).of(client))
+          .singleElement()
+          .extracting(RestingReading::disturbances)
+          .isEqualTo(Set.of(Disturbance.HEAT, Disturbance.CAFFEINE));
+      SchemeRepository schemes = new SchemeRepository(upgraded);
+      assertThat(schemes.chosen(client)).contains("sixths");
+      Ledger ledger = new Ledger(upgraded, RecordKind.SCHEME_CHOICES);
+      Instant now = Instant.parse("2026-05-02T08:00:00Z");
+      ledger.undo(client, schemes.latestChoice(client).orElseThrow().id(), new UUID(0, 1), now);
+      assertThat(schemes.latestChoice(client).orElseThrow().scheme()).isEmpty();
     }
   }
 

@@ -42,6 +42,7 @@ import java.time.ZoneOffset;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
@@ -114,7 +115,7 @@ class ProgrammeStoreTest {
   }
 
   private UUID prescribed() {
-    return prescriptions.add(ids.next(), client.id(), made, NOW).id();
+    return prescriptions.add(ids.next(), client.id(), OptionalInt.empty(), made, NOW).id();
   }
 
   @Test
@@ -263,8 +264,9 @@ class ProgrammeStoreTest {
             () -> programmes.save(ids.next(), UUID.randomUUID(), 4, from, programme(), NOW, DAY))
         .isInstanceOf(StaleVersionException.class);
 
-    prescriptions.add(ids.next(), client.id(), 1, made, NOW);
-    assertThatThrownBy(() -> prescriptions.add(ids.next(), client.id(), 1, made, NOW))
+    prescriptions.add(ids.next(), client.id(), OptionalInt.of(1), made, NOW);
+    assertThatThrownBy(
+            () -> prescriptions.add(ids.next(), client.id(), OptionalInt.of(1), made, NOW))
         .isInstanceOf(StaleVersionException.class);
     assertThat(prescriptions.of(client.id())).hasSize(2);
   }

@@ -135,18 +135,19 @@ class SchemeStoreTest {
     UUID second = ids.next();
     schemes.choose(first, client, Optional.of("max-fifths"), DAY, NOW);
     schemes.choose(second, client, Optional.of("rest-plus"), DAY, NOW);
-    assertThatThrownBy(() -> schemes.undo(client, first, ids.next(), NOW))
+    assertThatThrownBy(() -> ledger(RecordKind.SCHEME_CHOICES).undo(client, first, ids.next(), NOW))
         .isInstanceOf(SupersededException.class);
-    assertThat(schemes.undo(client, second, ids.next(), NOW)).isTrue();
+    assertThat(ledger(RecordKind.SCHEME_CHOICES).undo(client, second, ids.next(), NOW)).isTrue();
     assertThat(schemes.chosen(client)).contains("max-fifths");
-    assertThat(schemes.undo(client, ids.next(), ids.next(), NOW)).isFalse();
+    assertThat(ledger(RecordKind.SCHEME_CHOICES).undo(client, ids.next(), ids.next(), NOW))
+        .isFalse();
   }
 
   @Test
   void theFirstChoiceIsUndoneToTheStudios() {
     UUID only = ids.next();
     schemes.choose(only, client, Optional.of("max-fifths"), DAY, NOW);
-    assertThat(schemes.undo(client, only, ids.next(), NOW)).isTrue();
+    assertThat(ledger(RecordKind.SCHEME_CHOICES).undo(client, only, ids.next(), NOW)).isTrue();
     assertThat(schemes.chosen(client)).isEmpty();
   }
 
@@ -190,8 +191,8 @@ class SchemeStoreTest {
     thresholds.add(client, second);
     assertThat(thresholds.of(client)).containsExactly(second, first);
     UUID by = ids.next();
-    thresholds.withdraw(client, first.id(), by, NOW.plusSeconds(120));
-    thresholds.undo(client, by, ids.next());
+    ledger(RecordKind.THRESHOLDS).withdraw(client, first.id(), by, NOW.plusSeconds(120));
+    ledger(RecordKind.THRESHOLDS).undo(client, by, ids.next(), NOW);
     assertThat(thresholds.of(client))
         .extracting(each -> each.rates().lowerBpm())
         .containsExactly(118, 110);
@@ -222,12 +223,17 @@ class SchemeStoreTest {
     thresholds.add(client, measured);
     assertThat(thresholds.of(client)).containsExactly(measured);
     UUID by = ids.next();
-    assertThat(thresholds.withdraw(client, measured.id(), by, NOW)).isTrue();
+    assertThat(ledger(RecordKind.THRESHOLDS).withdraw(client, measured.id(), by, NOW)).isTrue();
     assertThat(thresholds.of(client)).isEmpty();
-    assertThat(thresholds.undo(client, by, ids.next())).isTrue();
+    assertThat(ledger(RecordKind.THRESHOLDS).undo(client, by, ids.next(), NOW)).isTrue();
     assertThat(thresholds.of(client))
         .extracting(MeasuredThresholds::rates)
         .containsExactly(ThresholdRates.of(118, 149));
-    assertThat(thresholds.withdraw(client, ids.next(), ids.next(), NOW)).isFalse();
+    assertThat(ledger(RecordKind.THRESHOLDS).withdraw(client, ids.next(), ids.next(), NOW))
+        .isFalse();
+  }
+
+  private Ledger ledger(RecordKind kind) {
+    return new Ledger(database, kind);
   }
 }

@@ -139,8 +139,7 @@ class ScreeningStoreTest {
   @Test
   void answersOverAVersionThatIsNoLongerThePresentOneAreRefused() {
     keep(0, everything(), NOW);
-    assertThatThrownBy(() -> keep(0, Answers.NONE, NOW))
-        .isInstanceOf(IntakeRepository.StaleIntakeException.class);
+    assertThatThrownBy(() -> keep(0, Answers.NONE, NOW)).isInstanceOf(StaleVersionException.class);
     assertThat(intakes.of(client.id())).hasSize(1);
   }
 
@@ -172,14 +171,18 @@ class ScreeningStoreTest {
     assertThat(clearances.of(client.id())).containsExactly(newer, older);
     UUID by = ids.next();
     Instant later = NOW.plusSeconds(60);
-    assertThat(clearances.withdraw(client.id(), newer.id(), by, later)).isTrue();
-    assertThatThrownBy(() -> clearances.withdraw(client.id(), newer.id(), ids.next(), later))
+    assertThat(ledger(RecordKind.CLEARANCES).withdraw(client.id(), newer.id(), by, later)).isTrue();
+    assertThatThrownBy(
+            () ->
+                ledger(RecordKind.CLEARANCES).withdraw(client.id(), newer.id(), ids.next(), later))
         .isInstanceOf(SupersededException.class);
-    assertThat(clearances.withdraw(new UUID(0, 1), older.id(), ids.next(), later)).isFalse();
+    assertThat(
+            ledger(RecordKind.CLEARANCES).withdraw(new UUID(0, 1), older.id(), ids.next(), later))
+        .isFalse();
     assertThat(clearances.of(client.id())).containsExactly(older);
     assertThat(clearances.of(List.of(client.id()))).containsEntry(client.id(), List.of(older));
     // It stands again as put on record when it was: it answers nothing that was told meanwhile.
-    assertThat(clearances.undo(client.id(), by, ids.next())).isTrue();
+    assertThat(ledger(RecordKind.CLEARANCES).undo(client.id(), by, ids.next(), NOW)).isTrue();
     assertThat(clearances.of(client.id())).hasSize(2);
     assertThat(clearances.of(client.id()).get(0))
         .usingRecursiveComparison()
@@ -196,9 +199,9 @@ class ScreeningStoreTest {
     assertThat(consents.of(client.id())).containsExactly(consent);
     assertThat(consents.of(List.of(client.id()))).containsEntry(client.id(), List.of(consent));
     UUID by = ids.next();
-    assertThat(consents.withdraw(client.id(), consent.id(), by, NOW)).isTrue();
+    assertThat(ledger(RecordKind.CONSENTS).withdraw(client.id(), consent.id(), by, NOW)).isTrue();
     assertThat(consents.of(client.id())).isEmpty();
-    assertThat(consents.undo(client.id(), by, ids.next())).isTrue();
+    assertThat(ledger(RecordKind.CONSENTS).undo(client.id(), by, ids.next(), NOW)).isTrue();
     assertThat(consents.of(client.id())).extracting(Consent::givenBy).containsExactly("Mother");
   }
 
@@ -280,12 +283,15 @@ class ScreeningStoreTest {
     checkIns.add(client.id(), told);
     Reported reported = new Reported(Optional.of(NOW), Optional.of(NOW));
     assertThat(checkIns.reported(List.of(client.id()))).containsEntry(client.id(), reported);
-    assertThat(checkIns.withdraw(client.id(), told.id(), ids.next(), NOW)).isTrue();
+    assertThat(ledger(RecordKind.CHECKINS).withdraw(client.id(), told.id(), ids.next(), NOW))
+        .isTrue();
     assertThat(checkIns.reported(List.of(client.id()))).isEmpty();
     assertThat(checkIns.of(client.id(), 5)).isEmpty();
-    assertThatThrownBy(() -> checkIns.withdraw(client.id(), told.id(), ids.next(), NOW))
+    assertThatThrownBy(
+            () -> ledger(RecordKind.CHECKINS).withdraw(client.id(), told.id(), ids.next(), NOW))
         .isInstanceOf(SupersededException.class);
-    assertThat(checkIns.withdraw(client.id(), new UUID(0, 1), ids.next(), NOW)).isFalse();
+    assertThat(ledger(RecordKind.CHECKINS).withdraw(client.id(), new UUID(0, 1), ids.next(), NOW))
+        .isFalse();
   }
 
   /** From before ketones were asked for. */
@@ -301,5 +307,9 @@ class ScreeningStoreTest {
     CheckIn read = checkIns.of(client.id(), 1).get(0).checkIn();
     assertThat(read.ketones()).isEmpty();
     assertThat(read.glucose()).isEqualTo(saved.checkIn().glucose());
+  }
+
+  private Ledger ledger(RecordKind kind) {
+    return new Ledger(database, kind);
   }
 }

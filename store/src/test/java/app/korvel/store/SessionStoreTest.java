@@ -119,11 +119,13 @@ class SessionStoreTest {
     assertThat(logs.of(client.id())).containsExactly(first);
 
     UUID gone = ids.next();
-    assertThat(logs.withdraw(client.id(), first.id(), gone, NOW)).isTrue();
+    assertThat(ledger(RecordKind.SESSION_LOGS).withdraw(client.id(), first.id(), gone, NOW))
+        .isTrue();
     assertThat(logs.of(client.id())).isEmpty();
     assertThat(logs.symptoms(List.of(client.id()))).isEmpty();
     logs.add(List.of(new Logged(client.id(), log(Optional.of(3), DAY, Set.of()))));
-    assertThatThrownBy(() -> logs.undo(client.id(), gone, ids.next()))
+    assertThatThrownBy(
+            () -> ledger(RecordKind.SESSION_LOGS).undo(client.id(), gone, ids.next(), NOW))
         .isInstanceOf(SupersededException.class);
     assertThat(logs.of(client.id())).hasSize(1);
   }
@@ -209,5 +211,9 @@ class SessionStoreTest {
     subscriptions.revoke(made.id(), false, NOW);
     assertThat(subscriptions.open()).containsExactly(made);
     assertThat(subscriptions.revoke(ids.next(), true, NOW)).isFalse();
+  }
+
+  private Ledger ledger(RecordKind kind) {
+    return new Ledger(database, kind);
   }
 }

@@ -34,6 +34,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
@@ -169,8 +170,10 @@ class StoreTest {
   void prescriptionsAreFrozenWholeAndNumberedByClient() {
     Client client = added("Åse Brandt");
     Prescription made = prescription(client, reading(NOW, 64));
-    SavedPrescription first = prescriptions.add(Ids.timeOrdered().next(), client.id(), made, NOW);
-    SavedPrescription second = prescriptions.add(Ids.timeOrdered().next(), client.id(), made, NOW);
+    SavedPrescription first =
+        prescriptions.add(Ids.timeOrdered().next(), client.id(), OptionalInt.empty(), made, NOW);
+    SavedPrescription second =
+        prescriptions.add(Ids.timeOrdered().next(), client.id(), OptionalInt.empty(), made, NOW);
     assertThat(first.version()).isEqualTo(1);
     assertThat(second.version()).isEqualTo(2);
     assertThat(prescriptions.of(client.id())).containsExactly(second, first);
@@ -241,7 +244,7 @@ class StoreTest {
     readings.add(client.id(), wrong, NOW);
     RestingReading typedLater = reading(NOW.plusSeconds(600), 64).withId(right.id());
     // A corrected reading keeps the moment at which it was taken.
-    assertThat(readings.correct(client.id(), wrong.id(), typedLater, NOW)).contains(right);
+    assertThat(readings.correct(client.id(), wrong.id(), typedLater)).isTrue();
     assertThat(readings.of(client.id())).containsExactly(right);
     assertThat(readings.ratesBefore(client.id()))
         .containsExactly(Map.entry(right.id(), List.of(94)));
@@ -253,10 +256,10 @@ class StoreTest {
     RestingReading wrong = reading(NOW, 94);
     RestingReading right = reading(NOW, 64);
     readings.add(client.id(), wrong, NOW);
-    readings.correct(client.id(), wrong.id(), right, NOW);
-    assertThatThrownBy(() -> readings.correct(client.id(), wrong.id(), reading(NOW, 49), NOW))
+    readings.correct(client.id(), wrong.id(), right);
+    assertThatThrownBy(() -> readings.correct(client.id(), wrong.id(), reading(NOW, 49)))
         .isInstanceOf(SupersededException.class);
-    assertThatThrownBy(() -> readings.withdraw(client.id(), wrong.id(), new UUID(0, 3), NOW))
+    assertThatThrownBy(() -> ledger().withdraw(client.id(), wrong.id(), new UUID(0, 3), NOW))
         .isInstanceOf(SupersededException.class);
     assertThat(readings.of(client.id())).containsExactly(right);
   }
@@ -266,23 +269,23 @@ class StoreTest {
     Client client = added("Åse Brandt");
     RestingReading kept = reading(NOW, 64, Disturbance.HEAT);
     readings.add(client.id(), kept, NOW);
-    assertThat(readings.withdraw(client.id(), kept.id(), new UUID(0, 1), NOW)).isTrue();
+    assertThat(ledger().withdraw(client.id(), kept.id(), new UUID(0, 1), NOW)).isTrue();
     assertThat(readings.of(client.id())).isEmpty();
 
-    RestingReading again =
-        readings.undo(client.id(), new UUID(0, 1), new UUID(0, 2), NOW).orElseThrow();
+    assertThat(ledger().undo(client.id(), new UUID(0, 1), new UUID(0, 2), NOW)).isTrue();
+    RestingReading again = readings.get(client.id(), new UUID(0, 2)).orElseThrow();
     assertThat(again).isEqualTo(kept.withId(new UUID(0, 2)));
     assertThat(readings.of(client.id())).containsExactly(again);
 
     RestingReading corrected = reading(NOW, 46);
-    readings.correct(client.id(), again.id(), corrected, NOW);
-    RestingReading third =
-        readings.undo(client.id(), corrected.id(), new UUID(0, 4), NOW).orElseThrow();
+    readings.correct(client.id(), again.id(), corrected);
+    ledger().undo(client.id(), corrected.id(), new UUID(0, 4), NOW);
+    RestingReading third = readings.get(client.id(), new UUID(0, 4)).orElseThrow();
     assertThat(readings.of(client.id())).containsExactly(third);
     assertThat(third.bpm()).isEqualTo(64);
     assertThat(third.disturbances()).containsExactly(Disturbance.HEAT);
     assertThat(readings.ratesBefore(client.id()).get(third.id())).containsExactly(46, 64, 64);
-    assertThatThrownBy(() -> readings.undo(client.id(), corrected.id(), new UUID(0, 5), NOW))
+    assertThatThrownBy(() -> ledger().undo(client.id(), corrected.id(), new UUID(0, 5), NOW))
         .isInstanceOf(SupersededException.class);
   }
 
@@ -292,9 +295,9 @@ class StoreTest {
     Client other = added("Imre Falk");
     RestingReading kept = reading(NOW, 64);
     readings.add(client.id(), kept, NOW);
-    assertThat(readings.correct(other.id(), kept.id(), reading(NOW, 70), NOW)).isEmpty();
-    assertThat(readings.withdraw(other.id(), kept.id(), new UUID(0, 1), NOW)).isFalse();
-    assertThat(readings.undo(client.id(), kept.id(), new UUID(0, 1), NOW)).isEmpty();
+    assertThat(readings.correct(other.id(), kept.id(), reading(NOW, 70))).isFalse();
+    assertThat(ledger().withdraw(other.id(), kept.id(), new UUID(0, 1), NOW)).isFalse();
+    assertThat(ledger().undo(other.id(), kept.id(), new UUID(0, 1), NOW)).isFalse();
     assertThat(readings.of(client.id())).containsExactly(kept);
     assertThat(readings.ratesBefore(client.id())).isEmpty();
   }
@@ -318,6 +321,7 @@ class StoreTest {
   @Test
   void theLatestChoiceOfAnEquationHoldsAndAllAreKept() {
     MaximumChoiceRepository choices = new MaximumChoiceRepository(database);
+    Ledger choicesMade = new Ledger(database, RecordKind.MAXIMUM_CHOICES);
     Client client = added("Åse Brandt");
     Ids ids = Ids.timeOrdered();
     assertThat(choices.current(client.id())).isEmpty();
@@ -342,6 +346,7 @@ class StoreTest {
   @Test
   void aChoiceIsUndoneAsOfWhenTheOneBeforeWasMade() {
     MaximumChoiceRepository choices = new MaximumChoiceRepository(database);
+    Ledger choicesMade = new Ledger(database, RecordKind.MAXIMUM_CHOICES);
     Client client = added("Åse Brandt");
     Ids ids = Ids.timeOrdered();
     Choice first = Choice.of("nes-211", "rowed at 178", TODAY.minusDays(24));
@@ -350,16 +355,16 @@ class StoreTest {
     UUID back = ids.next();
     choices.add(back, client.id(), Optional.empty(), TODAY, NOW);
     UUID again = ids.next();
-    assertThat(choices.undo(client.id(), back, again, NOW)).isTrue();
+    assertThat(choicesMade.undo(client.id(), back, again, NOW)).isTrue();
     assertThat(choices.current(client.id())).contains(first);
-    assertThatThrownBy(() -> choices.undo(client.id(), firstId, ids.next(), NOW))
+    assertThatThrownBy(() -> choicesMade.undo(client.id(), firstId, ids.next(), NOW))
         .isInstanceOf(SupersededException.class);
-    assertThat(choices.undo(client.id(), ids.next(), ids.next(), NOW)).isFalse();
+    assertThat(choicesMade.undo(client.id(), ids.next(), ids.next(), NOW)).isFalse();
 
     Client other = added("Bo Brandt");
     UUID only = ids.next();
     choices.add(only, other.id(), Optional.of(first), TODAY, NOW);
-    choices.undo(other.id(), only, ids.next(), NOW);
+    choicesMade.undo(other.id(), only, ids.next(), NOW);
     assertThat(choices.current(other.id())).isEmpty();
   }
 
@@ -378,7 +383,7 @@ class StoreTest {
             pool.submit(
                 () -> {
                   try {
-                    return readings.correct(client.id(), wrong.id(), mine, NOW).isPresent();
+                    return readings.correct(client.id(), wrong.id(), mine);
                   } catch (SupersededException told) {
                     return false;
                   }
@@ -402,13 +407,13 @@ class StoreTest {
     RestingReading kept = reading(NOW, 64);
     RestingReading away = reading(NOW.plusSeconds(60), 90);
     readings.addAll(client.id(), List.of(kept, away), NOW);
-    readings.withdraw(client.id(), away.id(), new UUID(0, 7), NOW);
+    ledger().withdraw(client.id(), away.id(), new UUID(0, 7), NOW);
     assertThat(readings.of(client.id())).containsExactly(kept);
     assertThat(readings.since(List.of(client.id()), Instant.EPOCH).get(client.id()))
         .containsExactly(kept);
     // What is undone twice is told the second time.
-    readings.undo(client.id(), new UUID(0, 7), new UUID(0, 8), NOW);
-    assertThatThrownBy(() -> readings.undo(client.id(), new UUID(0, 7), new UUID(0, 9), NOW))
+    ledger().undo(client.id(), new UUID(0, 7), new UUID(0, 8), NOW);
+    assertThatThrownBy(() -> ledger().undo(client.id(), new UUID(0, 7), new UUID(0, 9), NOW))
         .isInstanceOf(SupersededException.class);
     assertThat(readings.of(client.id())).hasSize(2);
   }
@@ -481,5 +486,9 @@ class StoreTest {
       assertThat(next).isGreaterThan(before).matches(".{14}7.*");
       before = next;
     }
+  }
+
+  private Ledger ledger() {
+    return new Ledger(database, RecordKind.READINGS);
   }
 }

@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
@@ -48,6 +49,7 @@ class UnitOfWorkTest {
   void whatATaskWroteIsThereForItselfAndForOthersOnlyOnceItIsDone() throws Exception {
     int seen =
         database.inOneWrite(
+            "me",
             () -> {
               clients.add(new UUID(1, 1), SOMEONE, NOW);
               assertThat(otherwise(() -> clients.count(false))).isZero();
@@ -71,15 +73,29 @@ class UnitOfWorkTest {
     assertThatThrownBy(
             () ->
                 database.inOneWrite(
+                    "me",
                     () -> {
                       clients.add(new UUID(1, 1), SOMEONE, NOW);
-                      database.inOneWrite(() -> clients.add(new UUID(1, 2), SOMEONE, NOW));
+                      database.inOneWrite("me", () -> clients.add(new UUID(1, 2), SOMEONE, NOW));
                       throw new IOException("no");
                     }))
         .isInstanceOf(IOException.class);
     assertThat(clients.count(false)).isZero();
     clients.add(new UUID(1, 3), SOMEONE, NOW);
     assertThat(clients.count(false)).isEqualTo(1);
+  }
+
+  /** Whoever acts is on every record: who added a client, and who changed it last. */
+  @Test
+  void everyRecordSaysWhoWroteIt() {
+    database.inOneWrite("the one", () -> clients.add(new UUID(1, 1), SOMEONE, NOW));
+    assertThat(recordedBy()).contains("the one");
+    database.inOneWrite("the other", () -> clients.archive(new UUID(1, 1), 1, true, NOW));
+    assertThat(recordedBy()).contains("the other");
+  }
+
+  private Optional<String> recordedBy() {
+    return database.first(row -> row.getString("recorded_by"), "select recorded_by from client");
   }
 
   /** Twenty at once who each add a client if there is none yet: one of them does. */
@@ -94,6 +110,7 @@ class UnitOfWorkTest {
                   n ->
                       () ->
                           database.inOneWrite(
+                              "me",
                               () -> {
                                 boolean first = clients.count(false) == 0;
                                 if (first) {

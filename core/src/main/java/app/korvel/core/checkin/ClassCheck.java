@@ -1,7 +1,6 @@
 package app.korvel.core.checkin;
 
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.pulse.PulseSource;
@@ -89,9 +88,10 @@ public record ClassCheck(
     }
     List<Finding> findings = new ArrayList<>();
     findings.add(
-        FindingKind.CHECKED_IN_STRICTER.of(checkedIn.get().displayName().toLowerCase(Locale.ROOT)));
+        CheckInFinding.CHECKED_IN_STRICTER.of(
+            checkedIn.get().displayName().toLowerCase(Locale.ROOT)));
     verdict.findings().stream()
-        .filter(said -> !said.code().equals(FindingKind.NOTHING_AGAINST.code()))
+        .filter(said -> !said.code().equals(CheckInFinding.NOTHING_AGAINST.code()))
         .forEach(findings::add);
     return new ClassCheck(count, before.get(), alsoAsked(known), findings);
   }

@@ -1,7 +1,6 @@
 package app.korvel.core.checkin;
 
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.UsualPulse;
 import app.korvel.core.screening.Effects;
@@ -58,7 +57,7 @@ public record Known(
   /** Whether the screening has been decided, and lets them train or not. */
   public boolean decided() {
     return screening
-        .filter(finding -> finding.code().equals(FindingKind.SCREENING_OPEN.code()))
+        .filter(finding -> finding.code().equals(CheckInFinding.SCREENING_OPEN.code()))
         .isEmpty();
   }
 
@@ -79,8 +78,8 @@ public record Known(
     return screening.decided()
         ? screening.stops().stream()
             .findFirst()
-            .map(stop -> FindingKind.SCREENING_STOPS.of(stop.message()))
-        : Optional.of(FindingKind.SCREENING_OPEN.of());
+            .map(stop -> CheckInFinding.SCREENING_STOPS.of(stop.message()))
+        : Optional.of(CheckInFinding.SCREENING_OPEN.of());
   }
 
   /** Nothing but the person, and perhaps a usual value: what a calculator knows. */

@@ -237,30 +237,30 @@ public record Verdict(
   private static final List<Rule> RULES =
       List.of(
           Rule.of(
-              FindingKind.SCREENING_STOPS,
+              CheckInFinding.SCREENING_STOPS,
               Outcome.NOT_TODAY,
               each -> each.known.screening().isPresent() && each.known.decided(),
               each -> figures(each.known.screening().get().because())),
           new Rule(
-              FindingKind.SCREENING_OPEN,
+              CheckInFinding.SCREENING_OPEN,
               Outcome.NOT_TODAY,
               Ground.NOT_YET,
               each -> !each.known.decided(),
               each -> figures()),
           new Rule(
-              FindingKind.PULSE_SIT_FIRST,
+              CheckInFinding.PULSE_SIT_FIRST,
               Outcome.COUNT_AGAIN,
               Ground.AGAIN,
               Case::sitFirst,
               each -> figures(each.now.pulseBpm(), each.highestUsual())),
           new Rule(
-              FindingKind.PULSE_RECOUNT,
+              CheckInFinding.PULSE_RECOUNT,
               Outcome.COUNT_AGAIN,
               Ground.AGAIN,
               each -> each.firstOdd() && !each.sitFirst(),
               each -> figures(each.now.pulseBpm())),
           new Rule(
-              FindingKind.USUAL_POSTURE_FIRST,
+              CheckInFinding.USUAL_POSTURE_FIRST,
               Outcome.COUNT_AGAIN,
               Ground.AGAIN,
               Case::otherPosture,
@@ -270,7 +270,7 @@ public record Verdict(
                       each.known.usual().get().bpm(),
                       word(each.now.posture()))),
           Rule.of(
-              FindingKind.SYMPTOMS_TODAY,
+              CheckInFinding.SYMPTOMS_TODAY,
               Outcome.NOT_TODAY,
               each -> !each.now.symptoms().isEmpty(),
               each ->
@@ -279,7 +279,7 @@ public record Verdict(
                           .map(symptom -> symptom.displayName().toLowerCase(Locale.ROOT))
                           .collect(Collectors.joining("; ")))),
           Rule.of(
-              FindingKind.LIGHT_HEADED_LOW_PRESSURE,
+              CheckInFinding.LIGHT_HEADED_LOW_PRESSURE,
               Outcome.NOT_TODAY,
               each ->
                   each.lightHeaded()
@@ -288,9 +288,10 @@ public record Verdict(
                           .filter(pressure -> pressure.systolic() < Threshold.SYSTOLIC_LOW.whole())
                           .isPresent(),
               each -> figures(each.now.pressure().get())),
-          Rule.of(FindingKind.HOSPITAL_SINCE, Outcome.NOT_TODAY, each -> each.told(Told.HOSPITAL)),
           Rule.of(
-              FindingKind.HEART_FAILURE_GAIN,
+              CheckInFinding.HOSPITAL_SINCE, Outcome.NOT_TODAY, each -> each.told(Told.HOSPITAL)),
+          Rule.of(
+              CheckInFinding.HEART_FAILURE_GAIN,
               Outcome.NOT_TODAY,
               each -> each.gainedSince().isPresent(),
               each -> {
@@ -299,15 +300,15 @@ public record Verdict(
                 return figures(
                     gain.stripTrailingZeros().toPlainString(), "on " + Days.of(before.on()));
               }),
-          Rule.of(FindingKind.ILL_TODAY, Outcome.NOT_TODAY, each -> each.told(Told.FEVER)),
+          Rule.of(CheckInFinding.ILL_TODAY, Outcome.NOT_TODAY, each -> each.told(Told.FEVER)),
           Rule.of(
-              FindingKind.RHYTHM_NEWLY_UNEVEN,
+              CheckInFinding.RHYTHM_NEWLY_UNEVEN,
               Outcome.NOT_TODAY,
               each ->
                   each.now.rhythm().filter(Rhythm.UNEVEN::equals).isPresent()
                       && !each.known.person().has(Condition.IRREGULAR_RHYTHM)),
           Rule.of(
-              FindingKind.PRESSURE_OVER_LINE,
+              CheckInFinding.PRESSURE_OVER_LINE,
               Outcome.NOT_TODAY,
               each ->
                   each.now
@@ -319,68 +320,68 @@ public record Verdict(
                       .isPresent(),
               each -> figures(each.now.pressure().get())),
           Rule.of(
-              FindingKind.GLUCOSE_SEVERE_LOW,
+              CheckInFinding.GLUCOSE_SEVERE_LOW,
               Outcome.NOT_TODAY,
               each -> each.told(Told.SEVERE_LOW)),
           new Rule(
-              FindingKind.GLUCOSE_LOW,
+              CheckInFinding.GLUCOSE_LOW,
               Outcome.NOT_TODAY,
               Ground.NOT_YET,
               each -> each.now.glucose().filter(Glucose::low).isPresent(),
               each -> figures(each.now.glucose().get(), each.now.glucose().get().lowLine())),
           Rule.of(
-              FindingKind.GLUCOSE_TOO_HIGH,
+              CheckInFinding.GLUCOSE_TOO_HIGH,
               Outcome.NOT_TODAY,
               each -> each.glucose(Glucose::tooHigh),
               each -> figures(each.now.glucose().get(), each.now.glucose().get().stopLine())),
           Rule.of(
-              FindingKind.GLUCOSE_HIGH_UNWELL,
+              CheckInFinding.GLUCOSE_HIGH_UNWELL,
               Outcome.NOT_TODAY,
               each -> each.highGlucose() && each.ketonesOrUnwell(),
               each -> figures(each.now.glucose().get(), each.now.glucose().get().highLine())),
           Rule.of(
-              FindingKind.KETONES_NOT_MEASURED,
+              CheckInFinding.KETONES_NOT_MEASURED,
               Outcome.NOT_TODAY,
               each -> each.highGlucose() && each.ketones(Ketones.NOT_MEASURED),
               each -> figures(each.now.glucose().get(), each.now.glucose().get().highLine())),
           new Rule(
-              FindingKind.KETONES_FIRST,
+              CheckInFinding.KETONES_FIRST,
               Outcome.NOT_TODAY,
               Ground.NOT_YET,
               each -> each.highGlucose() && each.now.ketones().isEmpty() && !each.ketonesOrUnwell(),
               each -> figures(each.now.glucose().get(), each.now.glucose().get().highLine())),
           new Rule(
-              FindingKind.MEASURE_FIRST,
+              CheckInFinding.MEASURE_FIRST,
               Outcome.NOT_TODAY,
               Ground.NOT_YET,
               each -> each.asks(Measure.GLUCOSE) && each.now.glucose().isEmpty(),
               each -> figures(Measure.GLUCOSE.displayName())),
           new Rule(
-              FindingKind.HEAT_NOT_FOR_THEM,
+              CheckInFinding.HEAT_NOT_FOR_THEM,
               Outcome.NOT_TODAY,
               Ground.NOT_YET,
               each -> each.told(Told.HEAT) && each.known.person().has(Condition.PREGNANCY),
               each -> figures()),
           new Rule(
-              FindingKind.CARRY_FIRST,
+              CheckInFinding.CARRY_FIRST,
               Outcome.NOT_TODAY,
               Ground.NOT_YET,
               each -> !each.known.effects().carry().isEmpty() && !each.told(Told.CARRIED),
               each -> figures(String.join(" and ", each.known.effects().carry()))),
           new Rule(
-              FindingKind.PULSE_OVER_LINE,
+              CheckInFinding.PULSE_OVER_LINE,
               Outcome.NOT_TODAY,
               Ground.PULSE_LINE,
               Case::overLine,
               each -> figures(each.now.pulseBpm(), each.highestUsual())),
           new Rule(
-              FindingKind.PULSE_UNDER_LINE,
+              CheckInFinding.PULSE_UNDER_LINE,
               Outcome.NOT_TODAY,
               Ground.PULSE_LINE,
               Case::underLine,
               each -> figures(each.now.pulseBpm(), each.lowestLine())),
           new Rule(
-              FindingKind.SLEEPLESS_AND_RAISED,
+              CheckInFinding.SLEEPLESS_AND_RAISED,
               Outcome.NOT_TODAY,
               Ground.PULSE_LINE,
               each ->
@@ -389,19 +390,19 @@ public record Verdict(
                       && each.difference() > 0,
               each -> figures()),
           new Rule(
-              FindingKind.PULSE_TEN_OFF,
+              CheckInFinding.PULSE_TEN_OFF,
               Outcome.NOT_TODAY,
               Ground.DIFFERENCE,
               each -> each.usual(off -> off >= NOT_TODAY_FROM),
               Case::offBy),
           new Rule(
-              FindingKind.PULSE_FIVE_OFF,
+              CheckInFinding.PULSE_FIVE_OFF,
               Outcome.LIGHT_ONLY,
               Ground.DIFFERENCE,
               each -> each.usual(off -> off >= LIGHT_ONLY_FROM && off < NOT_TODAY_FROM),
               Case::offBy),
           Rule.of(
-              FindingKind.GLUCOSE_LIGHT_ONLY,
+              CheckInFinding.GLUCOSE_LIGHT_ONLY,
               Outcome.LIGHT_ONLY,
               each ->
                   each.highGlucose()
@@ -410,7 +411,7 @@ public record Verdict(
                       && !each.ketonesOrUnwell(),
               each -> figures(each.now.glucose().get(), each.now.glucose().get().lightLine())),
           Rule.of(
-              FindingKind.GLUCOSE_HIGH,
+              CheckInFinding.GLUCOSE_HIGH,
               Outcome.GO,
               each ->
                   each.highGlucose()
@@ -419,29 +420,29 @@ public record Verdict(
                       && !each.ketonesOrUnwell(),
               each -> figures(each.now.glucose().get(), each.now.glucose().get().highLine())),
           Rule.of(
-              FindingKind.ONE_LEVEL_EASIER,
+              CheckInFinding.ONE_LEVEL_EASIER,
               Outcome.GO,
               each ->
                   each.told(Told.POOR_AIR)
                       || each.told(Told.HEAT) && !each.known.person().has(Condition.PREGNANCY)),
           Rule.of(
-              FindingKind.MEASURE_MISSING,
+              CheckInFinding.MEASURE_MISSING,
               Outcome.GO,
               each -> each.asks(Measure.BLOOD_PRESSURE) && each.now.pressure().isEmpty(),
               each -> figures(Measure.BLOOD_PRESSURE.displayName())),
           Rule.of(
-              FindingKind.MEASURE_MISSING,
+              CheckInFinding.MEASURE_MISSING,
               Outcome.GO,
               each -> each.asks(Measure.WEIGHT) && each.now.weightKg().isEmpty(),
               each -> figures(Measure.WEIGHT.displayName())),
-          Rule.of(FindingKind.CHANGED_SINCE, Outcome.GO, each -> each.told(Told.CHANGED)),
+          Rule.of(CheckInFinding.CHANGED_SINCE, Outcome.GO, each -> each.told(Told.CHANGED)),
           Rule.of(
-              FindingKind.PULSE_NO_USUAL,
+              CheckInFinding.PULSE_NO_USUAL,
               Outcome.GO,
               each -> each.known.usual().isEmpty(),
               each -> figures(each.now.pulseBpm())),
           Rule.of(
-              FindingKind.USUAL_BY_OTHER_SOURCE,
+              CheckInFinding.USUAL_BY_OTHER_SOURCE,
               Outcome.GO,
               Case::otherSource,
               each ->
@@ -450,7 +451,7 @@ public record Verdict(
                       word(each.known.usual().get().source()),
                       word(each.now.source()))),
           Rule.of(
-              FindingKind.PULSE_AS_USUAL,
+              CheckInFinding.PULSE_AS_USUAL,
               Outcome.GO,
               each -> each.usual(off -> off < LIGHT_ONLY_FROM) && !each.overLine(),
               each -> figures(each.now.pulseBpm(), each.usual().getAsInt())));
@@ -481,7 +482,7 @@ public record Verdict(
       findings.add(rule.kind.of(rule.figures.apply(each)));
     }
     if (outcome == Outcome.GO) {
-      findings.add(FindingKind.NOTHING_AGAINST.of());
+      findings.add(CheckInFinding.NOTHING_AGAINST.of());
     }
     return new Verdict(
         outcome,

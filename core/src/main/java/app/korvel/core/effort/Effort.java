@@ -2,7 +2,6 @@ package app.korvel.core.effort;
 
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.InvalidValueException.Fault;
 import app.korvel.core.measure.Limit;
@@ -120,7 +119,7 @@ public record Effort(
   /** What is to be said of it; nothing for a plain one. */
   public Optional<Finding> finding() {
     return averageBpm > reserve.maximumBpm()
-        ? Optional.of(FindingKind.EFFORT_OVER_MAXIMUM.of(averageBpm, reserve.maximumBpm()))
+        ? Optional.of(EffortFinding.EFFORT_OVER_MAXIMUM.of(averageBpm, reserve.maximumBpm()))
         : Optional.empty();
   }
 }

@@ -2,7 +2,6 @@ package app.korvel.core.fieldtest;
 
 import app.korvel.core.checkin.Outcome;
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Severity;
 import app.korvel.core.screening.Condition;
 import app.korvel.core.screening.Effects;
@@ -36,10 +35,10 @@ public record FieldTestEligibility(FieldTestProtocol protocol, List<Finding> fin
       today(today).ifPresent(findings::add);
     }
     if (findings.isEmpty()) {
-      findings.add(FindingKind.FIELD_TEST_OPEN.of());
+      findings.add(FieldTestFinding.FIELD_TEST_OPEN.of());
     }
     if (screening.person().has(Condition.JOINTS) || screening.person().has(Condition.FALLS)) {
-      findings.add(FindingKind.FIELD_TEST_JOINTS.of());
+      findings.add(FieldTestFinding.FIELD_TEST_JOINTS.of());
     }
     return new FieldTestEligibility(protocol, findings);
   }
@@ -48,48 +47,48 @@ public record FieldTestEligibility(FieldTestProtocol protocol, List<Finding> fin
   private static List<Finding> forGood(FieldTestProtocol protocol, Screening screening) {
     List<Finding> findings = new ArrayList<>();
     if (screening.person().health().heartDisease()) {
-      findings.add(FindingKind.FIELD_TEST_HEART.of());
+      findings.add(FieldTestFinding.FIELD_TEST_HEART.of());
     }
     if (screening.person().under18()) {
-      findings.add(FindingKind.FIELD_TEST_ADULTS.of(screening.person().age()));
+      findings.add(FieldTestFinding.FIELD_TEST_ADULTS.of(screening.person().age()));
     }
     if (screening.person().has(Condition.PREGNANCY)) {
-      findings.add(FindingKind.FIELD_TEST_PREGNANT.of());
+      findings.add(FieldTestFinding.FIELD_TEST_PREGNANT.of());
     }
     if (!screening.permission().vigorous()) {
       findings.add(
-          FindingKind.FIELD_TEST_NOT_VIGOROUS.of(
+          FieldTestFinding.FIELD_TEST_NOT_VIGOROUS.of(
               screening.stops().isEmpty()
                   ? screening.permission().notVigorousBecause()
                   : screening.stops().get(0).message()));
     }
-    screening.cap().ifPresent(cap -> findings.add(FindingKind.FIELD_TEST_CAP.of(cap.bpm())));
+    screening.cap().ifPresent(cap -> findings.add(FieldTestFinding.FIELD_TEST_CAP.of(cap.bpm())));
     int highest = screening.effects().highestEffort();
     if (highest < Effects.TOP_EFFORT) {
-      findings.add(FindingKind.FIELD_TEST_EFFORT.of(highest));
+      findings.add(FieldTestFinding.FIELD_TEST_EFFORT.of(highest));
     }
     if (screening.supervised() && !screening.person().health().heartDisease()) {
-      findings.add(FindingKind.FIELD_TEST_SUPERVISED.of());
+      findings.add(FieldTestFinding.FIELD_TEST_SUPERVISED.of());
     }
     screening
         .noRateBecause()
         .filter(why -> !screening.person().health().heartDisease())
-        .ifPresent(why -> findings.add(FindingKind.FIELD_TEST_NO_RATE.of(why)));
+        .ifPresent(why -> findings.add(FieldTestFinding.FIELD_TEST_NO_RATE.of(why)));
     if (protocol.onFeet() && screening.person().has(Condition.FALLS)) {
       findings.add(
-          FindingKind.FIELD_TEST_FALLS.of(protocol.displayName().toLowerCase(Locale.ROOT)));
+          FieldTestFinding.FIELD_TEST_FALLS.of(protocol.displayName().toLowerCase(Locale.ROOT)));
     }
     return findings;
   }
 
   private static Optional<Finding> today(Optional<Outcome> today) {
     if (today.isEmpty()) {
-      return Optional.of(FindingKind.FIELD_TEST_CHECK_IN.of());
+      return Optional.of(FieldTestFinding.FIELD_TEST_CHECK_IN.of());
     }
     return today.get() == Outcome.GO
         ? Optional.empty()
         : Optional.of(
-            FindingKind.FIELD_TEST_NOT_TODAY.of(
+            FieldTestFinding.FIELD_TEST_NOT_TODAY.of(
                 today.get() == Outcome.LIGHT_ONLY ? "light only" : "not today"));
   }
 
@@ -104,7 +103,7 @@ public record FieldTestEligibility(FieldTestProtocol protocol, List<Finding> fin
         .filter(finding -> finding.severity() == Severity.BLOCK)
         .allMatch(
             finding ->
-                finding.code().equals(FindingKind.FIELD_TEST_CHECK_IN.code())
-                    || finding.code().equals(FindingKind.FIELD_TEST_NOT_TODAY.code()));
+                finding.code().equals(FieldTestFinding.FIELD_TEST_CHECK_IN.code())
+                    || finding.code().equals(FieldTestFinding.FIELD_TEST_NOT_TODAY.code()));
   }
 }

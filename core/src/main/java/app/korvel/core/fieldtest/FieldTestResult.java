@@ -4,7 +4,6 @@ import app.korvel.core.fieldtest.FieldTestProtocol.Needs;
 import app.korvel.core.fieldtest.FieldTestRun.Bout;
 import app.korvel.core.fieldtest.FieldTestRun.Reading;
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.pulse.Grade;
 import app.korvel.core.pulse.PulseSource;
@@ -59,7 +58,7 @@ public record FieldTestResult(
           Optional.empty(),
           Grade.POOR,
           departures,
-          FindingKind.FIELD_TEST_STOPPED.of(run.stoppedBecause()));
+          FieldTestFinding.FIELD_TEST_STOPPED.of(run.stoppedBecause()));
     }
     return run.peak()
         .map(
@@ -69,8 +68,8 @@ public record FieldTestResult(
                     grade,
                     departures,
                     (grade == Grade.POOR
-                            ? FindingKind.FIELD_TEST_POOR
-                            : FindingKind.FIELD_TEST_PROPOSES)
+                            ? FieldTestFinding.FIELD_TEST_POOR
+                            : FieldTestFinding.FIELD_TEST_PROPOSES)
                         .of(
                             peak.bpm(),
                             protocol.displayName(),
@@ -81,7 +80,10 @@ public record FieldTestResult(
         .orElseGet(
             () ->
                 new FieldTestResult(
-                    Optional.empty(), Grade.POOR, departures, FindingKind.FIELD_TEST_NO_PEAK.of()));
+                    Optional.empty(),
+                    Grade.POOR,
+                    departures,
+                    FieldTestFinding.FIELD_TEST_NO_PEAK.of()));
   }
 
   private static List<String> departures(FieldTestRun run) {

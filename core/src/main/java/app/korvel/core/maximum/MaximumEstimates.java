@@ -2,12 +2,12 @@ package app.korvel.core.maximum;
 
 import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.LongHand;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.screening.Person;
+import app.korvel.core.screening.ScreeningFinding;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -73,16 +73,17 @@ public record MaximumEstimates(
     Optional<String> chosen = chooseDefault(person, estimates, findings);
     if (mode != Mode.RUN) {
       findings.add(
-          FindingKind.MAXIMUM_OTHER_MODE.of(mode.lessBpm() == 0 ? "" : " less " + mode.lessBpm()));
+          MaximumFinding.MAXIMUM_OTHER_MODE.of(
+              mode.lessBpm() == 0 ? "" : " less " + mode.lessBpm()));
     }
     if (chosen.isPresent() && person.health().betaBlocker()) {
-      findings.add(FindingKind.BETA_BLOCKER_STEERING.of());
+      findings.add(ScreeningFinding.BETA_BLOCKER_STEERING.of());
     } else if (chosen.isPresent() && person.age() < Threshold.FOX_HIGHER_UNDER.whole()) {
-      findings.add(FindingKind.FOX_HIGH_UNDER_40.of(person.age()));
+      findings.add(MaximumFinding.FOX_HIGH_UNDER_40.of(person.age()));
     } else if (chosen.isPresent()) {
-      findings.add(FindingKind.FOX_LOW_FROM_40.of(person.age()));
+      findings.add(MaximumFinding.FOX_LOW_FROM_40.of(person.age()));
     }
-    findings.add(FindingKind.MAXIMUM_NOT_FITNESS.of());
+    findings.add(MaximumFinding.MAXIMUM_NOT_FITNESS.of());
     Optional<Estimate> recommended =
         chosen.map(id -> byId(estimates, id)).filter(estimate -> estimate.applies());
     boolean stale =
@@ -97,14 +98,15 @@ public record MaximumEstimates(
             findings.add(
                 0,
                 stale
-                    ? FindingKind.MAXIMUM_CHOICE_SET_ASIDE.of(
+                    ? MaximumFinding.MAXIMUM_CHOICE_SET_ASIDE.of(
                         made.method(),
                         "Medicine changed on "
                             + Days.of(medicinesChangedOn.get())
                             + ", after it was made.",
                         byRule(recommended))
                     : judge(made, picked, recommended)));
-    medicinesChangedOn.ifPresent(day -> findings.add(FindingKind.MAXIMUM_STALE.of(Days.of(day))));
+    medicinesChangedOn.ifPresent(
+        day -> findings.add(MaximumFinding.MAXIMUM_STALE.of(Days.of(day))));
     return new MaximumEstimates(
         mode,
         estimates,
@@ -116,12 +118,12 @@ public record MaximumEstimates(
   private static Finding judge(
       Choice choice, Optional<Estimate> picked, Optional<Estimate> recommended) {
     return picked.filter(Estimate::prescribable).isPresent()
-        ? FindingKind.MAXIMUM_CHOSEN.of(
+        ? MaximumFinding.MAXIMUM_CHOSEN.of(
             picked.get().equation().formula(),
             Days.of(choice.chosenOn()),
             choice.reason(),
             byRule(recommended))
-        : FindingKind.MAXIMUM_CHOICE_SET_ASIDE.of(
+        : MaximumFinding.MAXIMUM_CHOICE_SET_ASIDE.of(
             picked.map(estimate -> estimate.equation().formula()).orElse(choice.method()),
             picked.map(Estimate::reason).orElse("No such equation is in use any more."),
             byRule(recommended));
@@ -191,7 +193,7 @@ public record MaximumEstimates(
   /** Whether the instructor's choice is in use, and not the default. */
   public boolean chosen() {
     return findings.stream()
-        .anyMatch(finding -> finding.code().equals(FindingKind.MAXIMUM_CHOSEN.code()));
+        .anyMatch(finding -> finding.code().equals(MaximumFinding.MAXIMUM_CHOSEN.code()));
   }
 
   /** What became of the instructor's choice, if one was made. */
@@ -201,8 +203,8 @@ public record MaximumEstimates(
 
   /** Whether a finding says what became of the instructor's choice. */
   static boolean aboutChoice(Finding finding) {
-    return finding.code().equals(FindingKind.MAXIMUM_CHOSEN.code())
-        || finding.code().equals(FindingKind.MAXIMUM_CHOICE_SET_ASIDE.code());
+    return finding.code().equals(MaximumFinding.MAXIMUM_CHOSEN.code())
+        || finding.code().equals(MaximumFinding.MAXIMUM_CHOICE_SET_ASIDE.code());
   }
 
   /** Lowest and highest of the estimates that apply, bpm; empty where none does. */
@@ -260,13 +262,14 @@ public record MaximumEstimates(
       Person person, List<Estimate> estimates, List<Finding> findings) {
     Person.Health health = person.health();
     if (health.heartFailure()) {
-      findings.add(FindingKind.NO_DEFAULT_HEART_FAILURE.of());
+      findings.add(MaximumFinding.NO_DEFAULT_HEART_FAILURE.of());
       return Optional.empty();
     }
     if (health.betaBlocker()) {
       boolean heart = health.heartCondition();
       findings.add(
-          (heart ? FindingKind.DEFAULT_BETA_BLOCKER_HEART : FindingKind.DEFAULT_MINUS_30).of());
+          (heart ? MaximumFinding.DEFAULT_BETA_BLOCKER_HEART : MaximumFinding.DEFAULT_MINUS_30)
+              .of());
       return Optional.of(heart ? Equations.BRAWNER : Equations.MINUS_30);
     }
     if (health.heartCondition() || person.activity().sedentary()) {
@@ -274,13 +277,13 @@ public record MaximumEstimates(
       Estimate tanaka = byId(estimates, Equations.TANAKA);
       Estimate lower = fox.bpm().getAsInt() < tanaka.bpm().getAsInt() ? fox : tanaka;
       findings.add(
-          FindingKind.DEFAULT_LOWER_OF_TWO.of(
+          MaximumFinding.DEFAULT_LOWER_OF_TWO.of(
               lower.equation().formula(),
               health.heartCondition() ? "With a heart condition" : "Present activity is none"));
       return Optional.of(lower.equation().id());
     }
     findings.add(
-        (person.under18() ? FindingKind.DEFAULT_UNDER_18 : FindingKind.DEFAULT_HEALTHY).of());
+        (person.under18() ? MaximumFinding.DEFAULT_UNDER_18 : MaximumFinding.DEFAULT_HEALTHY).of());
     return Optional.of(Equations.TANAKA);
   }
 

@@ -48,10 +48,10 @@ public record MaximumRecord(
   /** What the equations say that no longer holds once something is measured. */
   private static final Set<FindingKind> ONLY_WHILE_ESTIMATED =
       Set.of(
-          FindingKind.MAXIMUM_STALE,
-          FindingKind.MAXIMUM_CHOSEN,
-          FindingKind.MAXIMUM_OTHER_MODE,
-          FindingKind.NO_DEFAULT_HEART_FAILURE);
+          MaximumFinding.MAXIMUM_STALE,
+          MaximumFinding.MAXIMUM_CHOSEN,
+          MaximumFinding.MAXIMUM_OTHER_MODE,
+          MaximumFinding.NO_DEFAULT_HEART_FAILURE);
 
   private static final Comparator<JudgedMaximum> HIGHEST_THEN_LATEST =
       Comparator.<JudgedMaximum>comparingInt(each -> each.value().bpm())
@@ -268,7 +268,7 @@ public record MaximumRecord(
     working.filter(value -> base.isPresent()).ifPresent(value -> findings.add(because(value)));
     if (due) {
       findings.add(
-          FindingKind.MAXIMUM_DUE.of(
+          MaximumFinding.MAXIMUM_DUE.of(
               Days.of(base.orElseThrow().value().measuredOn()),
               working.orElseThrow().standardErrorBpm().toPlainString()));
     }
@@ -288,14 +288,14 @@ public record MaximumRecord(
     if (base.isPresent()) {
       sheet
           .changedOn()
-          .ifPresent(day -> findings.add(FindingKind.MAXIMUM_ON_PRESENT_DOSE.of(Days.of(day))));
+          .ifPresent(day -> findings.add(MaximumFinding.MAXIMUM_ON_PRESENT_DOSE.of(Days.of(day))));
       sheet
           .choice()
           .filter(made -> estimates.chosen())
           .ifPresent(
               made ->
                   findings.add(
-                      FindingKind.MAXIMUM_CHOICE_WAITS.of(
+                      MaximumFinding.MAXIMUM_CHOICE_WAITS.of(
                           estimates.inUse().orElseThrow().equation().formula())));
     }
     return findings;
@@ -307,10 +307,10 @@ public record MaximumRecord(
     String day = Days.of(value.measuredOn());
     if (working.origin() == Origin.BORROWED) {
       int less = working.mode().lessBpm();
-      return FindingKind.MAXIMUM_BORROWED.of(
+      return MaximumFinding.MAXIMUM_BORROWED.of(
           value.bpm(), less == 0 ? "" : " less " + less, day, working.standardErrorBpm());
     }
-    return FindingKind.MAXIMUM_MEASURED.of(
+    return MaximumFinding.MAXIMUM_MEASURED.of(
         value.bpm(),
         base.standsAs() == MaximumKind.CONFIRMED_PEAK
             ? "Confirmed peak: " + base.reason().toLowerCase(Locale.ROOT)
@@ -321,7 +321,7 @@ public record MaximumRecord(
   }
 
   private static Finding proposed(JudgedMaximum value, int workingBpm) {
-    return FindingKind.MAXIMUM_PROPOSED.of(
+    return MaximumFinding.MAXIMUM_PROPOSED.of(
         value.value().bpm(),
         value.value().bpm() - workingBpm,
         Days.of(value.value().measuredOn()),
@@ -340,7 +340,7 @@ public record MaximumRecord(
         .max(Comparator.comparingInt(MeasuredMaximum::bpm))
         .map(
             value ->
-                FindingKind.MAXIMUM_HIGHER_ELSEWHERE.of(
+                MaximumFinding.MAXIMUM_HIGHER_ELSEWHERE.of(
                     value.bpm(),
                     value.words()
                         + ", "

@@ -1,7 +1,6 @@
 package app.korvel.core.maximum;
 
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Threshold;
@@ -77,10 +76,10 @@ public record RecordedPeak(
     }
     List<Finding> findings = new ArrayList<>();
     if (Arrays.asList(why).contains(Why.SUDDEN_RISE)) {
-      findings.add(FindingKind.PEAK_SUDDEN_RISE.of());
+      findings.add(MaximumFinding.PEAK_SUDDEN_RISE.of());
     }
     if (best.isEmpty()) {
-      findings.add(FindingKind.PEAK_NONE.of());
+      findings.add(MaximumFinding.PEAK_NONE.of());
     }
     return new RecordedPeak(best, at, stretches(recording, why), findings);
   }

@@ -1,7 +1,6 @@
 package app.korvel.core.outline;
 
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.InvalidValueException.Fault;
 import app.korvel.core.measure.Limit;
@@ -227,7 +226,7 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
     List<Turn> turns = turns();
     Optional<Turn> first = turns.stream().filter(Outline::exercise).findFirst();
     if (first.isEmpty()) {
-      broken.add(whole(FindingKind.OUTLINE_EMPTY.of()));
+      broken.add(whole(OutlineFinding.OUTLINE_EMPTY.of()));
       return broken;
     }
     checkMinutes(broken);
@@ -258,7 +257,8 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
         || seconds > 60 * Limit.SESSION_MINUTES.highest()) {
       broken.add(
           whole(
-              FindingKind.OUTLINE_MINUTES.of(minutes(seconds), Limit.SESSION_MINUTES.accepted())));
+              OutlineFinding.OUTLINE_MINUTES.of(
+                  minutes(seconds), Limit.SESSION_MINUTES.accepted())));
     }
   }
 
@@ -273,7 +273,7 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
       broken.add(
           at(
               turns.get(0).place,
-              FindingKind.WARM_UP_SHORT.of(minutes(seconds), bounds.warmUpMinutes())));
+              OutlineFinding.WARM_UP_SHORT.of(minutes(seconds), bounds.warmUpMinutes())));
     }
   }
 
@@ -291,7 +291,7 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
       broken.add(
           at(
               turns.get(turns.size() - 1).place,
-              FindingKind.COOL_DOWN_SHORT.of(minutes(seconds), bounds.coolDownMinutes())));
+              OutlineFinding.COOL_DOWN_SHORT.of(minutes(seconds), bounds.coolDownMinutes())));
     }
   }
 
@@ -307,19 +307,20 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
           broken.add(
               at(
                   place,
-                  FindingKind.STEP_OVER_CEILING.of(
+                  OutlineFinding.STEP_OVER_CEILING.of(
                       step.highPercent(), ceiling.percent(), ceiling.words())));
         }
         boolean margin = step.kind() == StepKind.WARM_UP || step.kind() == StepKind.COOL_DOWN;
         if (margin && step.highPercent() > MARGIN_TO) {
-          broken.add(at(place, FindingKind.MARGIN_HARD.of(step.kind().displayName(), MARGIN_TO)));
+          broken.add(
+              at(place, OutlineFinding.MARGIN_HARD.of(step.kind().displayName(), MARGIN_TO)));
         }
         if (step.kind() == StepKind.BURST
             && (step.seconds() < BURST_SHORTEST || step.seconds() > BURST_LONGEST)) {
           broken.add(
               at(
                   place,
-                  FindingKind.BURST_LENGTH.of(step.seconds(), BURST_SHORTEST, BURST_LONGEST)));
+                  OutlineFinding.BURST_LENGTH.of(step.seconds(), BURST_SHORTEST, BURST_LONGEST)));
         }
       }
     }
@@ -351,7 +352,7 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
         boolean both = burst && step.kind() == StepKind.BURST;
         if (run > 0 && easy < least && !both && !told.contains(turn.place)) {
           told.add(turn.place);
-          broken.add(at(turn.place, FindingKind.HARD_TOO_SOON.of(easy, run, HARD, least)));
+          broken.add(at(turn.place, OutlineFinding.HARD_TOO_SOON.of(easy, run, HARD, least)));
         }
         run = 0;
         resting = false;
@@ -362,7 +363,7 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
       burst &= step.kind() == StepKind.BURST;
       if (run > HARD_SECONDS && !told.contains(turn.place)) {
         told.add(turn.place);
-        broken.add(at(turn.place, FindingKind.HARD_TOO_LONG.of(HARD, minutes(run))));
+        broken.add(at(turn.place, OutlineFinding.HARD_TOO_LONG.of(HARD, minutes(run))));
       }
     }
   }
@@ -375,7 +376,7 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
       if (turn.step.kind() == StepKind.BURST) {
         if (now - before < BURST_EVERY && !told.contains(turn.place)) {
           told.add(turn.place);
-          broken.add(at(turn.place, FindingKind.BURST_TOO_SOON.of(minutes(now - before))));
+          broken.add(at(turn.place, OutlineFinding.BURST_TOO_SOON.of(minutes(now - before))));
         }
         before = now;
       }
@@ -390,7 +391,7 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
     if (60 * goal.minutes() > seconds) {
       broken.add(
           whole(
-              FindingKind.BAND_GOAL_TOO_LONG.of(
+              OutlineFinding.BAND_GOAL_TOO_LONG.of(
                   goal.minutes(), goal.level().displayName(), minutes(seconds))));
     }
   }

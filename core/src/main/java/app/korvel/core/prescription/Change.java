@@ -2,7 +2,6 @@ package app.korvel.core.prescription;
 
 import app.korvel.core.maximum.WorkingMaximum;
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Rounding;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.pulse.WorkingResting;
@@ -145,7 +144,7 @@ public record Change(
                 .isPresent();
     return far
         ? Optional.of(
-            FindingKind.PRESCRIPTION_REVIEW.of(
+            PrescriptionFinding.PRESCRIPTION_REVIEW.of(
                 words(targetBefore),
                 words(targetAfter),
                 before.restingBpm,

@@ -1,17 +1,19 @@
 package app.korvel.core.prescription;
 
 import app.korvel.core.maximum.Choice;
+import app.korvel.core.maximum.MaximumFinding;
 import app.korvel.core.maximum.MaximumRecord;
 import app.korvel.core.maximum.MeasuredMaximum;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.maximum.WorkingMaximum;
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.core.measure.Rounding;
+import app.korvel.core.measure.Threshold;
 import app.korvel.core.outline.Ceiling;
 import app.korvel.core.pulse.UsualResting;
 import app.korvel.core.pulse.WorkingResting;
+import app.korvel.core.screening.Cap;
 import app.korvel.core.screening.Permission;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Screening;
@@ -107,7 +109,7 @@ public record Groundwork(
         .filter(
             value ->
                 value.overSince(highest).map(since -> !screening.answeredSince(since)).orElse(true))
-        .map(value -> List.of(FindingKind.RESTING_OVER_STOPS.of(value.bpm(), highest)))
+        .map(value -> List.of(PrescriptionFinding.RESTING_OVER_STOPS.of(value.bpm(), highest)))
         .orElse(List.of());
   }
 
@@ -133,16 +135,17 @@ public record Groundwork(
    */
   public Reserve reserveOrRefuse() {
     if (resting.isEmpty()) {
-      throw RefusedException.because(FindingKind.RESTING_MISSING.of());
+      throw RefusedException.because(PrescriptionFinding.RESTING_MISSING.of());
     }
     noRateBecause()
         .ifPresent(
             why -> {
-              throw RefusedException.because(FindingKind.RATE_NOT_USED.of(why));
+              throw RefusedException.because(PrescriptionFinding.RATE_NOT_USED.of(why));
             });
     WorkingMaximum maximum =
         maximum()
-            .orElseThrow(() -> RefusedException.because(FindingKind.NO_DEFAULT_HEART_FAILURE.of()));
+            .orElseThrow(
+                () -> RefusedException.because(MaximumFinding.NO_DEFAULT_HEART_FAILURE.of()));
     return Reserve.of(resting.get().bpm(), maximum.bpm());
   }
 
@@ -182,5 +185,16 @@ public record Groundwork(
                     + " does not lie above the resting rate of "
                     + resting.get().bpm()
                     + ": ask whoever gave it.");
+  }
+
+  /** The rate below which work is light; empty where no rate may be used. */
+  public Optional<Integer> lightBelowBpm() {
+    return reserve()
+        .filter(span -> noRateBecause().isEmpty())
+        .map(
+            span ->
+                Math.min(
+                    span.rateAt(Threshold.WARM_UP_TO.whole()),
+                    screening().cap().map(Cap::bpm).orElse(span.maximumBpm())));
   }
 }

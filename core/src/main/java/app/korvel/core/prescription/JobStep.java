@@ -4,9 +4,11 @@ import app.korvel.core.maximum.WorkingMaximum;
 import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
+import app.korvel.core.pulse.PulseFinding;
 import app.korvel.core.pulse.UsualResting;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Screening;
+import app.korvel.core.screening.ScreeningFinding;
 import app.korvel.core.screening.Steering;
 import app.korvel.core.zone.Reserve;
 import java.time.LocalDate;
@@ -37,9 +39,9 @@ public record JobStep(Step step, State state, String detail) {
   /** What keeps a resting value from being settled, and how it is said. */
   private static final Map<FindingKind, String> ASK_FIRST =
       Map.of(
-          FindingKind.RESTING_HIGH, ", ask a doctor",
-          FindingKind.RESTING_HIGH_RECOUNT, ", count again",
-          FindingKind.RESTING_UNDER_40, ", ask a doctor");
+          PulseFinding.RESTING_HIGH, ", ask a doctor",
+          PulseFinding.RESTING_HIGH_RECOUNT, ", count again",
+          PulseFinding.RESTING_UNDER_40, ", ask a doctor");
 
   /** Where a step stands. */
   public enum State {
@@ -85,12 +87,12 @@ public record JobStep(Step step, State state, String detail) {
   /** What keeps a screening from being settled, and how it is said. */
   private static final Map<FindingKind, String> SCREENING_BLOCKS =
       Map.of(
-          FindingKind.SYMPTOMS_STOP, "symptoms: doctor first",
-          FindingKind.SYMPTOMS_FIRST, "symptoms: doctor first",
-          FindingKind.CLEARANCE_FIRST, "clearance first",
-          FindingKind.CLEARANCE_LAPSED, "clearance lapsed",
-          FindingKind.CONSENT_FIRST, "consent missing",
-          FindingKind.SCREENING_UNFINISHED, "not finished");
+          ScreeningFinding.SYMPTOMS_STOP, "symptoms: doctor first",
+          ScreeningFinding.SYMPTOMS_FIRST, "symptoms: doctor first",
+          ScreeningFinding.CLEARANCE_FIRST, "clearance first",
+          ScreeningFinding.CLEARANCE_LAPSED, "clearance lapsed",
+          ScreeningFinding.CONSENT_FIRST, "consent missing",
+          ScreeningFinding.SCREENING_UNFINISHED, "not finished");
 
   private static JobStep screening(Groundwork ground) {
     Screening screening = ground.screening();
@@ -104,7 +106,7 @@ public record JobStep(Step step, State state, String detail) {
               .map(Map.Entry::getValue)
               .findFirst();
       if (said.isPresent()) {
-        boolean unasked = finding.code().equals(FindingKind.SCREENING_UNFINISHED.code());
+        boolean unasked = finding.code().equals(ScreeningFinding.SCREENING_UNFINISHED.code());
         return new JobStep(Step.SCREENING, unasked ? State.DUE : State.BLOCKED, said.get());
       }
     }

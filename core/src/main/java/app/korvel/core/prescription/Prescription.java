@@ -2,7 +2,6 @@ package app.korvel.core.prescription;
 
 import app.korvel.core.maximum.WorkingMaximum;
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.core.measure.Rounding;
@@ -194,14 +193,15 @@ public record Prescription(
     WorkingResting resting =
         ground
             .resting()
-            .orElseThrow(() -> RefusedException.because(FindingKind.RESTING_MISSING.of()));
+            .orElseThrow(() -> RefusedException.because(PrescriptionFinding.RESTING_MISSING.of()));
     Screening screening = ground.screening();
     Effects effects = screening.effects();
     List<Finding> findings = new ArrayList<>(ground.whyNotIssued());
     findings.addAll(screening.permission().findings());
     Optional<RateBasis> basis = rateBasis(ground, resting, ways, findings);
     Optional<Cap> cap = basis.flatMap(numbers -> screening.cap());
-    cap.ifPresent(each -> findings.add(FindingKind.CAP_IN_FORCE.of(each.bpm(), each.because())));
+    cap.ifPresent(
+        each -> findings.add(PrescriptionFinding.CAP_IN_FORCE.of(each.bpm(), each.because())));
     Aim aim =
         Aim.of(
             parts.range(),
@@ -217,12 +217,13 @@ public record Prescription(
           findings.add(softTarget(numbers, parts));
         });
     if (aim.effortHeld()) {
-      findings.add(FindingKind.EFFORT_HELD.of(effects.highestEffort()));
+      findings.add(PrescriptionFinding.EFFORT_HELD.of(effects.highestEffort()));
     }
     int warmUp = effects.warmUpMinutes();
     int coolDown = effects.coolDownMinutes();
     longerBecause(screening)
-        .ifPresent(why -> findings.add(FindingKind.LONGER_WARM_UP.of(warmUp, coolDown, why)));
+        .ifPresent(
+            why -> findings.add(PrescriptionFinding.LONGER_WARM_UP.of(warmUp, coolDown, why)));
     Week week = Week.of(parts, Bounds.of(screening.scope()), ground.person());
     findings.add(week.finding());
     int others = parts.days() - OtherDays.asAsked(parts.range(), parts.days());
@@ -241,7 +242,7 @@ public record Prescription(
     otherDays.ifPresent(
         each ->
             findings.add(
-                FindingKind.OTHER_DAYS.of(
+                PrescriptionFinding.OTHER_DAYS.of(
                     parts.days() - each.days(),
                     parts.days(),
                     each.range().low() + "–" + each.range().high())));
@@ -338,19 +339,20 @@ public record Prescription(
   private static Optional<RateBasis> rateBasis(
       Groundwork ground, WorkingResting resting, Ways ways, List<Finding> findings) {
     if (ground.noRateBecause().isPresent()) {
-      findings.add(FindingKind.RATE_NOT_USED.of(ground.noRateBecause().get()));
+      findings.add(PrescriptionFinding.RATE_NOT_USED.of(ground.noRateBecause().get()));
       return Optional.empty();
     }
     if (ground.maximum().isEmpty()) {
       findings.add(
-          FindingKind.RATE_NOT_USED.of("No maximum is proposed: none of the equations applies."));
+          PrescriptionFinding.RATE_NOT_USED.of(
+              "No maximum is proposed: none of the equations applies."));
       return Optional.empty();
     }
     WorkingMaximum maximum = ground.maximum().get();
     int maximumBpm = maximum.bpm();
     if (maximumBpm - resting.bpm() < Reserve.SMALLEST) {
       findings.add(
-          FindingKind.RATE_NOT_USED.of(
+          PrescriptionFinding.RATE_NOT_USED.of(
               "The reserve would be "
                   + (maximumBpm - resting.bpm())
                   + " bpm; under "
@@ -381,29 +383,31 @@ public record Prescription(
     }
     findings.addAll(ground.screening().cautions());
     if (ground.screening().supervised()) {
-      findings.add(FindingKind.SUPERVISED_ONLY.of());
+      findings.add(PrescriptionFinding.SUPERVISED_ONLY.of());
     }
     parts
         .exercise()
         .ifPresent(
             named -> {
               findings.add(
-                  FindingKind.EXERCISE_TYPE.of(named.type().displayName(), named.type().meaning()));
+                  PrescriptionFinding.EXERCISE_TYPE.of(
+                      named.type().displayName(), named.type().meaning()));
               named
                   .mindFor(person)
                   .ifPresent(
                       what ->
-                          findings.add(FindingKind.EXERCISE_MIND.of(named.displayName(), what)));
+                          findings.add(
+                              PrescriptionFinding.EXERCISE_MIND.of(named.displayName(), what)));
             });
     if (parts.highPercent() > HARD_PERCENT) {
-      findings.add(FindingKind.HARD_MINUTES.of());
+      findings.add(PrescriptionFinding.HARD_MINUTES.of());
     }
   }
 
   private static Finding softTarget(RateBasis numbers, Parts parts) {
     Uncertainty uncertainty =
         Uncertainty.of(numbers.maximumStandardErrorBpm(), numbers.restingStandardErrorBpm());
-    return FindingKind.SOFT_TARGET.of(
+    return PrescriptionFinding.SOFT_TARGET.of(
         Rounding.halfUp(Basis.RESERVE.sigma(BigDecimal.valueOf(parts.highPercent()), uncertainty)),
         numbers.maximumBpm(),
         numbers.maximumStandardErrorBpm().toPlainString(),
@@ -413,9 +417,9 @@ public record Prescription(
 
   private static void addFrequency(Parts parts, List<Finding> findings) {
     if (parts.days() == 1) {
-      findings.add(FindingKind.ONCE_A_WEEK.of());
+      findings.add(PrescriptionFinding.ONCE_A_WEEK.of());
     } else if (parts.days() == 2) {
-      findings.add(FindingKind.TWICE_A_WEEK.of());
+      findings.add(PrescriptionFinding.TWICE_A_WEEK.of());
     }
   }
 

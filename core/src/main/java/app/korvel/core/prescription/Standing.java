@@ -2,7 +2,6 @@ package app.korvel.core.prescription;
 
 import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.screening.Permission;
 import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Steering;
@@ -72,12 +71,12 @@ public record Standing(State state, List<Finding> findings) {
         && made.parts().highPercent() > Permission.CEILING_PERCENT
         && !screening.permission().vigorous()) {
       suspended.add(
-          FindingKind.SUSPENDED_INTENSITY.of(
+          PrescriptionFinding.SUSPENDED_INTENSITY.of(
               made.parts().highPercent(), screening.permission().notVigorousBecause()));
     }
     int highestEffort = screening.effects().highestEffort();
     if (made.rpe20().high() > highestEffort) {
-      suspended.add(FindingKind.SUSPENDED_EFFORT.of(made.rpe20().high(), highestEffort));
+      suspended.add(PrescriptionFinding.SUSPENDED_EFFORT.of(made.rpe20().high(), highestEffort));
     }
     if (!suspended.isEmpty()) {
       return new Standing(State.SUSPENDED, suspended);
@@ -94,10 +93,11 @@ public record Standing(State state, List<Finding> findings) {
         .ifPresent(
             at ->
                 findings.add(
-                    FindingKind.RATE_SUSPENDED_MEDICINE.of(
+                    PrescriptionFinding.RATE_SUSPENDED_MEDICINE.of(
                         Days.of(LocalDate.ofInstant(at, screening.zone())))));
     if (screening.effects().steering() == Steering.EFFORT_AND_TALK_ONLY) {
-      findings.add(FindingKind.RATE_SUSPENDED_CONTEXT.of(screening.noRateBecause().orElseThrow()));
+      findings.add(
+          PrescriptionFinding.RATE_SUSPENDED_CONTEXT.of(screening.noRateBecause().orElseThrow()));
     }
     int highBpm = made.target().orElseThrow().highBpm();
     screening
@@ -106,7 +106,8 @@ public record Standing(State state, List<Finding> findings) {
         .ifPresent(
             cap ->
                 findings.add(
-                    FindingKind.RATE_SUSPENDED_CAP.of(highBpm, cap.bpm(), cap.because() + ".")));
+                    PrescriptionFinding.RATE_SUSPENDED_CAP.of(
+                        highBpm, cap.bpm(), cap.because() + ".")));
     return findings;
   }
 

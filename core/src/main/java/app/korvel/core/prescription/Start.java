@@ -58,8 +58,8 @@ public record Start(Parts parts, List<Finding> findings) {
     /** Both, the cautious one first. */
     public static final List<School> BOTH =
         List.of(
-            school(Approach.CAUTIOUS, FindingKind.START_CAUTIOUS),
-            school(Approach.GUIDELINE, FindingKind.START_GUIDELINE));
+            school(Approach.CAUTIOUS, PrescriptionFinding.START_CAUTIOUS),
+            school(Approach.GUIDELINE, PrescriptionFinding.START_GUIDELINE));
 
     private static School school(Approach approach, FindingKind kind) {
       return new School(approach, Start.range(approach), kind.of());
@@ -106,7 +106,7 @@ public record Start(Parts parts, List<Finding> findings) {
     if (high > goal.highPercent()) {
       low = goal.lowPercent();
       high = goal.highPercent();
-      findings.add(FindingKind.START_HELD_BY_GOAL.of(low + "–" + high));
+      findings.add(PrescriptionFinding.START_HELD_BY_GOAL.of(low + "–" + high));
     }
     boolean held = !scope.permission().vigorous() || person.health().heartDisease();
     if (held && high > Permission.CEILING_PERCENT) {
@@ -116,18 +116,20 @@ public record Start(Parts parts, List<Finding> findings) {
     }
     int days = available == 0 ? row.days : Math.min(row.days, available);
     if (days < row.days) {
-      findings.add(FindingKind.DAYS_AVAILABLE.of(days));
+      findings.add(PrescriptionFinding.DAYS_AVAILABLE.of(days));
     }
     findings.add(
         0,
-        FindingKind.START_BY_ACTIVITY.of(
+        PrescriptionFinding.START_BY_ACTIVITY.of(
             low + "–" + high,
             row.minutes,
             days,
             person.activity().name().toLowerCase(Locale.ROOT)));
     if (offersApproach(person.activity())) {
       findings.add(
-          (school == Approach.CAUTIOUS ? FindingKind.START_CAUTIOUS : FindingKind.START_GUIDELINE)
+          (school == Approach.CAUTIOUS
+                  ? PrescriptionFinding.START_CAUTIOUS
+                  : PrescriptionFinding.START_GUIDELINE)
               .of());
     }
     return new Start(

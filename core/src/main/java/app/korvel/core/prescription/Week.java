@@ -1,7 +1,6 @@
 package app.korvel.core.prescription;
 
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Rounding;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.outline.Bounds;
@@ -103,15 +102,17 @@ public record Week(
 
   private static Finding finding(Person person, int light, int equivalent) {
     if (person.under18()) {
-      return FindingKind.UNDER_18_WEEK.of(equivalent);
+      return PrescriptionFinding.UNDER_18_WEEK.of(equivalent);
     }
     if (equivalent == 0) {
-      return FindingKind.WEEK_LIGHT.of(light);
+      return PrescriptionFinding.WEEK_LIGHT.of(light);
     }
     if (equivalent < ADULT_MARK) {
-      return FindingKind.WEEK_UNDER.of(equivalent);
+      return PrescriptionFinding.WEEK_UNDER.of(equivalent);
     }
-    return (equivalent <= ADULT_UPPER ? FindingKind.WEEK_WITHIN : FindingKind.WEEK_OVER)
+    return (equivalent <= ADULT_UPPER
+            ? PrescriptionFinding.WEEK_WITHIN
+            : PrescriptionFinding.WEEK_OVER)
         .of(equivalent);
   }
 }

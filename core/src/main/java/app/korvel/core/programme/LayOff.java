@@ -32,9 +32,9 @@ public record LayOff(int days, Dose before) {
   Finding finding(Dose dose) {
     FindingKind kind =
         switch (length()) {
-          case SHORT -> FindingKind.LAY_OFF_ON;
-          case CUT -> FindingKind.LAY_OFF_CUT;
-          case NEW_START -> FindingKind.LAY_OFF_NEW_START;
+          case SHORT -> ProgrammeFinding.LAY_OFF_ON;
+          case CUT -> ProgrammeFinding.LAY_OFF_CUT;
+          case NEW_START -> ProgrammeFinding.LAY_OFF_NEW_START;
         };
     return kind.of(
         days, dose.range().low() + "–" + dose.range().high(), dose.minutes(), dose.days());

@@ -3,7 +3,6 @@ package app.korvel.core.programme;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.InvalidValueException.Fault;
 import app.korvel.core.measure.Limit;
@@ -17,6 +16,7 @@ import app.korvel.core.outline.Outlines;
 import app.korvel.core.outline.Outlines.Named;
 import app.korvel.core.prescription.OtherDays;
 import app.korvel.core.prescription.Parts;
+import app.korvel.core.prescription.PrescriptionFinding;
 import app.korvel.core.prescription.Start;
 import app.korvel.core.prescription.Week;
 import app.korvel.core.programme.Progression.Earned;
@@ -165,7 +165,8 @@ public record Programme(
     List<Dose> usual = usualDoses(week);
     Dose last = usual.get(usual.size() - 1);
     return new Proposed(
-        new Stepped(last, Kind.HELD, FindingKind.WEEK_REFUSED.of(Texts.sentence(reason))), last);
+        new Stepped(last, Kind.HELD, ProgrammeFinding.WEEK_REFUSED.of(Texts.sentence(reason))),
+        last);
   }
 
   /**
@@ -197,7 +198,7 @@ public record Programme(
         new Stepped(
             dose,
             Kind.OWN,
-            FindingKind.WEEK_OWN.of(
+            ProgrammeFinding.WEEK_OWN.of(
                 dose.range().low() + "–" + dose.range().high(),
                 dose.minutes(),
                 dose.days(),
@@ -387,7 +388,7 @@ public record Programme(
                     .limit(1)
                     .map(
                         broken ->
-                            FindingKind.PROGRAMME_OUT_OF_BOUNDS.of(
+                            ProgrammeFinding.PROGRAMME_OUT_OF_BOUNDS.of(
                                 Days.of(session.date()), broken.finding().message())))
         .findFirst();
   }
@@ -428,7 +429,7 @@ public record Programme(
           Pace.best(totals) == 0 ? Optional.empty() : Optional.of(plan.pace().limit(week, totals));
       if (limit.isPresent() && seconds > 60 * limit.get()) {
         findings.add(
-            FindingKind.WEEK_GROWS_TOO_FAST.of(
+            ProgrammeFinding.WEEK_GROWS_TOO_FAST.of(
                 week,
                 (seconds + 59) / 60,
                 limit.get(),
@@ -436,14 +437,14 @@ public record Programme(
                 plan.pace().growthPercent(week)));
       }
       if (stepped.kind() == Kind.LIGHTER && 100 * minutes > LIGHTER_TO * usual) {
-        findings.add(FindingKind.LIGHTER_WEEK_FULL.of(week, minutes, usual));
+        findings.add(ProgrammeFinding.LIGHTER_WEEK_FULL.of(week, minutes, usual));
       }
       addUnearned(findings, week);
       addVigorous(findings, week, left);
       addSessions(findings, left, agenda);
       addFew(findings, week, left.size());
       if (minutes >= EASY_MARK_FROM && easy < EASY_MARK) {
-        findings.add(FindingKind.FEW_EASY_MINUTES.of(easy, week));
+        findings.add(ProgrammeFinding.FEW_EASY_MINUTES.of(easy, week));
       }
       now.add(
           new WeekNow(
@@ -467,7 +468,7 @@ public record Programme(
     }
     Set<LocalDate> vigorous = vigorousDays(left);
     if (vigorous.size() > Threshold.VIGOROUS_DAYS.whole()) {
-      findings.add(FindingKind.VIGOROUS_DAYS_MANY.of(week, vigorous.size()));
+      findings.add(ProgrammeFinding.VIGOROUS_DAYS_MANY.of(week, vigorous.size()));
     }
     if (plan.pace().carefulIn(week)) {
       Set<LocalDate> before = week == 1 ? Set.of() : vigorousDays(left(week - 1));
@@ -475,7 +476,7 @@ public record Programme(
           .sorted()
           .filter(day -> vigorous.contains(day.minusDays(1)) || before.contains(day.minusDays(1)))
           .findFirst()
-          .ifPresent(day -> findings.add(FindingKind.VIGOROUS_IN_A_ROW.of(day(day))));
+          .ifPresent(day -> findings.add(ProgrammeFinding.VIGOROUS_IN_A_ROW.of(day(day))));
     }
   }
 
@@ -494,7 +495,7 @@ public record Programme(
     List<PlannedSession> before = ofWeek(week - 1);
     long left = before.stream().filter(session -> !session.skipped()).count();
     if (100 * left < (long) TO_STEP * before.size()) {
-      findings.add(FindingKind.STEP_NOT_EARNED.of(week, left, before.size()));
+      findings.add(ProgrammeFinding.STEP_NOT_EARNED.of(week, left, before.size()));
     }
   }
 
@@ -503,18 +504,18 @@ public record Programme(
     for (PlannedSession session : left) {
       LocalDate date = session.date();
       if (!plan.weekdays().contains(date.getDayOfWeek())) {
-        findings.add(FindingKind.NOT_THEIR_DAY.of(day(date), dayNames()));
+        findings.add(ProgrammeFinding.NOT_THEIR_DAY.of(day(date), dayNames()));
       }
       if (session.mode() != plan.first().mode()) {
         findings.add(
-            FindingKind.MODE_SWAPPED.of(
+            ProgrammeFinding.MODE_SWAPPED.of(
                 session.mode().displayName(), plan.first().mode().displayName()));
       }
       if (!agenda.free(date, session.time(), outline(session).seconds() / 60)) {
-        findings.add(FindingKind.SESSION_BUSY.of(day(date), agenda.words(date)));
+        findings.add(ProgrammeFinding.SESSION_BUSY.of(day(date), agenda.words(date)));
       }
       if (!seen.add(date)) {
-        findings.add(FindingKind.TWO_IN_A_DAY.of(day(date)));
+        findings.add(ProgrammeFinding.TWO_IN_A_DAY.of(day(date)));
       }
     }
   }
@@ -525,9 +526,9 @@ public record Programme(
       return;
     }
     if (left == 0) {
-      findings.add(FindingKind.WEEK_EMPTY.of(week));
+      findings.add(ProgrammeFinding.WEEK_EMPTY.of(week));
     } else if (left == 1) {
-      findings.add(FindingKind.ONCE_A_WEEK.of());
+      findings.add(PrescriptionFinding.ONCE_A_WEEK.of());
     }
   }
 

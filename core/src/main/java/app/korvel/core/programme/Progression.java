@@ -89,13 +89,13 @@ public final class Progression {
                 new Stepped(
                     dose,
                     Kind.START,
-                    FindingKind.START_EASED.of(dose.minutes(), dose.days(), best, limit)))
+                    ProgrammeFinding.START_EASED.of(dose.minutes(), dose.days(), best, limit)))
         .orElseGet(
             () ->
                 new Stepped(
                     first,
                     Kind.START,
-                    FindingKind.WEEK_STARTS.of(
+                    ProgrammeFinding.WEEK_STARTS.of(
                         words(first.range()), first.minutes(), first.days())));
   }
 
@@ -194,7 +194,7 @@ public final class Progression {
 
   private static Stepped held(Dose last, int limit, String because) {
     return eased(last, limit)
-        .orElseGet(() -> new Stepped(last, Kind.HELD, FindingKind.WEEK_HELD.of(because)));
+        .orElseGet(() -> new Stepped(last, Kind.HELD, ProgrammeFinding.WEEK_HELD.of(because)));
   }
 
   /** The last step up undone; before any was made, shorter, then easier. */
@@ -208,7 +208,7 @@ public final class Progression {
     return new Stepped(
         fits,
         Kind.BACK,
-        FindingKind.WEEK_BACK.of(words(fits.range()), fits.minutes(), fits.days()));
+        ProgrammeFinding.WEEK_BACK.of(words(fits.range()), fits.minutes(), fits.days()));
   }
 
   private static Optional<Dose> before(List<Dose> usual) {
@@ -289,7 +289,7 @@ public final class Progression {
         new Stepped(
             new Dose(last.range(), minutes, days, type),
             Kind.EASED,
-            FindingKind.WEEK_EASED.of(minutes, days, limit)));
+            ProgrammeFinding.WEEK_EASED.of(minutes, days, limit)));
   }
 
   /**
@@ -304,7 +304,7 @@ public final class Progression {
             new Stepped(
                 new Dose(range, last.minutes(), last.days(), last.type()),
                 Kind.INTENSITY,
-                FindingKind.STEP_TO_MODERATE.of(words(range), pace.lightWeeks())))
+                ProgrammeFinding.STEP_TO_MODERATE.of(words(range), pace.lightWeeks())))
         : Optional.empty();
   }
 
@@ -316,7 +316,7 @@ public final class Progression {
             new Stepped(
                 last.lasting(longer),
                 Kind.MINUTES,
-                FindingKind.STEP_MINUTES.of(longer, aims.minutes(), limit)));
+                ProgrammeFinding.STEP_MINUTES.of(longer, aims.minutes(), limit)));
   }
 
   private static Optional<Stepped> day(Dose last, Aims aims, int limit) {
@@ -328,7 +328,7 @@ public final class Progression {
             new Stepped(
                 new Dose(last.range(), shared, days, last.type()),
                 Kind.DAY,
-                FindingKind.STEP_DAY.of(days, shared, limit, noMinutes(last, aims, limit))));
+                ProgrammeFinding.STEP_DAY.of(days, shared, limit, noMinutes(last, aims, limit))));
   }
 
   private static Optional<Stepped> intensity(Dose last, Aims aims, int limit) {
@@ -345,8 +345,8 @@ public final class Progression {
             new Dose(range, minutes, last.days(), last.type()),
             Kind.INTENSITY,
             past
-                ? FindingKind.STEP_PAST_MODERATE.of(words(range), minutes)
-                : FindingKind.STEP_INTENSITY.of(words(range), noRoom(last, aims, limit))));
+                ? ProgrammeFinding.STEP_PAST_MODERATE.of(words(range), minutes)
+                : ProgrammeFinding.STEP_INTENSITY.of(words(range), noRoom(last, aims, limit))));
   }
 
   /** Why the minutes of a session do not grow, as a sentence. */
@@ -385,12 +385,14 @@ public final class Progression {
     }
     FindingKind kind =
         outside(best, usual) == 0
-            ? FindingKind.WEEK_LIGHTER
-            : best.equals(usual) ? FindingKind.WEEK_NOT_LIGHTER : FindingKind.WEEK_LIGHTER_AS_FAR;
+            ? ProgrammeFinding.WEEK_LIGHTER
+            : best.equals(usual)
+                ? ProgrammeFinding.WEEK_NOT_LIGHTER
+                : ProgrammeFinding.WEEK_LIGHTER_AS_FAR;
     return new Stepped(
         best,
         Kind.LIGHTER,
-        kind.of(
+        kind.ofFirst(
             best.minutes(),
             best.days(),
             100 * best.total() / usual.total(),
@@ -419,7 +421,7 @@ public final class Progression {
     return new Stepped(
         last,
         Kind.HELD,
-        FindingKind.WEEK_HELD.of(
+        ProgrammeFinding.WEEK_HELD.of(
             waits
                 ? "The cautious start stays light until week " + pace.lightWeeks() + "."
                 : noRoom(last, aims, limit) + " Intensity has come as far as the goal."));

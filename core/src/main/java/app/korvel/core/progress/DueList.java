@@ -6,6 +6,7 @@ import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.screening.Screening;
+import app.korvel.core.screening.ScreeningFinding;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -71,10 +72,10 @@ public final class DueList {
     if (!stopped) {
       for (FindingKind kind :
           List.of(
-              FindingKind.SCREENING_UNFINISHED,
-              FindingKind.RESCREENING_DUE,
-              FindingKind.CLEARANCE_LAPSING,
-              FindingKind.LIMIT_LAPSED)) {
+              ScreeningFinding.SCREENING_UNFINISHED,
+              ScreeningFinding.RESCREENING_DUE,
+              ScreeningFinding.CLEARANCE_LAPSING,
+              ScreeningFinding.LIMIT_LAPSED)) {
         screening.permission().findings().stream()
             .filter(finding -> finding.code().equals(kind.code()))
             .forEach(finding -> due.add(new Due(Kind.SCREENING, finding)));
@@ -98,9 +99,9 @@ public final class DueList {
                         today.isBefore(held.date.plusWeeks(REVIEW))
                             ? Optional.empty()
                             : Optional.of(
-                                FindingKind.REVIEW_DUE.of(held.version, Days.of(held.date))))
+                                ProgressFinding.REVIEW_DUE.of(held.version, Days.of(held.date))))
                 .ifPresent(finding -> due.add(new Due(Kind.PRESCRIPTION, finding))));
-    facts.week.ifPresent(week -> due.add(new Due(Kind.WEEK, FindingKind.STEP_DUE.of(week))));
+    facts.week.ifPresent(week -> due.add(new Due(Kind.WEEK, ProgressFinding.STEP_DUE.of(week))));
     facts.tests.entrySet().stream()
         .filter(test -> !today.isBefore(test.getValue().plusWeeks(TEST_AGAIN)))
         .sorted(Map.Entry.comparingByValue())
@@ -109,13 +110,13 @@ public final class DueList {
                 due.add(
                     new Due(
                         Kind.TEST,
-                        FindingKind.TEST_DUE.of(test.getKey(), Days.of(test.getValue())))));
+                        ProgressFinding.TEST_DUE.of(test.getKey(), Days.of(test.getValue())))));
     facts
         .lastLog
         .filter(last -> facts.held.isPresent())
         .map(last -> ChronoUnit.DAYS.between(last, today))
         .filter(days -> days >= QUIET)
-        .ifPresent(days -> due.add(new Due(Kind.LOG, FindingKind.GONE_QUIET.of(days))));
+        .ifPresent(days -> due.add(new Due(Kind.LOG, ProgressFinding.GONE_QUIET.of(days))));
     return due;
   }
 }

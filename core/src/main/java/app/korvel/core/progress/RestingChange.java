@@ -1,7 +1,6 @@
 package app.korvel.core.progress;
 
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.pulse.Grade;
 import app.korvel.core.pulse.Posture;
@@ -91,9 +90,9 @@ public record RestingChange(
         now,
         changed,
         changed
-            ? FindingKind.RESTING_CHANGED.of(
+            ? ProgressFinding.RESTING_CHANGED.of(
                 now < then ? "lower" : "higher", Math.abs(now - then), then, now, taken)
-            : FindingKind.RESTING_UNCHANGED.of(then, now, taken));
+            : ProgressFinding.RESTING_UNCHANGED.of(then, now, taken));
   }
 
   private static int median(List<RestingReading> three) {

@@ -1,7 +1,6 @@
 package app.korvel.core.pulse;
 
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Threshold;
 import java.util.OptionalInt;
@@ -57,16 +56,16 @@ public record BackToRest(State state, Finding finding) {
       throw new IllegalArgumentException("the work ended before: " + minutesSince + " minutes");
     }
     if (resting.isEmpty()) {
-      return new BackToRest(State.UNKNOWN, FindingKind.NO_REST_TO_COME_BACK_TO.of(bpm));
+      return new BackToRest(State.UNKNOWN, PulseFinding.NO_REST_TO_COME_BACK_TO.of(bpm));
     }
     int rest = resting.getAsInt();
     int highest = highest(rest);
     if (bpm <= highest) {
-      return new BackToRest(State.BACK, FindingKind.CAME_BACK_TO_REST.of(bpm, rest, highest));
+      return new BackToRest(State.BACK, PulseFinding.CAME_BACK_TO_REST.of(bpm, rest, highest));
     }
     return minutesSince < Threshold.BACK_TO_REST_WITHIN.whole()
-        ? new BackToRest(State.AGAIN, FindingKind.NOT_BACK_YET.of(bpm, rest, highest))
-        : new BackToRest(State.EASE_NEXT, FindingKind.NOT_BACK_IN_TEN.of(bpm, rest, highest));
+        ? new BackToRest(State.AGAIN, PulseFinding.NOT_BACK_YET.of(bpm, rest, highest))
+        : new BackToRest(State.EASE_NEXT, PulseFinding.NOT_BACK_IN_TEN.of(bpm, rest, highest));
   }
 
   /** The highest whole rate that is back: a tenth that is no whole bpm is rounded down. */

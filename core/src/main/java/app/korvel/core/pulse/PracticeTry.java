@@ -1,7 +1,6 @@
 package app.korvel.core.pulse;
 
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Threshold;
 import java.util.ArrayList;
 import java.util.List;
@@ -56,14 +55,14 @@ public record PracticeTry(
     String way = ownBeats() < 0 ? "few" : "many";
     int seconds = count.window().seconds();
     if (off == 0) {
-      findings.add(FindingKind.COUNTED_RIGHT.of(beatsPlayed, seconds));
+      findings.add(PulseFinding.COUNTED_RIGHT.of(beatsPlayed, seconds));
     } else if (off <= Threshold.PRACTICE_BEAT.whole()) {
-      findings.add(FindingKind.COUNTED_ONE_OFF.of("too " + way, beatsPlayed));
+      findings.add(PulseFinding.COUNTED_ONE_OFF.of("too " + way, beatsPlayed));
     } else {
-      findings.add(FindingKind.COUNTED_OFF.of(off, way, beatsPlayed));
+      findings.add(PulseFinding.COUNTED_OFF.of(off, way, beatsPlayed));
     }
     findings.add(
-        FindingKind.WINDOW_EXPLAINS.of(
+        PulseFinding.WINDOW_EXPLAINS.of(
             signed(windowErrorBpm()),
             beatsPlayed,
             seconds,
@@ -72,7 +71,7 @@ public record PracticeTry(
     said.ifPresent(
         heard ->
             findings.add(
-                (rhythmRight() ? FindingKind.RHYTHM_HEARD : FindingKind.RHYTHM_MISSED)
+                (rhythmRight() ? PulseFinding.RHYTHM_HEARD : PulseFinding.RHYTHM_MISSED)
                     .of(played.name().toLowerCase(Locale.ROOT))));
     return findings;
   }

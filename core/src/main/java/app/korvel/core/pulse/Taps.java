@@ -183,12 +183,12 @@ public record Taps(
   private static List<Finding> findings(List<SetAside> setAside, Rhythm rhythm) {
     List<Finding> findings = new ArrayList<>();
     if (rhythm == Rhythm.UNEVEN) {
-      findings.add(FindingKind.TAPS_UNEVEN.of());
+      findings.add(PulseFinding.TAPS_UNEVEN.of());
     } else if (rhythm == Rhythm.TOO_SHORT) {
-      findings.add(FindingKind.TAPS_TOO_SHORT.of());
+      findings.add(PulseFinding.TAPS_TOO_SHORT.of());
     }
-    add(findings, setAside, Kind.PAUSE, FindingKind.TAPS_PAUSED);
-    add(findings, setAside, Kind.BOUNCE, FindingKind.TAPS_BOUNCED);
+    add(findings, setAside, Kind.PAUSE, PulseFinding.TAPS_PAUSED);
+    add(findings, setAside, Kind.BOUNCE, PulseFinding.TAPS_BOUNCED);
     return findings;
   }
 

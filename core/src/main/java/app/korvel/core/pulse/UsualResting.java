@@ -65,39 +65,39 @@ public record UsualResting(int fromAge, int lowest, int highest, int rareUnder) 
   public static Finding judge(int bpm, Person person, boolean settled) {
     UsualResting usual = at(person.age());
     return kindOf(bpm, person, settled)
-        .of(bpm, person.age() + " years", usual.lowest, usual.highest, usual.rareUnder);
+        .ofFirst(bpm, person.age() + " years", usual.lowest, usual.highest, usual.rareUnder);
   }
 
   /** The same for a reading, and what an uneven rhythm asks for. */
   public static List<Finding> judge(RestingReading reading, Person person) {
     Finding rate = judge(reading.bpm(), person, reading.settled());
     return reading.felt().uneven() && !person.has(Condition.IRREGULAR_RHYTHM)
-        ? List.of(FindingKind.READING_UNEVEN.of(), rate)
+        ? List.of(PulseFinding.READING_UNEVEN.of(), rate)
         : List.of(rate);
   }
 
   /** What to do about a reading that departs far from one taken earlier that day. */
   public static Finding departs(int bpm, int fromBpm) {
-    return FindingKind.READING_DEPARTS.of(bpm, Math.abs(bpm - fromBpm), fromBpm);
+    return PulseFinding.READING_DEPARTS.of(bpm, Math.abs(bpm - fromBpm), fromBpm);
   }
 
   /** What {@link #judge} finds, without its words. */
   public static FindingKind kindOf(int bpm, Person person, boolean settled) {
     UsualResting usual = at(person.age());
     if (bpm > usual.highest) {
-      return settled ? FindingKind.RESTING_HIGH : FindingKind.RESTING_HIGH_RECOUNT;
+      return settled ? PulseFinding.RESTING_HIGH : PulseFinding.RESTING_HIGH_RECOUNT;
     }
     if (bpm >= usual.lowest) {
-      return FindingKind.RESTING_USUAL;
+      return PulseFinding.RESTING_USUAL;
     }
     if (bpm < usual.rareUnder) {
-      return FindingKind.RESTING_UNDER_40;
+      return PulseFinding.RESTING_UNDER_40;
     }
     if (person.health().betaBlocker()) {
-      return FindingKind.RESTING_LOW_MEDICINE;
+      return PulseFinding.RESTING_LOW_MEDICINE;
     }
     return person.activity().regularlyActive()
-        ? FindingKind.RESTING_LOW_TRAINED
-        : FindingKind.RESTING_LOW_ASK;
+        ? PulseFinding.RESTING_LOW_TRAINED
+        : PulseFinding.RESTING_LOW_ASK;
   }
 }

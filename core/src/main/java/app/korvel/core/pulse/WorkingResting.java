@@ -116,7 +116,7 @@ public record WorkingResting(
 
   private WorkingResting staleSince(LocalDate changedOn) {
     List<Finding> said = new ArrayList<>(findings);
-    said.add(FindingKind.RESTING_STALE.of(Days.of(changedOn)));
+    said.add(PulseFinding.RESTING_STALE.of(Days.of(changedOn)));
     return new WorkingResting(bpm, standardErrorBpm, basis, due, dueOn, true, readings, said);
   }
 
@@ -143,10 +143,10 @@ public record WorkingResting(
     RestingReading chosen = good.orElse(candidates.get(0));
     List<Finding> findings = new ArrayList<>();
     FindingKind kind =
-        good.isPresent() ? FindingKind.WORKING_LATEST_GOOD : FindingKind.WORKING_LATEST;
+        good.isPresent() ? PulseFinding.WORKING_LATEST_GOOD : PulseFinding.WORKING_LATEST;
     findings.add(kind.of(chosen.bpm(), circumstances(chosen)));
     if (fresh.isEmpty()) {
-      findings.add(FindingKind.RESTING_DUE.of(daysOld(chosen, today, zone)));
+      findings.add(PulseFinding.RESTING_DUE.of(daysOld(chosen, today, zone)));
     }
     return Optional.of(
         new WorkingResting(
@@ -227,7 +227,7 @@ public record WorkingResting(
         dueOn,
         false,
         latestFirst,
-        List.of(FindingKind.WORKING_MEDIAN.of(middle.bpm(), circumstances(middle))));
+        List.of(PulseFinding.WORKING_MEDIAN.of(middle.bpm(), circumstances(middle))));
   }
 
   /** The value and its σ, worked out long hand. */

@@ -2,7 +2,6 @@ package app.korvel.core.screening;
 
 import static app.korvel.core.screening.Effects.NONE;
 
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Threshold;
 import java.util.List;
 import java.util.function.Predicate;
@@ -37,30 +36,30 @@ public enum Context {
       NONE.effortUpTo(Threshold.HEART_HIGHEST_EFFORT.whole())
           .margins(Threshold.HEART_WARM_UP, Threshold.LONGER_WARM_UP)
           .without(LeaveOut.LONG_HOLDS)
-          .saying(FindingKind.START_HEART_CONDITION)),
+          .saying(ScreeningFinding.START_HEART_CONDITION)),
   RATE_LOWERING(
       person -> person.health().betaBlocker(),
       "Rate-lowering medicine: effort and talk first",
       "It holds both the resting and the maximum rate down. Low glucose may show no racing pulse.",
       NONE.steerBy(Steering.EFFORT_AND_TALK)
           .margins(Threshold.LONGER_WARM_UP, Threshold.LONGER_WARM_UP)
-          .saying(FindingKind.BETA_BLOCKER_STEERING)),
+          .saying(ScreeningFinding.BETA_BLOCKER_STEERING)),
   RATE_RAISING(
       person -> person.takes(MedicineClass.RATE_RAISING),
       "Rate-raising medicine: resting reads high",
       "Compare like with like, and set effort beside the rate.",
-      NONE.saying(FindingKind.RATE_RAISING_BESIDE)),
+      NONE.saying(ScreeningFinding.RATE_RAISING_BESIDE)),
   NITRATE(
       person -> person.takes(MedicineClass.NITRATE),
       "Nitrate: carried, and known how to use",
       "With angina: stop, sit, use as prescribed, and call the emergency number if it has not gone"
           + " 5 min after the first dose.",
-      NONE.carrying("the nitrate, as prescribed").saying(FindingKind.NITRATE_CARRY)),
+      NONE.carrying("the nitrate, as prescribed").saying(ScreeningFinding.NITRATE_CARRY)),
   GLUCOSE(
       person -> person.takes(MedicineClass.INSULIN) || person.takes(MedicineClass.SECRETAGOGUE),
       "Insulin or secretagogue: glucose first",
       "Checked before; under 5.6 mmol/L (100 mg/dL) eat first, and measure again.",
-      NONE.carrying("sugar").asking(Measure.GLUCOSE).saying(FindingKind.GLUCOSE_CHECK)),
+      NONE.carrying("sugar").asking(Measure.GLUCOSE).saying(ScreeningFinding.GLUCOSE_CHECK)),
   NEUROPATHY(
       person -> person.has(Condition.AUTONOMIC_NEUROPATHY),
       "Autonomic neuropathy: no rate",
@@ -74,14 +73,14 @@ public enum Context {
       NONE.steerBy(Steering.EFFORT_AND_TALK)
           .effortUpTo(Threshold.BREATH_HIGHEST_EFFORT.whole())
           .carrying("the reliever")
-          .saying(FindingKind.BREATH_FIRST)),
+          .saying(ScreeningFinding.BREATH_FIRST)),
   HIGH_PRESSURE(
       person -> person.has(Condition.HIGH_BLOOD_PRESSURE),
       "High blood pressure: no straining",
       "No breath-holding, no long holds; no session above 180 over 110 at rest.",
       NONE.without(LeaveOut.BREATH_HOLDING, LeaveOut.LONG_HOLDS)
           .asking(Measure.BLOOD_PRESSURE)
-          .saying(FindingKind.PRESSURE_NO_STRAIN)),
+          .saying(ScreeningFinding.PRESSURE_NO_STRAIN)),
   PREGNANCY(
       person -> person.has(Condition.PREGNANCY),
       "Pregnant: talk and effort first",
@@ -90,7 +89,7 @@ public enum Context {
           .effortUpTo(Threshold.PREGNANCY_HIGHEST_EFFORT.whole())
           .without(LeaveOut.MAXIMUM_TEST, LeaveOut.HEAT, LeaveOut.LYING_FLAT)
           .stoppingFor("bleeding, fluid loss or contractions", "calf pain or swelling")
-          .saying(FindingKind.PREGNANCY_TALK)),
+          .saying(ScreeningFinding.PREGNANCY_TALK)),
   UNDER_18(
       Person::under18,
       "Under 18: no maximum test",
@@ -100,27 +99,28 @@ public enum Context {
       Person::over65,
       "65 and over: longer warm-up",
       "10 min warm-up and cool-down, effort beside every number, balance work.",
-      NONE.margins(Threshold.LONGER_WARM_UP, Threshold.LONGER_WARM_UP).saying(FindingKind.OVER_65)),
+      NONE.margins(Threshold.LONGER_WARM_UP, Threshold.LONGER_WARM_UP)
+          .saying(ScreeningFinding.OVER_65)),
   NECK(
       person -> person.has(Condition.CAROTID_DISEASE) || person.has(Condition.NECK_FAINTING),
       "Neck: wrist pulse or strap only",
       "Carotid disease, or fainting when the neck is touched.",
-      NONE.saying(FindingKind.NECK_NOT_TOUCHED)),
+      NONE.saying(ScreeningFinding.NECK_NOT_TOUCHED)),
   FALLS(
       person -> person.has(Condition.FALLS),
       "Falls: no steps or stairs",
       "Unsteady, or fallen in the last year.",
-      NONE.without(LeaveOut.STEPS).saying(FindingKind.FALLS_NO_STEPS)),
+      NONE.without(LeaveOut.STEPS).saying(ScreeningFinding.FALLS_NO_STEPS)),
   JOINTS(
       person -> person.has(Condition.JOINTS),
       "Joints: mind steps and impact",
       "Ask before steps, stairs or running; ease off when it hurts.",
-      NONE.saying(FindingKind.JOINTS_EASE)),
+      NONE.saying(ScreeningFinding.JOINTS_EASE)),
   NEW_TO_EXERCISE(
       person -> person.activity().sedentary(),
       "New to exercise: talk first",
       "A beginner cannot yet place a “20 out of 20”.",
-      NONE.steerBy(Steering.TALK).saying(FindingKind.TALK_BEFORE_EFFORT));
+      NONE.steerBy(Steering.TALK).saying(ScreeningFinding.TALK_BEFORE_EFFORT));
 
   private final Predicate<Person> concerns;
   private final String words;

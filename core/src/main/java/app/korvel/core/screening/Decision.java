@@ -19,7 +19,7 @@ public enum Decision {
       ClearanceNeeded.BEFORE_START,
       Allows.NOTHING,
       Allows.VIGOROUS,
-      FindingKind.SYMPTOMS_STOP,
+      ScreeningFinding.SYMPTOMS_STOP,
       "Stop training and see a doctor: no exercise until medically cleared.",
       "Refer today, with the screening summary. Nothing is issued until a clearance is on record."),
   SYMPTOMS(
@@ -29,7 +29,7 @@ public enum Decision {
       ClearanceNeeded.BEFORE_START,
       Allows.NOTHING,
       Allows.LIGHT_TO_MODERATE,
-      FindingKind.SYMPTOMS_FIRST,
+      ScreeningFinding.SYMPTOMS_FIRST,
       "No exercise until medically cleared.",
       "Refer, with the screening summary. Nothing is issued until a clearance is on record."),
   WELL(
@@ -39,7 +39,7 @@ public enum Decision {
       ClearanceNeeded.NONE,
       Allows.LIGHT_TO_MODERATE,
       Allows.LIGHT_TO_MODERATE,
-      FindingKind.CLEARANCE_NOT_NEEDED,
+      ScreeningFinding.CLEARANCE_NOT_NEEDED,
       "No clearance needed: start light to moderate and progress gradually.",
       "Count the resting pulse, then prescribe."),
   DISEASE(
@@ -49,7 +49,7 @@ public enum Decision {
       ClearanceNeeded.BEFORE_START,
       Allows.NOTHING,
       Allows.LIGHT_TO_MODERATE,
-      FindingKind.CLEARANCE_FIRST,
+      ScreeningFinding.CLEARANCE_FIRST,
       "Medical clearance first; then light to moderate.",
       "Ask for clearance with the letter, and record the answer here."),
   WELL_ACTIVE(
@@ -59,7 +59,7 @@ public enum Decision {
       ClearanceNeeded.NONE,
       Allows.VIGOROUS,
       Allows.VIGOROUS,
-      FindingKind.CLEARANCE_NOT_NEEDED_ACTIVE,
+      ScreeningFinding.CLEARANCE_NOT_NEEDED_ACTIVE,
       "No clearance needed: moderate or vigorous work may continue; progress gradually.",
       "Count the resting pulse, then prescribe."),
   DISEASE_ACTIVE(
@@ -69,7 +69,7 @@ public enum Decision {
       ClearanceNeeded.BEFORE_VIGOROUS,
       Allows.MODERATE,
       Allows.VIGOROUS,
-      FindingKind.MODERATE_CONTINUES,
+      ScreeningFinding.MODERATE_CONTINUES,
       "Moderate work may continue; vigorous work needs clearance within the last 12 months.",
       "For vigorous work ask for clearance with the letter; moderate work can be prescribed now.");
 
@@ -193,7 +193,7 @@ public enum Decision {
   public List<Finding> findings() {
     return allows == Allows.VIGOROUS || allows == Allows.NOTHING
         ? List.of(finding(asked()))
-        : List.of(finding(asked()), FindingKind.LIGHT_TO_MODERATE.of(sentence));
+        : List.of(finding(asked()), ScreeningFinding.LIGHT_TO_MODERATE.of(sentence));
   }
 
   private String asked() {

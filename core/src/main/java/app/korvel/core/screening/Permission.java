@@ -1,7 +1,6 @@
 package app.korvel.core.screening;
 
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Threshold;
 import java.util.List;
 
@@ -31,8 +30,8 @@ public record Permission(boolean mayIssue, Allows allows, List<Finding> findings
     return findings.stream()
         .filter(
             finding ->
-                finding.code().equals(FindingKind.LIGHT_TO_MODERATE.code())
-                    || finding.code().equals(FindingKind.LIGHT_BY_EFFORT.code()))
+                finding.code().equals(ScreeningFinding.LIGHT_TO_MODERATE.code())
+                    || finding.code().equals(ScreeningFinding.LIGHT_BY_EFFORT.code()))
         .map(Finding::because)
         .findFirst()
         .orElse("");

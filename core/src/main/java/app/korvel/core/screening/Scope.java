@@ -1,7 +1,6 @@
 package app.korvel.core.screening;
 
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -24,7 +23,7 @@ public record Scope(Person person, Permission permission, Effects effects) {
     boolean first = decision.allows() == Allows.NOTHING;
     List<Finding> findings = new ArrayList<>(decision.findings());
     if (first) {
-      findings.add(FindingKind.LIGHT_TO_MODERATE.of(decision.sentence()));
+      findings.add(ScreeningFinding.LIGHT_TO_MODERATE.of(decision.sentence()));
     }
     return new Scope(
         person,

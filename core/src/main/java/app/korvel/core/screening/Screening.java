@@ -56,7 +56,7 @@ public record Screening(
 
   /** What is not said where no rate is used at all. */
   private static final Set<FindingKind> ABOUT_THE_RATE =
-      Set.of(FindingKind.BETA_BLOCKER_STEERING, FindingKind.RATE_RAISING_BESIDE);
+      Set.of(ScreeningFinding.BETA_BLOCKER_STEERING, ScreeningFinding.RATE_RAISING_BESIDE);
 
   public Screening {
     contexts = List.copyOf(contexts);
@@ -102,21 +102,21 @@ public record Screening(
       // That no clearance is needed is not said before all has been asked.
       findings.removeIf(
           finding ->
-              finding.code().equals(FindingKind.CLEARANCE_NOT_NEEDED.code())
-                  || finding.code().equals(FindingKind.CLEARANCE_NOT_NEEDED_ACTIVE.code()));
+              finding.code().equals(ScreeningFinding.CLEARANCE_NOT_NEEDED.code())
+                  || finding.code().equals(ScreeningFinding.CLEARANCE_NOT_NEEDED_ACTIVE.code()));
       findings.add(
-          FindingKind.SCREENING_UNFINISHED.of(
+          ScreeningFinding.SCREENING_UNFINISHED.of(
               missing.stream()
                   .map(topic -> topic.displayName().toLowerCase(Locale.ROOT))
                   .collect(Collectors.joining("; "))));
     }
     if (consentMissing) {
-      findings.add(FindingKind.CONSENT_FIRST.of(person.age()));
+      findings.add(ScreeningFinding.CONSENT_FIRST.of(person.age()));
     }
     List<Answers.Told> toldOtherwise = answers.toldOtherwise();
     if (!toldOtherwise.isEmpty()) {
       findings.add(
-          FindingKind.DISEASE_TOLD_OTHERWISE.of(
+          ScreeningFinding.DISEASE_TOLD_OTHERWISE.of(
               joined(toldOtherwise, told -> told.condition().displayName()),
               joined(toldOtherwise, told -> "“" + told.by() + "”")));
     }
@@ -125,16 +125,18 @@ public record Screening(
         .forEach(
             limit ->
                 findings.add(
-                    FindingKind.LIMIT_LAPSED.of(
+                    ScreeningFinding.LIMIT_LAPSED.of(
                         limit.words(), Days.of(limit.until().orElseThrow()), limit.issuer())));
     if (allows != Allows.VIGOROUS) {
       findings.add(
-          (noRate.isPresent() ? FindingKind.LIGHT_BY_EFFORT : FindingKind.LIGHT_TO_MODERATE)
+          (noRate.isPresent()
+                  ? ScreeningFinding.LIGHT_BY_EFFORT
+                  : ScreeningFinding.LIGHT_TO_MODERATE)
               .of(ceilingBecause(decision, inForce, missing)));
     }
     if (due) {
       findings.add(
-          FindingKind.RESCREENING_DUE.of(
+          ScreeningFinding.RESCREENING_DUE.of(
               changed
                   ? "At a check-in a condition, symptom or medicine was told to be new or different."
                   : "The last answers are of "
@@ -142,7 +144,7 @@ public record Screening(
                       + "; after 12 months all is asked again."));
     }
     if (person.has(Condition.PREGNANCY) && inForce.isEmpty()) {
-      findings.add(FindingKind.PREGNANCY_WORD.of());
+      findings.add(ScreeningFinding.PREGNANCY_WORD.of());
     }
     return new Screening(
         date,
@@ -268,7 +270,7 @@ public record Screening(
               .max(Comparator.comparing(Clearance::until));
       findings.add(
           decision.clearanceNeeded() == ClearanceNeeded.BEFORE_START && lapsed.isPresent()
-              ? FindingKind.CLEARANCE_LAPSED.of(
+              ? ScreeningFinding.CLEARANCE_LAPSED.of(
                   Days.of(lapsed.get().until()), lapsed.get().issuer(), known)
               : decision.finding(known));
       return decision.allows();
@@ -282,7 +284,7 @@ public record Screening(
             : decision.onceCleared();
     Allows allows = rule.atMost(clearance.allows());
     findings.add(
-        FindingKind.CLEARANCE_IN_FORCE.of(
+        ScreeningFinding.CLEARANCE_IN_FORCE.of(
             clearance.issuer(),
             Days.of(clearance.until()),
             clearance.allows().displayName(),
@@ -296,7 +298,7 @@ public record Screening(
     long daysLeft = ChronoUnit.DAYS.between(date, clearance.until());
     if (decision.clearanceNeeded() != ClearanceNeeded.NONE
         && daysLeft <= Threshold.CLEARANCE_LAPSING.whole()) {
-      findings.add(FindingKind.CLEARANCE_LAPSING.of(Days.of(clearance.until()), daysLeft));
+      findings.add(ScreeningFinding.CLEARANCE_LAPSING.of(Days.of(clearance.until()), daysLeft));
     }
     return allows;
   }
@@ -366,12 +368,12 @@ public record Screening(
 
   /** Whether the clearance in force ends within the days in which it is asked for again. */
   public boolean clearanceLapsing() {
-    return has(FindingKind.CLEARANCE_LAPSING);
+    return has(ScreeningFinding.CLEARANCE_LAPSING);
   }
 
   /** Whether a clearance that is needed has lapsed. */
   public boolean clearanceLapsed() {
-    return has(FindingKind.CLEARANCE_LAPSED);
+    return has(ScreeningFinding.CLEARANCE_LAPSED);
   }
 
   private boolean has(FindingKind kind) {
@@ -380,12 +382,12 @@ public record Screening(
 
   /** Whether a written limit is past its day, and still holds. */
   public boolean limitLapsed() {
-    return has(FindingKind.LIMIT_LAPSED);
+    return has(ScreeningFinding.LIMIT_LAPSED);
   }
 
   /** Whether a guardian's consent is missing. */
   public boolean consentMissing() {
-    return has(FindingKind.CONSENT_FIRST);
+    return has(ScreeningFinding.CONSENT_FIRST);
   }
 
   /**

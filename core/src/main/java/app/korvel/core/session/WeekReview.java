@@ -2,7 +2,6 @@ package app.korvel.core.session;
 
 import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.programme.Dose;
@@ -88,7 +87,7 @@ public record WeekReview(
     // The most cautious of the three.
     Earned earned = votes.stream().max(Earned::compareTo).orElseThrow();
     if (open > 0) {
-      because.add(FindingKind.SESSIONS_OPEN.of(open));
+      because.add(SessionFinding.SESSIONS_OPEN.of(open));
     }
     MinutesDone minutes = minutesDone(programme, week, logs);
     Optional<LayOff> layOff = done == 0 ? layOff(programme, week, logs) : Optional.empty();
@@ -115,7 +114,7 @@ public record WeekReview(
     return figures(now).equals(figures(decision.because()))
         ? Optional.empty()
         : Optional.of(
-            FindingKind.DECISION_LOG_CHANGED.of(
+            SessionFinding.DECISION_LOG_CHANGED.of(
                 week, decision.week(), words(decision.because()), words(now)));
   }
 
@@ -240,20 +239,21 @@ public record WeekReview(
   private static Earned warned(List<SessionLog> logs, List<Finding> because) {
     List<SessionLog> warned = logs.stream().filter(log -> !log.warnings().isEmpty()).toList();
     warned.forEach(
-        log -> because.add(FindingKind.WARNING_LOGGED.of(Days.of(log.on()), log.warningWords())));
+        log ->
+            because.add(SessionFinding.WARNING_LOGGED.of(Days.of(log.on()), log.warningWords())));
     return warned.isEmpty() ? Earned.STEP : Earned.BACK;
   }
 
   private static Earned sessions(int done, int planned, List<Finding> because) {
     if (100 * done >= TO_STEP * planned) {
-      because.add(FindingKind.SESSIONS_ENOUGH.of(done, planned));
+      because.add(SessionFinding.SESSIONS_ENOUGH.of(done, planned));
       return Earned.STEP;
     }
     if (100 * done >= TO_HOLD * planned) {
-      because.add(FindingKind.SESSIONS_SOME.of(done, planned));
+      because.add(SessionFinding.SESSIONS_SOME.of(done, planned));
       return Earned.HOLD;
     }
-    because.add(FindingKind.SESSIONS_FEW.of(done, planned));
+    because.add(SessionFinding.SESSIONS_FEW.of(done, planned));
     return Earned.BACK;
   }
 
@@ -261,7 +261,7 @@ public record WeekReview(
   private static Earned effort(List<SessionLog> done, List<Finding> because) {
     List<SessionLog> felt = done.stream().filter(log -> log.rpe20().isPresent()).toList();
     if (felt.isEmpty()) {
-      because.add(FindingKind.EFFORT_UNKNOWN.of());
+      because.add(SessionFinding.EFFORT_UNKNOWN.of());
       return Earned.HOLD;
     }
     BigDecimal count = BigDecimal.valueOf(felt.size());
@@ -279,14 +279,14 @@ public record WeekReview(
             ? "up to " + target.high()
             : target.low() + "–" + target.high();
     if (mean.compareTo(high.add(OVER)) >= 0) {
-      because.add(FindingKind.EFFORT_TOO_HIGH.of(said, asked, tenth(high)));
+      because.add(SessionFinding.EFFORT_TOO_HIGH.of(said, asked, tenth(high)));
       return Earned.BACK;
     }
     if (mean.compareTo(middle) <= 0) {
-      because.add(FindingKind.EFFORT_AS_ASKED.of(said, asked, tenth(middle)));
+      because.add(SessionFinding.EFFORT_AS_ASKED.of(said, asked, tenth(middle)));
       return Earned.STEP;
     }
-    because.add(FindingKind.EFFORT_IN_UPPER_HALF.of(said, asked, tenth(middle)));
+    because.add(SessionFinding.EFFORT_IN_UPPER_HALF.of(said, asked, tenth(middle)));
     return Earned.HOLD;
   }
 

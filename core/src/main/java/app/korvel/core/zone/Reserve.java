@@ -1,6 +1,5 @@
 package app.korvel.core.zone;
 
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Formula;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
@@ -40,7 +39,7 @@ public record Reserve(int restingBpm, int maximumBpm) {
     }
     if (maximumBpm - restingBpm < SMALLEST) {
       throw RefusedException.because(
-          FindingKind.RESERVE_TOO_SMALL.of(maximumBpm - restingBpm),
+          ZoneFinding.RESERVE_TOO_SMALL.of(maximumBpm - restingBpm),
           new InvalidValueException.Fault(
               "maximumBpm",
               "leaves a reserve of " + (maximumBpm - restingBpm) + " bpm",

@@ -1,7 +1,6 @@
 package app.korvel.core.zone;
 
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.LongHand;
@@ -79,11 +78,11 @@ public record Target(int lowBpm, int highBpm, boolean capped, CountCard counts) 
     }
     int capBpm = cap.getAsInt();
     if (capBpm < lowBpm) {
-      return new UnderCap(Optional.empty(), List.of(FindingKind.CAP_BELOW_TARGET.of(capBpm)));
+      return new UnderCap(Optional.empty(), List.of(ZoneFinding.CAP_BELOW_TARGET.of(capBpm)));
     }
     return new UnderCap(
         Optional.of(new Target(lowBpm, capBpm, true, CountCard.of(lowBpm, capBpm, cap))),
-        List.of(FindingKind.CAP_CUTS.of(capBpm)));
+        List.of(ZoneFinding.CAP_CUTS.of(capBpm)));
   }
 
   /**
@@ -111,7 +110,7 @@ public record Target(int lowBpm, int highBpm, boolean capped, CountCard counts) 
     if (target.capped) {
       lines.add(
           Line.of(
-              FindingKind.CAP_CUTS.code(),
+              ZoneFinding.CAP_CUTS.code(),
               "The cap cuts it",
               "the smaller of " + basis.rateAt(high, anchors) + " and " + cap.getAsInt(),
               BigDecimal.valueOf(target.highBpm),

@@ -2,7 +2,6 @@ package app.korvel.core.zone;
 
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
@@ -38,16 +37,16 @@ public record WorkingThresholds(
                 Comparator.comparing(MeasuredThresholds::measuredOn)
                     .thenComparing(MeasuredThresholds::id));
     if (latest.isEmpty()) {
-      return none(latest, FindingKind.THRESHOLDS_MISSING.of());
+      return none(latest, ZoneFinding.THRESHOLDS_MISSING.of());
     }
     if (medicinesChangedAt.filter(latest.get().recordedAt()::isBefore).isPresent()) {
-      return none(latest, FindingKind.THRESHOLDS_STALE.of());
+      return none(latest, ZoneFinding.THRESHOLDS_STALE.of());
     }
     ThresholdRates rates = latest.get().rates();
     if (rates.lowerBpm() <= span.restingBpm() || rates.upperBpm() > span.maximumBpm()) {
       return none(
           latest,
-          FindingKind.THRESHOLDS_OUTSIDE.of(
+          ZoneFinding.THRESHOLDS_OUTSIDE.of(
               rates.lowerBpm(), rates.upperBpm(), span.restingBpm(), span.maximumBpm()));
     }
     return new WorkingThresholds(latest, Optional.of(rates), Optional.empty());

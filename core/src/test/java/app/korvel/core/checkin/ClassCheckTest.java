@@ -8,7 +8,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.korvel.core.checkin.ClassCheck.Call;
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
@@ -140,7 +139,7 @@ class ClassCheckTest {
             OptionalInt.empty(),
             Effects.NONE,
             List.of(),
-            Optional.of(FindingKind.SCREENING_STOPS.of("A doctor's clearance comes first.")));
+            Optional.of(CheckInFinding.SCREENING_STOPS.of("A doctor's clearance comes first.")));
     assertThat(call(17, 15, false, stopped)).isEqualTo(Call.NOT_TODAY);
   }
 

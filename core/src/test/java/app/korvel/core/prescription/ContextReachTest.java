@@ -190,6 +190,14 @@ class ContextReachTest {
     assertThat(made.target().orElseThrow().counts().beats().get(CountWindow.S10))
         .isEqualTo(new Beats(18, 19));
     assertThat(codes(made)).contains("cap-in-force", "cap-cuts");
+    assertThat(made.findings())
+        .filteredOn(finding -> finding.code().equals("cap-in-force"))
+        .singleElement()
+        .satisfies(
+            finding -> {
+              assertThat(finding.message()).isEqualTo("Nothing above 118 bpm.");
+              assertThat(finding.because()).contains("Dr Test").doesNotStartWith("118");
+            });
   }
 
   @Test

@@ -2,10 +2,11 @@ package app.korvel.core.progress;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.korvel.core.maximum.MaximumFinding;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.PrescriptionFinding;
 import app.korvel.core.progress.DueList.Due;
 import app.korvel.core.progress.DueList.Facts;
 import app.korvel.core.progress.DueList.Held;
@@ -99,13 +100,13 @@ class DueListTest {
     Facts facts =
         new Facts(
             ground(WELL, 1),
-            Optional.of(FindingKind.MAXIMUM_DUE.of("20 May 2024", 2, 3, 4)),
+            Optional.of(MaximumFinding.MAXIMUM_DUE.of("20 May 2024", "2")),
             Map.of(),
             Optional.of(
                 new Held(
                     2,
                     TODAY.minusDays(40),
-                    Optional.of(FindingKind.PRESCRIPTION_REVIEW.of(1, 2, 3, 4, 5, 6)))),
+                    Optional.of(PrescriptionFinding.PRESCRIPTION_REVIEW.of(1, 2, 3, 4, 5, 6)))),
             Optional.of(3),
             Optional.of(TODAY));
     assertThat(codes(facts)).containsExactly("maximum-due", "prescription-review", "step-due");

@@ -1,80 +1,71 @@
 package app.korvel.server.calendar;
 
-import app.korvel.core.screening.Client;
 import app.korvel.exchange.calendar.CalendarEvent;
 import app.korvel.exchange.calendar.CalendarFile;
-import app.korvel.server.client.ClientHeads;
 import app.korvel.server.outline.OutlineViews.StepAim;
-import app.korvel.server.programme.ProgrammeDesk.Led;
-import app.korvel.server.session.SessionDesk;
-import app.korvel.server.studio.StudioClock;
-import app.korvel.store.PlannedSessionRepository;
 import app.korvel.store.SavedSession;
+import app.korvel.studio.ClientHead;
+import app.korvel.studio.Studio;
+import app.korvel.studio.programme.Programmes;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.springframework.stereotype.Component;
 
 /** Sessions as calendar programs take them. */
-@Component
-class CalendarFiles {
+final class CalendarFiles {
   /** How much of what is over stays in the calendar of the studio. */
   private static final int DAYS_BACK = 92;
 
-  private final PlannedSessionRepository planned;
-  private final ClientHeads heads;
-  private final SessionDesk desk;
-  private final StudioClock clock;
+  private final Studio studio;
 
-  CalendarFiles(
-      PlannedSessionRepository planned, ClientHeads heads, SessionDesk desk, StudioClock clock) {
-    this.planned = planned;
-    this.heads = heads;
-    this.desk = desk;
-    this.clock = clock;
+  CalendarFiles(Studio studio) {
+    this.studio = studio;
   }
 
   /** One client's own: with the rates, and without the name. */
-  String ofClient(Client client) {
-    Led led = new Led(heads.of(List.of(client.id())).get(client.id()));
+  String ofClient(ClientHead head) {
     List<CalendarEvent> events = new ArrayList<>();
     Described described = new Described();
-    planned.of(client.id()).forEach(session -> events.add(event(described, led, session, false)));
-    return CalendarFile.write("Training, " + client.details().name(), events, clock.zone());
+    studio
+        .store()
+        .planned()
+        .of(head.client().id())
+        .forEach(session -> events.add(event(described, head, session, false)));
+    return CalendarFile.write("Training, " + head.client().details().name(), events, studio.zone());
   }
 
   /** Several clients', each by name. */
-  String ofClients(String name, List<Client> clients) {
-    Map<UUID, Led> led = new HashMap<>();
-    heads
-        .of(clients.stream().map(Client::id).toList())
-        .forEach((id, head) -> led.put(id, new Led(head)));
+  String ofClients(String name, List<ClientHead> clients) {
+    Map<UUID, ClientHead> heads = new HashMap<>();
+    clients.forEach(head -> heads.put(head.client().id(), head));
     List<CalendarEvent> events = new ArrayList<>();
     Described described = new Described();
-    for (SavedSession session : planned.since(clock.today().minusDays(DAYS_BACK))) {
-      if (led.containsKey(session.clientId())) {
-        events.add(event(described, led.get(session.clientId()), session, true));
+    for (SavedSession session :
+        studio.store().planned().since(studio.today().minusDays(DAYS_BACK))) {
+      if (heads.containsKey(session.clientId())) {
+        events.add(event(described, heads.get(session.clientId()), session, true));
       }
     }
-    return CalendarFile.write(name, events, clock.zone());
+    return CalendarFile.write(name, events, studio.zone());
   }
 
   /** Sessions that ask for the same are described once. */
   private final class Described {
     private final Map<List<Object>, StepAim> aims = new HashMap<>();
 
-    StepAim aim(Led led, SavedSession session) {
+    StepAim aim(ClientHead head, SavedSession session) {
       return aims.computeIfAbsent(
           List.of(session.clientId(), session.mode(), session.range()),
-          alike -> desk.aim(led, session.mode(), session.range()));
+          alike ->
+              StepAim.of(new Programmes(studio).runner(head, session.mode()).aim(session.range())));
     }
   }
 
   private static CalendarEvent event(
-      Described described, Led led, SavedSession session, boolean named) {
-    boolean rests = !led.why().isEmpty();
+      Described described, ClientHead head, SavedSession session, boolean named) {
+    boolean rests = !head.notLeading().isEmpty();
     boolean off = session.state() != SavedSession.State.PLANNED;
     String what = session.mode().displayName() + ", " + session.minutes() + " min";
     return new CalendarEvent(
@@ -85,11 +76,11 @@ class CalendarFiles {
         session.at(),
         session.wholeMinutes(),
         (rests && !off ? "Rests: " : "")
-            + (named ? led.client().details().name() + ": " : "")
+            + (named ? head.client().details().name() + ": " : "")
             + what,
         rests
             ? "Not to be done now: ask your instructor."
-            : described(described.aim(led, session), session),
+            : described(described.aim(head, session), session),
         off);
   }
 

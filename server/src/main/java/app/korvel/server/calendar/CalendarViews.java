@@ -1,14 +1,23 @@
 package app.korvel.server.calendar;
 
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.session.SessionLog;
+import app.korvel.core.zone.Level;
 import app.korvel.store.BusyRepository.BusyCalendar;
+import app.korvel.store.BusyRepository.BusyOf;
+import app.korvel.store.SavedSession;
 import app.korvel.store.SubscriptionRepository.Subscription;
+import app.korvel.studio.calendar.StudioDays.DaysSession;
+import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** Calendars as they are received and sent. */
@@ -50,17 +59,125 @@ final class CalendarViews {
       int highPercent,
       int level,
       State state,
-      String words) {}
+      String words) {
+
+    static CalendarSession of(DaysSession session, LocalDate today) {
+      return session
+          .done()
+          .map(log -> done(session, log))
+          .orElseGet(() -> planned(session, session.planned().orElseThrow(), today));
+    }
+
+    private static State state(DaysSession session, LocalDate today) {
+      if (session.done().isPresent()) {
+        return session.done().get().done() ? State.DONE : State.NOT_DONE;
+      }
+      SavedSession planned = session.planned().orElseThrow();
+      return planned.state() == SavedSession.State.SKIPPED
+          ? State.SKIPPED
+          : planned.on().isBefore(today)
+              ? State.OPEN
+              : session.head().held().isPresent() ? State.PLANNED : State.RESTS;
+    }
+
+    private static CalendarSession planned(
+        DaysSession session, SavedSession planned, LocalDate today) {
+      int high = Math.max(planned.range().low(), planned.range().high() - 1);
+      return new CalendarSession(
+          planned.clientId(),
+          session.head().client().details().name(),
+          planned.number(),
+          planned.on(),
+          planned.at().orElse(null),
+          planned.mode(),
+          planned.minutes(),
+          planned.wholeMinutes(),
+          planned.range().low(),
+          planned.range().high(),
+          Level.atPercent(BigDecimal.valueOf(high)).number(),
+          state(session, today),
+          "");
+    }
+
+    private static CalendarSession done(DaysSession session, SessionLog log) {
+      return new CalendarSession(
+          session.head().client().id(),
+          session.head().client().details().name(),
+          log.number().orElse(null),
+          log.on(),
+          session.time().orElse(null),
+          log.mode(),
+          log.minutes(),
+          session.planned().map(SavedSession::wholeMinutes).orElse(log.minutes()),
+          log.asked().range().low(),
+          log.asked().range().high(),
+          log.level().number(),
+          log.done() ? State.DONE : State.NOT_DONE,
+          log.words());
+    }
+  }
 
   /** A busy time; whose, or nobody's for the studio. */
-  record BusyTimeView(@Nullable UUID clientId, LocalDateTime from, LocalDateTime to) {}
+  record BusyTimeView(@Nullable UUID clientId, LocalDateTime from, LocalDateTime to) {
+    static BusyTimeView of(BusyOf busy) {
+      return new BusyTimeView(busy.clientId().orElse(null), busy.busy().from(), busy.busy().to());
+    }
+  }
 
+  /**
+   * How much there is on a day; one with nothing is left out.
+   *
+   * @param sessions planned or done
+   */
+  record CalendarDay(LocalDate date, int sessions, int done) {
+    static CalendarDay of(LocalDate date, List<DaysSession> sessions) {
+      long done =
+          sessions.stream()
+              .filter(session -> session.done().filter(SessionLog::done).isPresent())
+              .count();
+      return new CalendarDay(date, sessions.size(), (int) done);
+    }
+  }
+
+  /**
+   * Days of a calendar.
+   *
+   * @param sessions of each day the first, as many as were asked for
+   */
   record CalendarView(
       LocalDate from,
       LocalDate to,
       LocalDate today,
+      List<CalendarDay> days,
       List<CalendarSession> sessions,
-      List<BusyTimeView> busy) {}
+      List<BusyTimeView> busy) {
+
+    static CalendarView of(
+        LocalDate from,
+        LocalDate to,
+        LocalDate today,
+        List<DaysSession> sessions,
+        int most,
+        List<BusyOf> busy) {
+      Map<LocalDate, List<DaysSession>> byDay =
+          sessions.stream()
+              .collect(
+                  Collectors.groupingBy(
+                      DaysSession::date, LinkedHashMap::new, Collectors.toList()));
+      return new CalendarView(
+          from,
+          to,
+          today,
+          byDay.entrySet().stream()
+              .map(day -> CalendarDay.of(day.getKey(), day.getValue()))
+              .toList(),
+          byDay.values().stream()
+              .flatMap(day -> day.stream().limit(most))
+              .map(session -> CalendarSession.of(session, today))
+              .toList(),
+          busy.stream().map(BusyTimeView::of).toList());
+    }
+  }
 
   record SubscriptionRequest(@Nullable UUID clientId, String name) {}
 

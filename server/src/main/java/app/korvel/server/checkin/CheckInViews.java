@@ -7,22 +7,29 @@ import app.korvel.core.checkin.Glucose;
 import app.korvel.core.checkin.Ketones;
 import app.korvel.core.checkin.Outcome;
 import app.korvel.core.checkin.Verdict;
+import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.Threshold;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.pulse.PulseSource;
+import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.Rhythm;
 import app.korvel.core.pulse.UsualPulse;
 import app.korvel.core.screening.Measure;
+import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Symptom;
-import app.korvel.server.web.FindingView;
 import app.korvel.server.web.Within;
 import app.korvel.store.SavedCheckIn;
+import app.korvel.studio.ClientHead;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -95,6 +102,10 @@ final class CheckInViews {
       @Nullable List<Told> told,
       @Nullable DecidedRequest decided) {
 
+    Optional<Verdict.OwnDecision> ownDecision(Verdict verdict) {
+      return Optional.ofNullable(decided).map(own -> verdict.decide(own.outcome(), own.reason()));
+    }
+
     CheckIn checkIn() {
       return new CheckIn(
           bpm(),
@@ -134,7 +145,7 @@ final class CheckInViews {
       int pulseBpm,
       @Nullable Integer usualBpm,
       @Nullable Integer lightBelowBpm,
-      List<FindingView> findings) {
+      List<Finding> findings) {
 
     static VerdictView of(
         CheckIn found, Verdict verdict, OptionalInt usual, Optional<Integer> lightBelow) {
@@ -146,7 +157,7 @@ final class CheckInViews {
           found.pulseBpm(),
           usual.isPresent() ? usual.getAsInt() : null,
           lightBelow.orElse(null),
-          FindingView.of(verdict.findings()));
+          verdict.findings());
     }
   }
 
@@ -167,7 +178,7 @@ final class CheckInViews {
       Outcome byRule,
       boolean recount,
       @Nullable String reason,
-      List<FindingView> findings) {
+      List<Finding> findings) {
 
     static CheckInView of(SavedCheckIn saved) {
       CheckIn found = saved.checkIn();
@@ -187,7 +198,7 @@ final class CheckInViews {
           saved.verdict().outcome(),
           saved.verdict().recount(),
           saved.decided().map(Verdict.OwnDecision::reason).orElse(null),
-          FindingView.of(saved.verdict().findings()));
+          saved.verdict().findings());
     }
   }
 
@@ -221,7 +232,54 @@ final class CheckInViews {
       List<String> carry,
       boolean glucoseInMmol,
       List<ToldOption> told,
-      List<WorseOption> symptoms) {}
+      List<WorseOption> symptoms) {
+    private static final int PAST = 12;
+
+    static CheckInSheet of(ClientHead head, List<RestingReading> taken, List<SavedCheckIn> recent) {
+      Screening screening = head.screening();
+      Posture posture = head.usual().map(UsualPulse::posture).orElse(Posture.SEATED);
+      PulseSource source = head.usual().map(UsualPulse::source).orElse(PulseSource.COUNT);
+      return new CheckInSheet(
+          recent.stream()
+              .filter(saved -> saved.on().equals(screening.date()))
+              .findFirst()
+              .map(CheckInView::of)
+              .orElse(null),
+          recent.stream().map(CheckInView::of).toList(),
+          head.usual().map(UsualPulse::bpm).orElse(null),
+          posture,
+          source,
+          Threshold.PULSE_LIGHT_ONLY.whole(),
+          Threshold.PULSE_NOT_TODAY.whole(),
+          past(taken, posture, source, screening.zone()),
+          screening.effects().ask(),
+          screening.effects().carry(),
+          recent.stream()
+              .flatMap(saved -> saved.checkIn().glucose().stream())
+              .findFirst()
+              .map(glucose -> glucose.unit() == Glucose.Unit.MMOL_L)
+              .orElse(true),
+          Arrays.stream(Told.values())
+              .map(told -> new ToldOption(told, told.displayName()))
+              .toList(),
+          Arrays.stream(Symptom.values())
+              .map(symptom -> new WorseOption(symptom, symptom.displayName()))
+              .toList());
+    }
+
+    private static List<PastPulse> past(
+        List<RestingReading> taken, Posture posture, PulseSource source, ZoneId zone) {
+      List<PastPulse> alike =
+          taken.stream()
+              .filter(reading -> reading.posture() == posture && reading.source() == source)
+              .sorted(Comparator.comparing(RestingReading::takenAt))
+              .map(
+                  reading ->
+                      new PastPulse(LocalDate.ofInstant(reading.takenAt(), zone), reading.bpm()))
+              .toList();
+      return alike.subList(Math.max(0, alike.size() - PAST), alike.size());
+    }
+  }
 
   /** A check-in of someone unknown: all but age and pulse may be left out. */
   record CheckInOfAnyoneRequest(
@@ -276,13 +334,10 @@ final class CheckInViews {
   }
 
   record CheckInAnswer(
-      Outcome outcome, boolean mayOverride, boolean recount, List<FindingView> findings) {
+      Outcome outcome, boolean mayOverride, boolean recount, List<Finding> findings) {
     static CheckInAnswer of(Verdict verdict) {
       return new CheckInAnswer(
-          verdict.outcome(),
-          verdict.mayOverride(),
-          verdict.recount(),
-          FindingView.of(verdict.findings()));
+          verdict.outcome(), verdict.mayOverride(), verdict.recount(), verdict.findings());
     }
   }
 }

@@ -1,8 +1,8 @@
 package app.korvel.server.client;
 
+import app.korvel.core.measure.Finding;
 import app.korvel.core.prescription.Change;
 import app.korvel.core.prescription.Groundwork;
-import app.korvel.server.web.FindingView;
 import java.math.BigDecimal;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -40,11 +40,7 @@ public final class ChangeViews {
    * @param review why the prescription is to be looked at again; null where it is not
    */
   public record ChangeView(
-      SpanView before,
-      SpanView after,
-      int lowPercent,
-      int highPercent,
-      @Nullable FindingView review) {
+      SpanView before, SpanView after, int lowPercent, int highPercent, @Nullable Finding review) {
 
     public static @Nullable ChangeView of(Optional<Change> change) {
       return change
@@ -56,7 +52,7 @@ public final class ChangeViews {
                       SpanView.of(moved.after()),
                       moved.lowPercent(),
                       moved.highPercent(),
-                      moved.review().map(FindingView::of).orElse(null)))
+                      moved.review().orElse(null)))
           .orElse(null);
     }
   }

@@ -1,36 +1,22 @@
 package app.korvel.server.client;
 
-import app.korvel.core.maximum.WorkingMaximum;
 import app.korvel.core.measure.InvalidValueException;
-import app.korvel.core.prescription.Groundwork;
-import app.korvel.core.pulse.WorkingResting;
-import app.korvel.core.screening.Cap;
 import app.korvel.core.screening.Client;
-import app.korvel.server.client.ChangeViews.SpanView;
 import app.korvel.server.client.ClientViews.ArchiveRequest;
 import app.korvel.server.client.ClientViews.ChangeRequest;
-import app.korvel.server.client.ClientViews.CheckedToday;
 import app.korvel.server.client.ClientViews.ClientList;
 import app.korvel.server.client.ClientViews.ClientOverview;
 import app.korvel.server.client.ClientViews.ClientRow;
 import app.korvel.server.client.ClientViews.ClientView;
 import app.korvel.server.client.ClientViews.DetailsRequest;
-import app.korvel.server.client.ClientViews.EquationFacts;
-import app.korvel.server.client.ClientViews.MaximumInUse;
 import app.korvel.server.client.ClientViews.NameList;
-import app.korvel.server.client.ClientViews.PrescriptionInUse;
-import app.korvel.server.client.ClientViews.StandingView;
-import app.korvel.server.client.ClientViews.StepView;
-import app.korvel.server.client.ClientViews.WatchView;
-import app.korvel.server.client.TargetInQuestion.AimView;
-import app.korvel.server.studio.StudioClock;
-import app.korvel.server.web.FindingView;
-import app.korvel.server.web.OneWrite;
 import app.korvel.server.web.Problems;
-import app.korvel.store.CheckInRepository;
-import app.korvel.store.ClientRepository;
-import app.korvel.store.Ids;
 import app.korvel.store.StaleVersionException;
+import app.korvel.studio.Actor;
+import app.korvel.studio.Studio;
+import app.korvel.studio.client.AddClient;
+import app.korvel.studio.client.ArchiveClient;
+import app.korvel.studio.client.ChangeClient;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -52,29 +38,10 @@ class ClientController {
   private static final int MOST_WORDS = 20;
   private static final int LONGEST_SEARCH = 200;
 
-  private final ClientRepository clients;
-  private final CheckInRepository checkIns;
-  private final ClientRecords records;
-  private final ClientHeads heads;
-  private final TargetInQuestion target;
-  private final StudioClock clock;
-  private final Ids ids;
+  private final Studio studio;
 
-  ClientController(
-      ClientRepository clients,
-      CheckInRepository checkIns,
-      ClientRecords records,
-      ClientHeads heads,
-      TargetInQuestion target,
-      StudioClock clock,
-      Ids ids) {
-    this.clients = clients;
-    this.checkIns = checkIns;
-    this.records = records;
-    this.heads = heads;
-    this.target = target;
-    this.clock = clock;
-    this.ids = ids;
+  ClientController(Studio studio) {
+    this.studio = studio;
   }
 
   @GetMapping
@@ -83,15 +50,15 @@ class ClientController {
       @RequestParam(defaultValue = "false") boolean archived) {
     checkSearch(q);
     return new ClientList(
-        heads.find(q, archived).stream().map(ClientController::row).toList(),
-        clients.count(false),
-        clients.count(true));
+        studio.heads().find(q, archived).stream().map(ClientRow::of).toList(),
+        studio.store().clients().count(false),
+        studio.store().clients().count(true));
   }
 
   /** Names alone, to pick from. */
   @GetMapping("/names")
   NameList names() {
-    return new NameList(ClientName.of(clients.find("", false)));
+    return new NameList(ClientName.of(studio.store().clients().find("", false)));
   }
 
   private static void checkSearch(String typed) {
@@ -103,86 +70,35 @@ class ClientController {
     }
   }
 
-  private static ClientRow row(ClientHead head) {
-    Groundwork ground = head.ground();
-    return new ClientRow(
-        head.client().id(),
-        head.client().details().name(),
-        head.client().details().note(),
-        ground.person().age(),
-        WatchView.of(head.screening()),
-        ground.resting().map(WorkingResting::bpm).orElse(null),
-        ground.maximum().map(WorkingMaximum::bpm).orElse(null),
-        ground.noRateBecause().isEmpty(),
-        StepView.of(ground, head.status()));
-  }
-
-  @OneWrite
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
-  ClientView add(@RequestBody DetailsRequest request) {
-    Client client = clients.add(ids.next(), request.details(clock.today()), clock.now());
-    return ClientView.of(client, clock.today());
+  ClientView add(Actor who, @RequestBody DetailsRequest request) {
+    return view(new AddClient(studio).by(who, request.details(studio.today())));
   }
 
-  @OneWrite
   @PutMapping("/{id}")
-  ClientView change(@PathVariable UUID id, @RequestBody ChangeRequest request) {
-    records.open(id);
-    Client.Details details = request.details().details(clock.today());
-    return clients
-        .change(id, request.version(), details, clock.now())
-        .map(client -> ClientView.of(client, clock.today()))
-        .orElseThrow(() -> ClientRecords.unknown(id));
+  ClientView change(Actor who, @PathVariable UUID id, @RequestBody ChangeRequest request) {
+    Client.Details details = request.details().details(studio.today());
+    return view(new ChangeClient(studio).by(who, id, request.version(), details));
   }
 
-  /** Puts a client away, or brings one back; nothing is deleted. */
-  @OneWrite
   @PutMapping("/{id}/archived")
-  ClientView archive(@PathVariable UUID id, @RequestBody ArchiveRequest request) {
-    return clients
-        .archive(id, request.version(), request.archived(), clock.now())
-        .map(client -> ClientView.of(client, clock.today()))
-        .orElseThrow(() -> ClientRecords.unknown(id));
+  ClientView archive(Actor who, @PathVariable UUID id, @RequestBody ArchiveRequest request) {
+    return view(new ArchiveClient(studio).by(who, id, request.version(), request.archived()));
+  }
+
+  private ClientView view(Client client) {
+    return ClientView.of(client, studio.today());
   }
 
   /** Nothing is lost: the answer carries the record as it is now, the asker still has theirs. */
   @ExceptionHandler
   ResponseEntity<Object> stale(StaleVersionException stale) {
-    return Problems.stale(stale, ClientView.of(stale.current(Client.class), clock.today()));
+    return Problems.stale(stale, view(stale.current(Client.class)));
   }
 
   @GetMapping("/{id}")
   ClientOverview overview(@PathVariable UUID id) {
-    ClientHead head = records.head(id);
-    Client client = head.client();
-    Groundwork ground = head.ground();
-    AimView aim = target.of(client);
-    return new ClientOverview(
-        ClientView.of(client, clock.today()),
-        EquationFacts.of(ground.person()),
-        checkIns.of(id, 1).stream()
-            .filter(checkIn -> checkIn.on().equals(clock.today()))
-            .findFirst()
-            .map(CheckedToday::of)
-            .orElse(null),
-        WatchView.of(ground.screening()),
-        ground.mayIssue(),
-        ground.permission().vigorous(),
-        FindingView.of(ground.permission().findings()),
-        ground.resting().map(WorkingResting::bpm).orElse(null),
-        ground.maximum().map(MaximumInUse::of).orElse(null),
-        SpanView.of(head.ground(aim.mode())),
-        aim,
-        ground.screening().cap().map(Cap::bpm).orElse(null),
-        head.prescription()
-            .map(
-                saved ->
-                    new PrescriptionInUse(
-                        saved.version(),
-                        StandingView.of(head.standing().orElseThrow()),
-                        saved.prescription().date()))
-            .orElse(null),
-        StepView.of(ground, head.status()));
+    return ClientOverview.of(studio.head(id), studio.store().checkIns().of(id, 1));
   }
 }

@@ -3,10 +3,11 @@ package app.korvel.server.client;
 import app.korvel.core.checkin.Outcome;
 import app.korvel.core.maximum.WorkingMaximum;
 import app.korvel.core.maximum.WorkingMaximum.Origin;
+import app.korvel.core.measure.Finding;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.JobStep;
-import app.korvel.core.prescription.JobStep.SavedStatus;
 import app.korvel.core.prescription.Standing;
+import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Cap;
 import app.korvel.core.screening.Client;
@@ -14,13 +15,12 @@ import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.Sex;
 import app.korvel.server.client.ChangeViews.SpanView;
-import app.korvel.server.client.TargetInQuestion.AimView;
-import app.korvel.server.web.FindingView;
 import app.korvel.store.SavedCheckIn;
+import app.korvel.studio.ClientHead;
+import app.korvel.studio.ClientHead.Aimed;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -66,33 +66,11 @@ public final class ClientViews {
     }
   }
 
-  /** A rate that nothing goes above, and where it comes from. */
-  public record CapView(int bpm, String because) {
-    public static CapView of(Cap cap) {
-      return new CapView(cap.bpm(), cap.because());
-    }
-  }
-
-  /** Whether a saved prescription holds. */
-  public record StandingView(Standing.State state, List<FindingView> findings) {
-    public static StandingView of(Standing standing) {
-      return new StandingView(standing.state(), FindingView.of(standing.findings()));
-    }
-  }
-
   /** What to watch with someone, in a few words. */
   public record WatchView(String words, String because) {
     public static List<WatchView> of(Screening screening) {
       return screening.contexts().stream()
           .map(context -> new WatchView(context.words(), context.because()))
-          .toList();
-    }
-  }
-
-  record StepView(JobStep.Step step, JobStep.State state, String detail) {
-    static List<StepView> of(Groundwork ground, Optional<SavedStatus> saved) {
-      return JobStep.path(ground, saved).stream()
-          .map(step -> new StepView(step.step(), step.state(), step.detail()))
           .toList();
     }
   }
@@ -115,7 +93,7 @@ public final class ClientViews {
     }
   }
 
-  record PrescriptionInUse(int version, StandingView standing, LocalDate date) {}
+  record PrescriptionInUse(int version, Standing standing, LocalDate date) {}
 
   /**
    * One row of the list.
@@ -131,7 +109,21 @@ public final class ClientViews {
       @Nullable Integer restingBpm,
       @Nullable Integer maximumBpm,
       boolean ratesUsed,
-      List<StepView> steps) {}
+      List<JobStep> steps) {
+    static ClientRow of(ClientHead head) {
+      Groundwork ground = head.ground();
+      return new ClientRow(
+          head.client().id(),
+          head.client().details().name(),
+          head.client().details().note(),
+          ground.person().age(),
+          WatchView.of(head.screening()),
+          ground.resting().map(WorkingResting::bpm).orElse(null),
+          ground.maximum().map(WorkingMaximum::bpm).orElse(null),
+          ground.noRateBecause().isEmpty(),
+          JobStep.path(ground, head.status()));
+    }
+  }
 
   /**
    * Those found.
@@ -177,12 +169,45 @@ public final class ClientViews {
       List<WatchView> watch,
       boolean mayIssue,
       boolean vigorous,
-      List<FindingView> screening,
+      List<Finding> screening,
       @Nullable Integer restingBpm,
       @Nullable MaximumInUse maximum,
       @Nullable SpanView span,
-      AimView aim,
+      Aimed aim,
       @Nullable Integer capBpm,
       @Nullable PrescriptionInUse prescription,
-      List<StepView> steps) {}
+      List<JobStep> steps) {
+
+    static ClientOverview of(ClientHead head, List<SavedCheckIn> latest) {
+      Groundwork ground = head.ground();
+      LocalDate today = head.screening().date();
+      Aimed aim = head.aimed();
+      return new ClientOverview(
+          ClientView.of(head.client(), today),
+          EquationFacts.of(ground.person()),
+          latest.stream()
+              .filter(checkIn -> checkIn.on().equals(today))
+              .findFirst()
+              .map(CheckedToday::of)
+              .orElse(null),
+          WatchView.of(head.screening()),
+          ground.mayIssue(),
+          ground.permission().vigorous(),
+          ground.permission().findings(),
+          ground.resting().map(WorkingResting::bpm).orElse(null),
+          ground.maximum().map(MaximumInUse::of).orElse(null),
+          SpanView.of(head.ground(aim.mode())),
+          aim,
+          head.screening().cap().map(Cap::bpm).orElse(null),
+          head.prescription()
+              .map(
+                  saved ->
+                      new PrescriptionInUse(
+                          saved.version(),
+                          head.standing().orElseThrow(),
+                          saved.prescription().date()))
+              .orElse(null),
+          JobStep.path(ground, head.status()));
+    }
+  }
 }

@@ -8,14 +8,18 @@ import app.korvel.core.fieldtest.FieldTestProtocol;
 import app.korvel.core.fieldtest.FieldTestResult;
 import app.korvel.core.fieldtest.FieldTestRun;
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Grade;
 import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.pulse.PulseSource;
-import app.korvel.server.web.FindingView;
+import app.korvel.core.screening.StopSigns;
 import app.korvel.server.web.Within;
+import app.korvel.store.FieldTestRepository.SavedFieldTest;
+import app.korvel.studio.ClientHead;
+import app.korvel.studio.Stamp;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Arrays;
@@ -23,6 +27,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Field tests as they are received and sent. */
@@ -36,7 +41,7 @@ final class FieldTestViews {
       List<Mode> modes,
       boolean open,
       boolean onlyToday,
-      List<FindingView> findings) {
+      List<Finding> findings) {
 
     static FieldTestOption of(FieldTestEligibility eligibility) {
       FieldTestProtocol protocol = eligibility.protocol();
@@ -47,7 +52,7 @@ final class FieldTestViews {
           protocol.modes(),
           eligibility.open(),
           eligibility.onlyToday(),
-          FindingView.of(eligibility.findings()));
+          eligibility.findings());
     }
   }
 
@@ -67,7 +72,22 @@ final class FieldTestViews {
       boolean running,
       @Nullable Integer peakBpm,
       @Nullable Grade grade,
-      String words) {}
+      String words) {
+    static FieldTestRow of(SavedFieldTest saved) {
+      FieldTest test = saved.run().test();
+      FieldTestResult result = FieldTestResult.of(saved.run());
+      Optional<FieldTestRun.Reading> peak = result.peak().filter(found -> !saved.running());
+      return new FieldTestRow(
+          test.id(),
+          test.protocol().displayName(),
+          test.mode(),
+          test.startedAt(),
+          saved.running(),
+          peak.map(FieldTestRun.Reading::bpm).orElse(null),
+          peak.isPresent() ? result.grade() : null,
+          saved.running() ? "Going on" : result.finding().message());
+    }
+  }
 
   /**
    * What may be done with a client, and what was.
@@ -87,8 +107,9 @@ final class FieldTestViews {
       @Within(Limit.WARMED_UP) Integer warmedUpMinutes,
       List<Assurance> assured) {
 
-    FieldTest test(UUID id, Instant now) {
-      return FieldTest.begin(id, protocol, mode, warmedUpMinutes, Set.copyOf(assured), now);
+    FieldTest test(Stamp stamp) {
+      return FieldTest.begin(
+          stamp.id(), protocol, mode, warmedUpMinutes, Set.copyOf(assured), stamp.at());
     }
   }
 
@@ -160,38 +181,15 @@ final class FieldTestViews {
     }
   }
 
-  record StandView(
-      FieldTestRun.Phase phase,
-      int bout,
-      Instant since,
-      @Nullable Instant until,
-      @Nullable Instant latest,
-      boolean mayStart,
-      boolean mayFinish,
-      boolean plateau) {
-
-    static StandView of(FieldTestRun.Stand stand) {
-      return new StandView(
-          stand.phase(),
-          stand.bout(),
-          stand.since(),
-          stand.until().orElse(null),
-          stand.latest().orElse(null),
-          stand.mayStart(),
-          stand.mayFinish(),
-          stand.plateau());
-    }
-  }
-
   /** What a test was worth, as far as it has come. */
   record ResultView(
-      @Nullable Integer peakBpm, Grade grade, List<String> departures, FindingView finding) {
+      @Nullable Integer peakBpm, Grade grade, List<String> departures, Finding finding) {
     static ResultView of(FieldTestResult result) {
       return new ResultView(
           result.peak().map(FieldTestRun.Reading::bpm).orElse(null),
           result.grade(),
           result.departures(),
-          FindingView.of(result.finding()));
+          result.finding());
     }
   }
 
@@ -222,11 +220,45 @@ final class FieldTestViews {
       LocalDate day,
       Instant startedAt,
       Instant now,
-      StandView stand,
+      FieldTestRun.Stand stand,
       List<BoutView> bouts,
       ResultView result,
       @Nullable UUID overBy,
       @Nullable UUID keptAs,
       List<String> stopSigns,
-      String stopAction) {}
+      String stopAction) {
+
+    static FieldTestView of(
+        SavedFieldTest saved, ClientHead head, Optional<UUID> keptAs, Instant now) {
+      FieldTestRun run = saved.run();
+      FieldTest test = run.test();
+      FieldTestProtocol protocol = test.protocol();
+      return new FieldTestView(
+          test.id(),
+          saved.clientId(),
+          head.client().details().name(),
+          protocol,
+          protocol.displayName(),
+          protocol.summary(),
+          protocol.question(),
+          protocol.work(),
+          protocol.rest(),
+          protocol.fewestBouts(),
+          protocol.mostBouts(),
+          (int) protocol.bout().toSeconds(),
+          (int) protocol.countsFrom().toSeconds(),
+          test.mode(),
+          LocalDate.ofInstant(test.startedAt(), head.screening().zone()),
+          test.startedAt(),
+          now,
+          run.at(now),
+          run.bouts().stream().map(bout -> BoutView.of(bout, protocol)).toList(),
+          ResultView.of(FieldTestResult.of(run)),
+          run.overBy().orElse(null),
+          keptAs.orElse(null),
+          Stream.concat(head.screening().effects().stopAlso().stream(), StopSigns.SIGNS.stream())
+              .toList(),
+          StopSigns.ACTION);
+    }
+  }
 }

@@ -1,20 +1,29 @@
 package app.korvel.server.floor;
 
 import app.korvel.core.checkin.ClassCheck;
+import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.Threshold;
 import app.korvel.core.pulse.BackToRest;
+import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
+import app.korvel.core.pulse.UsualPulse;
+import app.korvel.core.screening.Client;
 import app.korvel.server.client.ClientName;
-import app.korvel.server.web.FindingView;
 import app.korvel.server.web.Within;
 import app.korvel.server.web.Words;
 import app.korvel.store.SavedClassCount;
 import app.korvel.store.SavedClassCount.Moment;
+import app.korvel.studio.checkin.CheckInClass;
+import app.korvel.studio.checkin.ClassCounts;
+import app.korvel.studio.checkin.Counted;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** Classes counted together, as they are received and sent. */
@@ -25,7 +34,20 @@ final class ClassCountViews {
   record LastClass(UUID id, Instant startedAt, List<UUID> members) {}
 
   /** What putting a class together starts from: everyone, and the last class. */
-  record ClassStart(List<ClientName> people, @Nullable LastClass last) {}
+  record ClassStart(List<ClientName> people, @Nullable LastClass last) {
+    static ClassStart of(List<Client> everyone, Optional<SavedClassCount> last) {
+      Set<UUID> present = everyone.stream().map(Client::id).collect(Collectors.toSet());
+      return new ClassStart(
+          ClientName.of(everyone),
+          last.map(
+                  saved ->
+                      new LastClass(
+                          saved.id(),
+                          saved.startedAt(),
+                          saved.members().stream().filter(present::contains).toList()))
+              .orElse(null));
+    }
+  }
 
   /**
    * A class to count.
@@ -42,7 +64,18 @@ final class ClassCountViews {
       @Nullable Boolean settled,
       List<UUID> people,
       @Nullable @Within(Limit.MINUTES_AFTER) Integer minutesAfter,
-      @Nullable UUID follows) {}
+      @Nullable UUID follows) {
+    ClassCounts.Begun begun() {
+      return new ClassCounts.Begun(
+          moment,
+          CountWindow.of(windowSeconds),
+          posture == null ? Posture.SEATED : posture,
+          settled == null || settled,
+          people,
+          Optional.ofNullable(minutesAfter),
+          Optional.ofNullable(follows));
+    }
+  }
 
   /** Who is left out when those with nothing against them are checked in; nobody where null. */
   record CheckTheseRequest(@Nullable List<UUID> leaveOut) {}
@@ -63,15 +96,11 @@ final class ClassCountViews {
    * @param rank 0 for those to talk to first
    * @param talk whether to talk to them
    */
-  record CallView(String id, String words, int rank, boolean talk, List<FindingView> findings) {
+  record CallView(String id, String words, int rank, boolean talk, List<Finding> findings) {
     static CallView of(ClassCheck check) {
       ClassCheck.Call call = check.call();
       return new CallView(
-          Words.of(call),
-          call.displayName(),
-          call.ordinal(),
-          call.talk(),
-          FindingView.of(check.findings()));
+          Words.of(call), call.displayName(), call.ordinal(), call.talk(), check.findings());
     }
 
     static CallView of(BackToRest back) {
@@ -81,7 +110,7 @@ final class ClassCountViews {
           state.displayName(),
           state.ordinal(),
           state.talk(),
-          FindingView.of(List.of(back.finding())));
+          List.of(back.finding()));
     }
   }
 
@@ -105,7 +134,20 @@ final class ClassCountViews {
       @Nullable CallView call,
       List<String> alsoAsked,
       boolean checkedIn,
-      boolean readyToCheckIn) {}
+      boolean readyToCheckIn) {
+    static PersonRow of(Counted counted) {
+      return new PersonRow(
+          counted.head().client().id(),
+          counted.head().client().details().name(),
+          counted.head().usual().map(UsualPulse::bpm).orElse(null),
+          counted.first().map(CountedView::of).orElse(null),
+          counted.again().map(CountedView::of).orElse(null),
+          counted.check().map(CallView::of).or(() -> counted.back().map(CallView::of)).orElse(null),
+          counted.check().map(ClassCheck::alsoAsked).orElse(List.of()),
+          counted.checkedIn().isPresent(),
+          counted.readyToCheckIn());
+    }
+  }
 
   /**
    * A class count as it stands.
@@ -127,12 +169,8 @@ final class ClassCountViews {
       int againInMinutes,
       int recountSeconds,
       List<PersonRow> people) {
-    static ClassView of(
-        SavedClassCount saved,
-        Optional<Instant> countedAt,
-        int again,
-        int recount,
-        List<PersonRow> people) {
+    static ClassView of(ClassCounts.Room room) {
+      SavedClassCount saved = room.count();
       return new ClassView(
           saved.id(),
           saved.moment(),
@@ -142,15 +180,20 @@ final class ClassCountViews {
           saved.startedAt(),
           saved.stoppedAt().orElse(null),
           saved.follows().orElse(null),
-          countedAt.orElse(null),
-          again,
-          recount,
-          people);
+          room.countedAt().orElse(null),
+          Threshold.BACK_TO_REST_AGAIN.whole(),
+          ClassCounts.RECOUNT.seconds(),
+          room.people().stream().map(PersonRow::of).toList());
     }
   }
 
   /** A check-in made from a class count. */
   record MadeCheckIn(UUID clientId, UUID checkInId) {}
 
-  record MadeCheckIns(List<MadeCheckIn> made) {}
+  record MadeCheckIns(List<MadeCheckIn> made) {
+    static MadeCheckIns of(List<CheckInClass.Made> made) {
+      return new MadeCheckIns(
+          made.stream().map(each -> new MadeCheckIn(each.client(), each.checkIn().id())).toList());
+    }
+  }
 }

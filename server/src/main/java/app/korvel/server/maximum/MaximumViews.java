@@ -4,20 +4,31 @@ import app.korvel.core.maximum.Estimate;
 import app.korvel.core.maximum.JudgedMaximum;
 import app.korvel.core.maximum.MaximumEstimates;
 import app.korvel.core.maximum.MaximumKind;
+import app.korvel.core.maximum.MaximumRecord;
 import app.korvel.core.maximum.MeasuredMaximum;
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.maximum.RecordedPeak;
+import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.Limit;
+import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.pulse.Grade;
+import app.korvel.core.screening.Activity;
+import app.korvel.core.screening.Cap;
+import app.korvel.core.screening.Client;
+import app.korvel.core.screening.Person;
+import app.korvel.core.screening.Sex;
 import app.korvel.server.client.ChangeViews.SpanView;
 import app.korvel.server.client.ClientViews.MaximumInUse;
-import app.korvel.server.client.TargetInQuestion.AimView;
 import app.korvel.server.measure.WorkingViews.LineView;
-import app.korvel.server.web.FindingView;
 import app.korvel.server.web.Within;
+import app.korvel.store.FieldTestRepository.SavedFieldTest;
+import app.korvel.store.MaximumChoiceRepository.Kept;
+import app.korvel.studio.ClientHead;
+import app.korvel.studio.ClientHead.Aimed;
+import app.korvel.studio.Stamp;
 import java.math.BigDecimal;
-import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -57,16 +68,14 @@ final class MaximumViews {
     }
   }
 
-  record SpreadView(int lowestBpm, int highestBpm) {}
-
   record MaximumView(
       Mode mode,
       @Nullable String recommended,
       @Nullable String inUse,
       boolean chosen,
       List<EstimateView> estimates,
-      @Nullable SpreadView spread,
-      List<FindingView> findings) {
+      MaximumEstimates.@Nullable Spread spread,
+      List<Finding> findings) {
 
     static MaximumView of(MaximumEstimates estimates) {
       return new MaximumView(
@@ -75,11 +84,8 @@ final class MaximumViews {
           estimates.inUse().map(estimate -> estimate.equation().id()).orElse(null),
           estimates.chosen(),
           estimates.estimates().stream().map(EstimateView::of).toList(),
-          estimates
-              .spread()
-              .map(spread -> new SpreadView(spread.lowestBpm(), spread.highestBpm()))
-              .orElse(null),
-          FindingView.of(estimates.findings()));
+          estimates.spread().orElse(null),
+          estimates.findings());
     }
   }
 
@@ -128,7 +134,12 @@ final class MaximumViews {
   }
 
   /** One mode beside the others; null where nothing can be said. */
-  record ModeRow(Mode mode, @Nullable MaximumInUse maximum, @Nullable SpanView span) {}
+  record ModeRow(Mode mode, @Nullable MaximumInUse maximum, @Nullable SpanView span) {
+    static ModeRow of(Mode mode, Groundwork ground) {
+      return new ModeRow(
+          mode, ground.maximum().map(MaximumInUse::of).orElse(null), SpanView.of(ground));
+    }
+  }
 
   /** A way to measure that can be entered. */
   record KindOption(
@@ -169,19 +180,63 @@ final class MaximumViews {
       boolean chosen,
       @Nullable UUID latestChoice,
       List<EstimateView> estimates,
-      @Nullable SpreadView spread,
+      MaximumEstimates.@Nullable Spread spread,
       @Nullable MaximumInUse working,
       List<LineView> longHand,
       List<MeasuredView> measured,
       @Nullable BirthdayView birthday,
       boolean due,
       @Nullable SpanView span,
-      AimView aim,
+      Aimed aim,
       @Nullable Integer capBpm,
       List<ModeRow> modes,
       List<KindOption> kinds,
       @Nullable UUID running,
-      List<FindingView> findings) {}
+      List<Finding> findings) {
+
+    static MaximumSheet of(
+        ClientHead head, Mode mode, List<Kept> choices, List<SavedFieldTest> fieldTests) {
+      Groundwork ground = head.ground(mode);
+      MaximumRecord record = ground.maximumRecord();
+      MaximumView equations = MaximumView.of(record.estimates());
+      return new MaximumSheet(
+          mode,
+          equations.recommended(),
+          equations.inUse(),
+          equations.chosen(),
+          choices.stream().map(Kept::id).findFirst().orElse(null),
+          equations.estimates(),
+          equations.spread(),
+          record.working().map(MaximumInUse::of).orElse(null),
+          record.longHand().map(LineView::of).orElse(List.of()),
+          record.measured().stream().map(MeasuredView::of).toList(),
+          birthday(head, record).orElse(null),
+          record.due(),
+          SpanView.of(ground),
+          head.aimed(mode),
+          head.screening().cap().map(Cap::bpm).orElse(null),
+          Arrays.stream(Mode.values()).map(each -> ModeRow.of(each, head.ground(each))).toList(),
+          KindOption.ALL,
+          fieldTests.stream()
+              .filter(SavedFieldTest::running)
+              .map(saved -> saved.run().test().id())
+              .findFirst()
+              .orElse(null),
+          record.findings());
+    }
+
+    /** An estimate is worked out anew at every birthday; a measured value keeps what it is. */
+    private static Optional<BirthdayView> birthday(ClientHead head, MaximumRecord record) {
+      Client client = head.client();
+      LocalDate on = client.nextBirthday(head.screening().date());
+      return record
+          .working()
+          .filter(working -> working.estimate().isPresent())
+          .map(
+              working ->
+                  new BirthdayView(on, record.estimateAtAge(client.ageOn(on)).orElseThrow()));
+    }
+  }
 
   /** What was measured; the grade is left out for a peak. */
   record MeasuredRequest(
@@ -193,9 +248,9 @@ final class MaximumViews {
       LocalDate measuredOn,
       @Nullable String note) {
 
-    MeasuredMaximum value(UUID id, OptionalInt restingBpm, Instant now, ZoneId zone) {
+    MeasuredMaximum value(Stamp stamp, OptionalInt restingBpm) {
       return MeasuredMaximum.of(
-          id,
+          stamp.id(),
           mode,
           kind,
           protocol == null ? "" : protocol,
@@ -205,8 +260,8 @@ final class MaximumViews {
           note == null ? "" : note,
           Optional.empty(),
           restingBpm,
-          now,
-          zone);
+          stamp.at(),
+          stamp.zone());
     }
   }
 
@@ -223,8 +278,96 @@ final class MaximumViews {
       @Nullable MaximumInUse workingAfter,
       @Nullable SpanView before,
       @Nullable SpanView after,
-      AimView aim) {}
+      Aimed aim) {
+
+    static MeasuredPreview of(
+        MeasuredMaximum value, Groundwork before, Groundwork after, ClientHead head) {
+      return new MeasuredPreview(
+          after.maximumRecord().measured().stream()
+              .filter(each -> each.value().equals(value))
+              .findFirst()
+              .map(MeasuredView::of)
+              .orElseThrow(),
+          before.maximum().map(MaximumInUse::of).orElse(null),
+          after.maximum().map(MaximumInUse::of).orElse(null),
+          SpanView.of(before),
+          SpanView.of(after),
+          head.aimed(value.mode()));
+    }
+  }
 
   /** A measured value that was kept. */
   record KeptMaximum(UUID id) {}
+
+  /**
+   * A recording as CSV: {@code seconds,bpm} or {@code seconds,bpm,steps}, named in the first line.
+   */
+  record PeakRequest(String csv) {}
+
+  record AsideView(int fromSecond, int toSecond, String why) {}
+
+  /**
+   * The peak of a recording.
+   *
+   * @param bpm null where nothing holds long enough
+   */
+  record PeakView(
+      @Nullable Integer bpm, int atSecond, List<AsideView> setAside, List<Finding> findings) {
+    static PeakView of(RecordedPeak peak) {
+      return new PeakView(
+          peak.bpm().isPresent() ? peak.bpm().getAsInt() : null,
+          peak.atSecond(),
+          peak.setAside().stream()
+              .map(
+                  each ->
+                      new AsideView(each.fromSecond(), each.toSecond(), each.why().displayName()))
+              .toList(),
+          peak.findings());
+    }
+  }
+
+  record ChoiceRequest(String method, String reason) {}
+
+  /**
+   * A choice as it was kept.
+   *
+   * @param method the equation's id; null where it went back to the default
+   */
+  record ChoiceView(UUID id, @Nullable String method, @Nullable String reason, LocalDate on) {}
+
+  record ChoiceList(List<ChoiceView> choices) {}
+
+  record MaximumWorkingRequest(
+      MaximumRequest of, String method, @Nullable List<@Nullable BigDecimal> figures) {}
+
+  /** Whom to work the equations out for; what is left out is not known or does not hold. */
+  record MaximumRequest(
+      @Within(Limit.AGE) Integer age,
+      @Nullable Sex sex,
+      @Nullable @Within(Limit.RESTING) Integer restingBpm,
+      @Nullable Activity activity,
+      @Nullable Boolean betaBlocker,
+      @Nullable Boolean heartCondition,
+      @Nullable Boolean heartFailure,
+      @Nullable Mode mode) {
+
+    OptionalInt resting() {
+      return restingBpm == null ? OptionalInt.empty() : OptionalInt.of(restingBpm);
+    }
+
+    Mode modeOrRun() {
+      return mode == null ? Mode.RUN : mode;
+    }
+
+    Person person() {
+      return Person.of(
+          age,
+          sex == null ? Sex.NOT_GIVEN : sex,
+          activity == null ? Activity.SOME : activity,
+          Person.Health.of(
+              Boolean.TRUE.equals(heartCondition),
+              Boolean.TRUE.equals(heartFailure),
+              Boolean.TRUE.equals(betaBlocker)));
+    }
+  }
 }

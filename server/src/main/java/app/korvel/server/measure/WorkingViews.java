@@ -41,20 +41,7 @@ public final class WorkingViews {
     }
   }
 
-  public record OffView(int line, BigDecimal figure, String hint) {
-    static OffView of(LongHand.Off off) {
-      return new OffView(off.line(), off.figure(), off.hint());
-    }
-  }
-
-  public record CheckView(List<Integer> right, @Nullable OffView firstOff, boolean complete) {
-    static CheckView of(LongHand.Check check) {
-      return new CheckView(
-          check.right(), check.firstOff().map(OffView::of).orElse(null), check.complete());
-    }
-  }
-
-  public record WorkingView(List<LineView> lines, @Nullable CheckView check) {
+  public record WorkingView(List<LineView> lines, LongHand.@Nullable Check check) {
 
     /**
      * The sum, and a check of figures where some are given.
@@ -64,9 +51,7 @@ public final class WorkingViews {
     public static WorkingView of(LongHand sum, @Nullable List<@Nullable BigDecimal> figures) {
       return new WorkingView(
           LineView.of(sum),
-          figures == null
-              ? null
-              : CheckView.of(sum.check(figures.stream().map(Optional::ofNullable).toList())));
+          figures == null ? null : sum.check(figures.stream().map(Optional::ofNullable).toList()));
     }
   }
 }

@@ -1,11 +1,9 @@
 package app.korvel.server.outline;
 
 import app.korvel.core.maximum.Mode;
-import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.outline.Outlines;
-import app.korvel.core.outline.Outlines.Named;
+import app.korvel.core.prescription.Runner;
 import app.korvel.core.zone.Reserve;
-import app.korvel.server.client.ClientRecords;
 import app.korvel.server.outline.OutlineViews.ClientOutlineView;
 import app.korvel.server.outline.OutlineViews.NamedOutlineChangeRequest;
 import app.korvel.server.outline.OutlineViews.NamedOutlineRequest;
@@ -15,15 +13,13 @@ import app.korvel.server.outline.OutlineViews.OutlineList;
 import app.korvel.server.outline.OutlineViews.OutlineRequest;
 import app.korvel.server.outline.OutlineViews.OutlineTrialRequest;
 import app.korvel.server.outline.OutlineViews.OutlineView;
-import app.korvel.server.outline.OutlineViews.Runner;
-import app.korvel.server.studio.StudioClock;
-import app.korvel.server.studio.StudioSettings;
-import app.korvel.server.web.OneWrite;
 import app.korvel.server.web.Problems;
-import app.korvel.store.Ids;
-import app.korvel.store.OutlineRepository;
 import app.korvel.store.SavedOutline;
 import app.korvel.store.StaleVersionException;
+import app.korvel.studio.Actor;
+import app.korvel.studio.Studio;
+import app.korvel.studio.outline.OutlineShelf;
+import app.korvel.studio.outline.OwnOutlines;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -43,30 +39,14 @@ import org.springframework.web.bind.annotation.RestController;
 /** Session outlines: the studio's library, and one worked out for a client or on a span. */
 @RestController
 class OutlineController {
-  private final OutlineRepository own;
-  private final OutlineShelf shelf;
-  private final StudioSettings settings;
-  private final ClientRecords records;
-  private final StudioClock clock;
-  private final Ids ids;
+  private final Studio studio;
 
-  OutlineController(
-      OutlineRepository own,
-      OutlineShelf shelf,
-      StudioSettings settings,
-      ClientRecords records,
-      StudioClock clock,
-      Ids ids) {
-    this.own = own;
-    this.shelf = shelf;
-    this.settings = settings;
-    this.records = records;
-    this.clock = clock;
-    this.ids = ids;
+  OutlineController(Studio studio) {
+    this.studio = studio;
   }
 
   private Runner anyone() {
-    return Runner.anyone(Optional.empty(), settings.ways().family());
+    return Runner.anyone(Optional.empty(), studio.settings().ways().family());
   }
 
   @GetMapping("/api/outlines")
@@ -74,7 +54,7 @@ class OutlineController {
     Runner anyone = anyone();
     List<NamedOutlineView> views = new ArrayList<>();
     Outlines.SHIPPED.forEach(named -> views.add(NamedOutlineView.of(named, null, anyone)));
-    own.all().stream().map(this::view).forEach(views::add);
+    studio.store().outlines().all().stream().map(this::view).forEach(views::add);
     return new OutlineList(views);
   }
 
@@ -82,34 +62,29 @@ class OutlineController {
   NamedOutlineView one(@PathVariable String id) {
     return OutlineShelf.shipped(id)
         .map(named -> NamedOutlineView.of(named, null, anyone()))
-        .orElseGet(() -> view(own.get(id).orElseThrow(() -> OutlineShelf.unknown(id))));
+        .orElseGet(
+            () ->
+                view(
+                    studio.store().outlines().get(id).orElseThrow(() -> OutlineShelf.unknown(id))));
   }
 
-  @OneWrite
   @PostMapping("/api/outlines")
   @ResponseStatus(HttpStatus.CREATED)
-  NamedOutlineView add(@RequestBody NamedOutlineRequest request) {
-    return view(own.add(checked(ids.next().toString(), request), clock.now()));
+  NamedOutlineView add(Actor who, @RequestBody NamedOutlineRequest request) {
+    return view(new OwnOutlines(studio).add(who, request::checked));
   }
 
-  @OneWrite
   @PutMapping("/api/outlines/{id}")
-  NamedOutlineView change(@PathVariable String id, @RequestBody NamedOutlineChangeRequest request) {
-    return own.change(request.version(), checked(id, request.outline()), clock.now())
-        .map(this::view)
-        .orElseThrow(() -> OutlineShelf.unknown(id));
+  NamedOutlineView change(
+      Actor who, @PathVariable String id, @RequestBody NamedOutlineChangeRequest request) {
+    return view(
+        new OwnOutlines(studio).change(who, request.version(), request.outline().checked(id)));
   }
 
-  /** Puts one away, or brings one back. Sessions that use it keep it as it was. */
-  @OneWrite
   @PutMapping("/api/outlines/{id}/archived")
-  NamedOutlineView archive(@PathVariable String id, @RequestBody OutlineArchiveRequest request) {
-    if (!request.archived()) {
-      checkFree(own.get(id).orElseThrow(() -> OutlineShelf.unknown(id)).named());
-    }
-    return own.archive(id, request.version(), request.archived(), clock.now())
-        .map(this::view)
-        .orElseThrow(() -> OutlineShelf.unknown(id));
+  NamedOutlineView archive(
+      Actor who, @PathVariable String id, @RequestBody OutlineArchiveRequest request) {
+    return view(new OwnOutlines(studio).archive(who, id, request.version(), request.archived()));
   }
 
   /** Works an outline out on a span, or without one; nothing is kept. */
@@ -120,7 +95,7 @@ class OutlineController {
             ? Optional.empty()
             : Optional.of(Reserve.of(request.restingBpm(), request.maximumBpm()));
     return OutlineView.of(
-        request.outline().written(), Runner.anyone(reserve, settings.ways().family()));
+        request.outline().written(), Runner.anyone(reserve, studio.settings().ways().family()));
   }
 
   /** Works an outline out for a client as of today; nothing is kept. */
@@ -131,7 +106,7 @@ class OutlineController {
       @RequestBody OutlineRequest request) {
     return ClientOutlineView.of(
         request.written(),
-        Runner.of(records.groundwork(records.client(id), mode), settings.ways().family()));
+        Runner.of(studio.head(id).ground(mode), studio.settings().ways().family()));
   }
 
   /** Nothing is lost: the answer carries the record as it is now, the asker still has theirs. */
@@ -142,23 +117,5 @@ class OutlineController {
 
   private NamedOutlineView view(SavedOutline saved) {
     return NamedOutlineView.of(saved.named(), saved.version(), anyone());
-  }
-
-  private Named checked(String id, NamedOutlineRequest request) {
-    Named named = request.checked(id);
-    checkFree(named);
-    return named;
-  }
-
-  /** Two of one name could not be told apart. */
-  private void checkFree(Named named) {
-    boolean taken =
-        shelf.all().stream()
-            .filter(other -> !other.id().equals(named.id()))
-            .anyMatch(other -> other.name().equalsIgnoreCase(named.name()));
-    if (taken) {
-      throw InvalidValueException.of(
-          "name", "is the name of another outline", "a name that no outline has yet");
-    }
   }
 }

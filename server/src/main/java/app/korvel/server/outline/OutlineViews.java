@@ -1,12 +1,12 @@
 package app.korvel.server.outline;
 
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Rounding;
 import app.korvel.core.measure.Source;
 import app.korvel.core.outline.Aim;
 import app.korvel.core.outline.Block;
-import app.korvel.core.outline.Bounds;
 import app.korvel.core.outline.Exercise;
 import app.korvel.core.outline.ExerciseType;
 import app.korvel.core.outline.Outline;
@@ -14,20 +14,14 @@ import app.korvel.core.outline.Outline.BandGoal;
 import app.korvel.core.outline.Outlines.Named;
 import app.korvel.core.outline.Step;
 import app.korvel.core.outline.StepKind;
-import app.korvel.core.prescription.Groundwork;
-import app.korvel.core.screening.Cap;
+import app.korvel.core.prescription.Runner;
 import app.korvel.core.screening.Condition;
-import app.korvel.core.screening.Effects;
 import app.korvel.core.screening.LeaveOut;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Scope;
-import app.korvel.core.screening.Screening;
 import app.korvel.core.zone.GuidelineClass;
 import app.korvel.core.zone.Level;
-import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Reserve.Percents;
-import app.korvel.core.zone.RpeFamily;
-import app.korvel.server.web.FindingView;
 import app.korvel.server.web.Within;
 import app.korvel.server.web.Words;
 import app.korvel.server.zone.ZoneViews;
@@ -41,46 +35,6 @@ import org.jspecify.annotations.Nullable;
 /** Session outlines as they are received and sent, and the exercises there are. */
 public final class OutlineViews {
   private OutlineViews() {}
-
-  /**
-   * Whoever an outline is worked out for.
-   *
-   * @param reserve empty where no rate may be used
-   * @param highestEffort on 6–20
-   */
-  public record Runner(
-      Optional<Reserve> reserve,
-      Optional<Cap> cap,
-      int highestEffort,
-      RpeFamily family,
-      Bounds bounds) {
-
-    /** Whoever comes, by the rules of everyone. */
-    public static Runner anyone(Optional<Reserve> reserve, RpeFamily family) {
-      return new Runner(reserve, Optional.empty(), Effects.TOP_EFFORT, family, Bounds.FOR_ANYONE);
-    }
-
-    /** Someone on the ground of today. */
-    public static Runner of(Groundwork ground, RpeFamily family) {
-      Screening screening = ground.screening();
-      return new Runner(
-          ground.noRateBecause().isPresent() ? Optional.empty() : ground.reserve(),
-          screening.cap(),
-          screening.effects().highestEffort(),
-          family,
-          Bounds.of(screening.scope()));
-    }
-
-    /** The same without a rate. */
-    public Runner withoutRates() {
-      return new Runner(Optional.empty(), cap, highestEffort, family, bounds);
-    }
-
-    /** How a range is to feel and, where it may be, at which rate. */
-    public Aim aim(Percents range) {
-      return Aim.of(range, reserve, cap, highestEffort, family);
-    }
-  }
 
   /**
    * A step in every language.
@@ -167,12 +121,12 @@ public final class OutlineViews {
    * @param block null where it is the whole
    * @param step null where it is the whole
    */
-  public record BrokenView(@Nullable Integer block, @Nullable Integer step, FindingView finding) {
+  public record BrokenView(@Nullable Integer block, @Nullable Integer step, Finding finding) {
     static BrokenView of(Outline.Broken broken) {
       return new BrokenView(
           broken.place().map(Outline.Place::block).orElse(null),
           broken.place().map(Outline.Place::step).orElse(null),
-          FindingView.of(broken.finding()));
+          broken.finding());
     }
   }
 

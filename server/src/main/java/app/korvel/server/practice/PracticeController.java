@@ -1,9 +1,7 @@
 package app.korvel.server.practice;
 
 import app.korvel.core.pulse.CountWindow;
-import app.korvel.core.pulse.PracticeLevel;
 import app.korvel.core.pulse.PracticeProgress;
-import app.korvel.core.pulse.PracticeTry;
 import app.korvel.core.pulse.PulseCount;
 import app.korvel.sensor.PracticePulse;
 import app.korvel.server.practice.PracticeViews.GivenPulse;
@@ -11,13 +9,11 @@ import app.korvel.server.practice.PracticeViews.GivenPulseRequest;
 import app.korvel.server.practice.PracticeViews.PracticeView;
 import app.korvel.server.practice.PracticeViews.TryRequest;
 import app.korvel.server.practice.PracticeViews.TryView;
-import app.korvel.server.studio.StudioClock;
-import app.korvel.server.web.OneWrite;
-import app.korvel.store.Ids;
-import app.korvel.store.PracticeRepository;
 import app.korvel.store.PracticeRepository.SavedTry;
+import app.korvel.studio.Actor;
+import app.korvel.studio.Studio;
+import app.korvel.studio.practice.RecordTry;
 import java.util.List;
-import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -28,22 +24,18 @@ import org.springframework.web.bind.annotation.RestController;
 /** Counting practised on pulses that are nobody's. */
 @RestController
 class PracticeController {
-  private final PracticeRepository tries;
+  private final Studio studio;
   private final Seeds seeds;
-  private final StudioClock clock;
-  private final Ids ids;
 
-  PracticeController(PracticeRepository tries, Seeds seeds, StudioClock clock, Ids ids) {
-    this.tries = tries;
+  PracticeController(Studio studio, Seeds seeds) {
+    this.studio = studio;
     this.seeds = seeds;
-    this.clock = clock;
-    this.ids = ids;
   }
 
   /** The levels, and how the counting comes along. */
   @GetMapping("/api/practice")
   PracticeView practice() {
-    List<SavedTry> all = tries.all();
+    List<SavedTry> all = studio.store().practice().all();
     PracticeProgress progress =
         PracticeProgress.of(
             all.stream()
@@ -60,21 +52,12 @@ class PracticeController {
     return GivenPulse.of(seed, request.level(), PracticePulse.of(request.level(), window, seed));
   }
 
-  /** What was counted: judged against the pulse, which is made anew from its seed, and kept. */
-  @OneWrite
   @PostMapping("/api/practice/tries")
   @ResponseStatus(HttpStatus.CREATED)
-  TryView count(@RequestBody TryRequest request) {
-    PracticeLevel level = request.level();
-    CountWindow window = CountWindow.of(request.windowSeconds());
-    PulseCount count = PulseCount.of(request.beats(), window);
-    PracticeTry tried =
-        PracticePulse.of(level, window, request.seed())
-            .judge(
-                count,
-                Optional.of(request).filter(asked -> level.asksRhythm()).map(TryRequest::heard));
-    SavedTry saved = new SavedTry(ids.next(), clock.now(), level, request.seed(), tried);
-    tries.add(saved);
-    return TryView.of(saved);
+  TryView count(Actor who, @RequestBody TryRequest request) {
+    PulseCount count = PulseCount.of(request.beats(), CountWindow.of(request.windowSeconds()));
+    return TryView.of(
+        new RecordTry(studio)
+            .by(who, request.level(), request.seed(), count, request.heardIfAsked()));
   }
 }

@@ -1,5 +1,6 @@
 package app.korvel.server.practice;
 
+import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.pulse.PracticeLevel;
@@ -8,12 +9,12 @@ import app.korvel.core.pulse.PracticeTry;
 import app.korvel.core.pulse.Rhythm;
 import app.korvel.core.pulse.Strength;
 import app.korvel.sensor.PracticePulse;
-import app.korvel.server.web.FindingView;
 import app.korvel.store.PracticeRepository.SavedTry;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -115,15 +116,18 @@ final class PracticeViews {
       @Nullable Rhythm rhythm) {
 
     /**
-     * The rhythm that was heard.
+     * The rhythm that was heard, where the level asks for it.
      *
-     * @throws InvalidValueException when it was not said
+     * @throws InvalidValueException when it was asked for and not said
      */
-    Rhythm heard() {
+    Optional<Rhythm> heardIfAsked() {
+      if (!level.asksRhythm()) {
+        return Optional.empty();
+      }
       if (rhythm == null || rhythm == Rhythm.TOO_SHORT) {
         throw InvalidValueException.of("rhythm", "is asked at this level", "steady or uneven");
       }
-      return rhythm;
+      return Optional.of(rhythm);
     }
   }
 
@@ -143,7 +147,7 @@ final class PracticeViews {
       Rhythm played,
       @Nullable Rhythm said,
       boolean right,
-      List<FindingView> findings) {
+      List<Finding> findings) {
     static TryView of(SavedTry saved) {
       PracticeTry tried = saved.tried();
       return new TryView(
@@ -162,7 +166,7 @@ final class PracticeViews {
           tried.played(),
           tried.said().orElse(null),
           tried.right(),
-          FindingView.of(tried.findings()));
+          tried.findings());
     }
   }
 }

@@ -2,36 +2,26 @@ package app.korvel.server.prescription;
 
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.prescription.Approach;
-import app.korvel.core.prescription.Groundwork;
-import app.korvel.core.prescription.Parts;
 import app.korvel.core.prescription.Prescription;
-import app.korvel.core.prescription.Standing;
+import app.korvel.core.prescription.Runner;
 import app.korvel.core.prescription.Start;
-import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Goal;
-import app.korvel.core.screening.Screening;
-import app.korvel.server.client.ChangeViews.ChangeView;
-import app.korvel.server.client.ClientRecords;
 import app.korvel.server.outline.OutlineViews.OutlineView;
-import app.korvel.server.outline.OutlineViews.Runner;
 import app.korvel.server.prescription.PrescriptionViews.CardView;
 import app.korvel.server.prescription.PrescriptionViews.PartsRequest;
 import app.korvel.server.prescription.PrescriptionViews.PrescriptionView;
 import app.korvel.server.prescription.PrescriptionViews.PreviewView;
-import app.korvel.server.prescription.PrescriptionViews.RenewalView;
 import app.korvel.server.prescription.PrescriptionViews.SavedList;
 import app.korvel.server.prescription.PrescriptionViews.SavedView;
 import app.korvel.server.prescription.PrescriptionViews.StartView;
-import app.korvel.server.studio.StudioClock;
-import app.korvel.server.web.FindingView;
-import app.korvel.server.web.NotFoundException;
-import app.korvel.server.web.OneWrite;
-import app.korvel.server.zone.SchemeShelf;
-import app.korvel.store.Ids;
-import app.korvel.store.PrescriptionRepository;
 import app.korvel.store.SavedPrescription;
-import java.util.List;
+import app.korvel.studio.Actor;
+import app.korvel.studio.ClientHead;
+import app.korvel.studio.NotFoundException;
+import app.korvel.studio.Studio;
+import app.korvel.studio.prescription.SavePrescription;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -48,23 +38,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/clients/{id}/prescriptions")
 class PrescriptionController {
-  private final PrescriptionRepository prescriptions;
-  private final ClientRecords records;
-  private final SchemeShelf shelf;
-  private final StudioClock clock;
-  private final Ids ids;
+  private final Studio studio;
 
-  PrescriptionController(
-      PrescriptionRepository prescriptions,
-      ClientRecords records,
-      SchemeShelf shelf,
-      StudioClock clock,
-      Ids ids) {
-    this.prescriptions = prescriptions;
-    this.records = records;
-    this.shelf = shelf;
-    this.clock = clock;
-    this.ids = ids;
+  PrescriptionController(Studio studio) {
+    this.studio = studio;
   }
 
   @GetMapping("/start")
@@ -73,22 +50,19 @@ class PrescriptionController {
       @RequestParam(required = false) @Nullable Goal goal,
       @RequestParam(required = false) @Nullable Approach approach,
       @RequestParam(defaultValue = "run") Mode mode) {
-    Client client = records.client(id);
-    Screening screening = records.screening(client);
-    Goal aim = goal == null ? screening.answers().goal().orElse(Goal.GENERAL_FITNESS) : goal;
-    Start start = Start.of(screening, aim, Optional.ofNullable(approach), mode);
-    return StartView.of(start, records.groundwork(client, mode));
+    ClientHead head = studio.head(id);
+    Goal aim = goal == null ? head.screening().answers().goal().orElse(Goal.GENERAL_FITNESS) : goal;
+    Start start = Start.of(head.screening(), aim, Optional.ofNullable(approach), mode);
+    return StartView.of(start, head.ground(mode));
   }
 
   /** Works the parts out without saving them. */
   @PostMapping("/preview")
   PreviewView preview(@PathVariable UUID id, @RequestBody PartsRequest request) {
-    Client client = records.client(id);
-    Prescription made = workOut(client, request);
-    Groundwork ground = records.groundwork(client, made.parts().mode());
-    return new PreviewView(
-        PrescriptionView.of(made),
-        OutlineView.of(made.outline(), Runner.of(ground, made.rpeFamily())));
+    ClientHead head = studio.head(id);
+    Prescription made = new SavePrescription(studio).made(head, request.parts());
+    Runner runner = Runner.of(head.ground(made.parts().mode()), made.rpeFamily());
+    return new PreviewView(PrescriptionView.of(made), OutlineView.of(made.outline(), runner));
   }
 
   /**
@@ -97,57 +71,39 @@ class PrescriptionController {
    * @param after the version it follows, 0 where there was none: another one saved since is a
    *     conflict; null to follow whichever there is
    */
-  @OneWrite
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   SavedView save(
+      Actor who,
       @PathVariable UUID id,
       @RequestParam(required = false) @Nullable Integer after,
       @RequestBody PartsRequest request) {
-    Client client = records.open(id);
-    Prescription made = workOut(client, request);
-    UUID next = ids.next();
+    OptionalInt read = after == null ? OptionalInt.empty() : OptionalInt.of(after);
     return SavedView.of(
-        after == null
-            ? prescriptions.add(next, id, made, clock.now())
-            : prescriptions.add(next, id, after, made, clock.now()),
-        records.screening(client));
+        new SavePrescription(studio).by(who, id, read, request.parts()),
+        studio.head(id).screening());
   }
 
   @GetMapping
   SavedList list(@PathVariable UUID id) {
-    Client client = records.client(id);
-    Screening screening = records.screening(client);
-    List<SavedPrescription> versions = prescriptions.of(id);
-    Optional<SavedPrescription> latest = versions.stream().findFirst();
-    return new SavedList(
-        versions.stream().map(saved -> SavedView.of(saved, screening)).toList(),
-        ChangeView.of(latest.flatMap(saved -> records.change(client, saved.prescription()))),
-        latest.flatMap(saved -> records.review(client, saved)).map(FindingView::of).orElse(null),
-        latest
-            .filter(
-                saved -> Standing.of(saved.prescription(), saved.recordedAt(), screening).holds())
-            .map(saved -> records.card(client, saved).renewal())
-            .map(renewal -> RenewalView.of(renewal, clock.today()))
-            .orElse(null));
+    return SavedList.of(studio.head(id), studio.store().prescriptions().of(id));
   }
 
   /** The card of an issued version; a draft has none. */
   @GetMapping("/{version}/card")
   CardView card(@PathVariable UUID id, @PathVariable int version) {
-    Client client = records.client(id);
+    ClientHead head = studio.head(id);
     SavedPrescription saved =
-        prescriptions
+        studio
+            .store()
+            .prescriptions()
             .get(id, version)
             .orElseThrow(
-                () -> new NotFoundException("This client has no prescription " + version + "."));
-    int latest = prescriptions.of(id).get(0).version();
+                () -> NotFoundException.of("This client has no prescription %s.", version));
     return CardView.of(
-        records.card(client, saved), latest, clock.today(), records.review(client, saved));
-  }
-
-  private Prescription workOut(Client client, PartsRequest request) {
-    Parts parts = request.parts();
-    return Prescription.of(records.groundwork(client, parts.mode()), parts, shelf.ways(client));
+        head.card(saved),
+        head.prescription().orElseThrow().version(),
+        studio.today(),
+        head.review(saved));
   }
 }

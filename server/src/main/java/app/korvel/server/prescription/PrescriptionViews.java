@@ -18,6 +18,7 @@ import app.korvel.core.prescription.Renewal;
 import app.korvel.core.prescription.Standing;
 import app.korvel.core.prescription.Start;
 import app.korvel.core.prescription.Week;
+import app.korvel.core.screening.Cap;
 import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Screening;
@@ -27,14 +28,11 @@ import app.korvel.core.zone.GuidelineClass;
 import app.korvel.core.zone.RpeFamily;
 import app.korvel.core.zone.Target;
 import app.korvel.server.client.ChangeViews.ChangeView;
-import app.korvel.server.client.ClientViews.CapView;
-import app.korvel.server.client.ClientViews.StandingView;
 import app.korvel.server.outline.OutlineViews.ExerciseOption;
 import app.korvel.server.outline.OutlineViews.OutlineView;
-import app.korvel.server.web.FindingView;
 import app.korvel.server.zone.ZoneViews;
 import app.korvel.store.SavedPrescription;
-import java.math.BigDecimal;
+import app.korvel.studio.ClientHead;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
@@ -110,7 +108,7 @@ final class PrescriptionViews {
 
   /** One of the two schools of starting someone new. */
   record SchoolOption(
-      Approach approach, int lowPercent, int highPercent, boolean usual, FindingView finding) {
+      Approach approach, int lowPercent, int highPercent, boolean usual, Finding finding) {
     static List<SchoolOption> of(Person person) {
       return Start.School.BOTH.stream()
           .map(
@@ -120,7 +118,7 @@ final class PrescriptionViews {
                       school.range().low(),
                       school.range().high(),
                       school.approach() == Start.defaultApproach(person.activity()),
-                      FindingView.of(school.finding())))
+                      school.finding()))
           .toList();
     }
   }
@@ -131,7 +129,7 @@ final class PrescriptionViews {
   /** Where to start, why, and what there is to choose from. */
   record StartView(
       PartsView parts,
-      List<FindingView> findings,
+      List<Finding> findings,
       boolean offersApproach,
       List<SchoolOption> schools,
       boolean mayIssue,
@@ -146,7 +144,7 @@ final class PrescriptionViews {
       Person person = ground.person();
       return new StartView(
           PartsView.of(start.parts()),
-          FindingView.of(start.findings()),
+          start.findings(),
           Start.offersApproach(person.activity()),
           SchoolOption.of(person),
           ground.mayIssue(),
@@ -184,33 +182,6 @@ final class PrescriptionViews {
     }
   }
 
-  record BasisView(
-      int restingBpm,
-      BigDecimal restingStandardErrorBpm,
-      String restingBecause,
-      int maximumBpm,
-      BigDecimal maximumStandardErrorBpm,
-      String maximumMethod,
-      String scheme) {
-
-    static BasisView of(RateBasis basis) {
-      return new BasisView(
-          basis.restingBpm(),
-          basis.restingStandardErrorBpm(),
-          basis.restingBecause(),
-          basis.maximumBpm(),
-          basis.maximumStandardErrorBpm(),
-          basis.maximumMethod(),
-          basis.scheme());
-    }
-  }
-
-  record FeelView(int level, String name, String voice, String breathing) {
-    static FeelView of(Feel feel) {
-      return new FeelView(feel.level(), feel.name(), feel.voice(), feel.breathing());
-    }
-  }
-
   record MarginView(int minutes, @Nullable Integer lowBpm, @Nullable Integer highBpm, String how) {
     static MarginView of(Margin margin) {
       return new MarginView(
@@ -231,7 +202,7 @@ final class PrescriptionViews {
       @Nullable Integer upperMinutes,
       int vigorousMarkMinutes,
       @Nullable Integer vigorousUpperMinutes,
-      FindingView finding) {
+      Finding finding) {
 
     static WeekView of(Week week) {
       return new WeekView(
@@ -244,7 +215,7 @@ final class PrescriptionViews {
           week.upperMinutes().isPresent() ? week.upperMinutes().getAsInt() : null,
           week.vigorousMarkMinutes(),
           week.vigorousUpperMinutes().isPresent() ? week.vigorousUpperMinutes().getAsInt() : null,
-          FindingView.of(week.finding()));
+          week.finding());
     }
   }
 
@@ -276,11 +247,11 @@ final class PrescriptionViews {
       LocalDate date,
       PartsView parts,
       Prescription.Status status,
-      @Nullable BasisView basis,
+      @Nullable RateBasis basis,
       @Nullable TargetView target,
       Steering steering,
       String steeringWords,
-      List<FeelView> feel,
+      List<Feel> feel,
       List<Integer> rpe20,
       List<Integer> rpe10,
       RpeFamily rpeFamily,
@@ -289,23 +260,23 @@ final class PrescriptionViews {
       @Nullable OtherDaysView otherDays,
       int sessionMinutes,
       WeekView week,
-      @Nullable CapView cap,
+      @Nullable Cap cap,
       boolean supervised,
       List<String> leaveOut,
       List<String> carry,
       List<String> stopAlso,
-      List<FindingView> findings) {
+      List<Finding> findings) {
 
     static PrescriptionView of(Prescription made) {
       return new PrescriptionView(
           made.date(),
           PartsView.of(made.parts()),
           made.status(),
-          made.basis().map(BasisView::of).orElse(null),
+          made.basis().orElse(null),
           made.target().map(TargetView::of).orElse(null),
           made.steering(),
           made.steering().displayName(),
-          made.feel().stream().map(FeelView::of).toList(),
+          made.feel(),
           ZoneViews.span(made.rpe20()),
           ZoneViews.span(made.rpe10()),
           made.rpeFamily(),
@@ -314,12 +285,12 @@ final class PrescriptionViews {
           made.otherDays().map(OtherDaysView::of).orElse(null),
           made.outline().seconds() / 60,
           WeekView.of(made.week()),
-          made.cap().map(CapView::of).orElse(null),
+          made.cap().orElse(null),
           made.supervised(),
           made.leaveOut(),
           made.carry(),
           made.stopAlso(),
-          FindingView.of(made.findings()));
+          made.findings());
     }
   }
 
@@ -331,12 +302,12 @@ final class PrescriptionViews {
    *
    * @param standing whether it holds today
    */
-  record SavedView(UUID id, int version, StandingView standing, PrescriptionView prescription) {
+  record SavedView(UUID id, int version, Standing standing, PrescriptionView prescription) {
     static SavedView of(SavedPrescription saved, Screening screening) {
       return new SavedView(
           saved.id(),
           saved.version(),
-          StandingView.of(Standing.of(saved.prescription(), saved.recordedAt(), screening)),
+          Standing.of(saved.prescription(), saved.recordedAt(), screening),
           PrescriptionView.of(saved.prescription()));
     }
   }
@@ -351,8 +322,20 @@ final class PrescriptionViews {
   record SavedList(
       List<SavedView> versions,
       @Nullable ChangeView change,
-      @Nullable FindingView review,
-      @Nullable RenewalView renewal) {}
+      @Nullable Finding review,
+      @Nullable RenewalView renewal) {
+
+    static SavedList of(ClientHead head, List<SavedPrescription> versions) {
+      return new SavedList(
+          versions.stream().map(saved -> SavedView.of(saved, head.screening())).toList(),
+          ChangeView.of(head.prescription().flatMap(saved -> head.change(saved.prescription()))),
+          head.prescription().flatMap(head::review).orElse(null),
+          head.held()
+              .map(saved -> head.card(saved).renewal())
+              .map(renewal -> RenewalView.of(renewal, head.screening().date()))
+              .orElse(null));
+    }
+  }
 
   /**
    * When a card is to be made anew.
@@ -381,8 +364,8 @@ final class PrescriptionViews {
       PrescriptionView prescription,
       Card.Leads leads,
       RenewalView renewal,
-      @Nullable FindingView review,
-      List<FindingView> ratesSuspended,
+      @Nullable Finding review,
+      List<Finding> ratesSuspended,
       List<String> stopSigns,
       String stopAction,
       String notice) {
@@ -395,8 +378,8 @@ final class PrescriptionViews {
           PrescriptionView.of(card.prescription()),
           card.leads(),
           RenewalView.of(card.renewal(), today),
-          review.map(FindingView::of).orElse(null),
-          FindingView.of(card.ratesSuspended()),
+          review.orElse(null),
+          card.ratesSuspended(),
           StopSigns.SIGNS,
           StopSigns.ACTION,
           StopSigns.NOTICE);

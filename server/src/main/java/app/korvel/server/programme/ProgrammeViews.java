@@ -7,6 +7,7 @@ import app.korvel.core.outline.Outline;
 import app.korvel.core.outline.Outlines.Named;
 import app.korvel.core.outline.WorkType;
 import app.korvel.core.prescription.Approach;
+import app.korvel.core.prescription.Runner;
 import app.korvel.core.programme.Agenda;
 import app.korvel.core.programme.Dose;
 import app.korvel.core.programme.MinutesDone;
@@ -24,9 +25,9 @@ import app.korvel.core.screening.Person;
 import app.korvel.core.session.WeekReview;
 import app.korvel.core.zone.Level;
 import app.korvel.server.outline.OutlineViews.OutlineView;
-import app.korvel.server.outline.OutlineViews.Runner;
-import app.korvel.server.web.FindingView;
 import app.korvel.server.web.Within;
+import app.korvel.studio.programme.DecideWeek;
+import app.korvel.studio.programme.Programmes;
 import java.math.BigDecimal;
 import java.time.DayOfWeek;
 import java.time.Instant;
@@ -37,6 +38,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
@@ -52,7 +54,18 @@ final class ProgrammeViews {
       Integer goalMinutes,
       Integer goalDays,
       @Nullable @Within(Limit.LIGHT_WEEKS) Integer lightWeeks,
-      @Nullable LocalTime time) {}
+      @Nullable LocalTime time) {
+    Programmes.Wanted wanted() {
+      return new Programmes.Wanted(
+          startsOn,
+          endsOn,
+          Set.copyOf(weekdays),
+          goalMinutes,
+          goalDays,
+          Optional.ofNullable(lightWeeks),
+          Optional.ofNullable(time));
+    }
+  }
 
   /**
    * What is decided of a week. Without a decision of the instructor's own, only {@code taken} and
@@ -65,7 +78,17 @@ final class ProgrammeViews {
       @Nullable Integer lowPercent,
       @Nullable Integer highPercent,
       @Nullable Integer minutes,
-      @Nullable Integer days) {}
+      @Nullable Integer days) {
+    DecideWeek.Decided decided() {
+      return new DecideWeek.Decided(
+          taken,
+          reason == null ? "" : reason,
+          Optional.ofNullable(lowPercent),
+          Optional.ofNullable(highPercent),
+          Optional.ofNullable(minutes),
+          Optional.ofNullable(days));
+    }
+  }
 
   record ProgrammeRequest(Integer version, PlanRequest plan) {}
 
@@ -148,7 +171,7 @@ final class ProgrammeViews {
       int minutesASession,
       int days,
       Progression.Kind kind,
-      FindingView because,
+      Finding because,
       int level,
       int minutes,
       @Nullable Integer limitMinutes,
@@ -157,7 +180,7 @@ final class ProgrammeViews {
       int moderateMinutes,
       int vigorousMinutes,
       int moderateEquivalentMinutes,
-      List<FindingView> findings) {
+      List<Finding> findings) {
 
     static ProgrammeWeekView of(Stepped stepped, WeekNow now) {
       Dose dose = stepped.dose();
@@ -169,7 +192,7 @@ final class ProgrammeViews {
           dose.minutes(),
           dose.days(),
           stepped.kind(),
-          FindingView.of(stepped.because()),
+          stepped.because(),
           Level.atPercent(BigDecimal.valueOf(Math.max(dose.range().low(), dose.range().high() - 1)))
               .number(),
           now.minutes(),
@@ -179,7 +202,7 @@ final class ProgrammeViews {
           now.against().moderateMinutes(),
           now.against().vigorousMinutes(),
           now.against().moderateEquivalentMinutes(),
-          FindingView.of(now.findings()));
+          now.findings());
     }
   }
 
@@ -230,8 +253,8 @@ final class ProgrammeViews {
       Progression.Kind kind,
       DoseView before,
       DoseView proposed,
-      FindingView step,
-      List<FindingView> because) {
+      Finding step,
+      List<Finding> because) {
 
     static ReviewView of(WeekReview review, Programme programme) {
       Stepped next = review.next().stepped();
@@ -244,8 +267,8 @@ final class ProgrammeViews {
           next.kind(),
           DoseView.of(programme.weeks().get(review.week() - 1).dose()),
           DoseView.of(next.dose()),
-          FindingView.of(next.because()),
-          FindingView.of(review.because()));
+          next.because(),
+          review.because());
     }
   }
 
@@ -260,9 +283,9 @@ final class ProgrammeViews {
       DoseView proposed,
       String proposal,
       String reason,
-      List<FindingView> because,
+      List<Finding> because,
       Instant decidedAt,
-      @Nullable FindingView changed) {
+      @Nullable Finding changed) {
 
     static WeekDecisionView of(WeekDecision decision, Optional<Finding> changed) {
       return new WeekDecisionView(
@@ -271,9 +294,9 @@ final class ProgrammeViews {
           DoseView.of(decision.proposed().dose()),
           decision.proposed().because().message(),
           decision.reason(),
-          FindingView.of(decision.because()),
+          decision.because(),
           decision.decidedAt(),
-          changed.map(FindingView::of).orElse(null));
+          changed.orElse(null));
     }
   }
 
@@ -295,7 +318,7 @@ final class ProgrammeViews {
       int markMinutes,
       @Nullable Integer upperMinutes,
       List<WeekDecisionView> decisions,
-      List<FindingView> findings) {
+      List<Finding> findings) {
 
     static ProgrammeView of(
         Programme programme,
@@ -355,7 +378,7 @@ final class ProgrammeViews {
           programme.decisions().stream()
               .map(decision -> WeekDecisionView.of(decision, changed.apply(decision)))
               .toList(),
-          FindingView.of(findings));
+          findings);
     }
 
     private record OutlineInMode(Outline outline, Mode mode) {}
@@ -370,7 +393,7 @@ final class ProgrammeViews {
    * @param review what the next week is to be, where that is to be decided
    */
   record ProgrammeSheet(
-      List<FindingView> why,
+      List<Finding> why,
       @Nullable PlanView proposal,
       List<DayOfWeek> busyDays,
       @Nullable ProgrammeView programme,

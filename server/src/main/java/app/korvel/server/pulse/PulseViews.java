@@ -4,6 +4,7 @@ import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Rounding;
+import app.korvel.core.measure.Threshold;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Disturbance;
 import app.korvel.core.pulse.Felt;
@@ -19,14 +20,17 @@ import app.korvel.core.pulse.Taps;
 import app.korvel.core.pulse.UsualResting;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Person;
+import app.korvel.core.screening.Screening;
 import app.korvel.server.measure.WorkingViews.LineView;
-import app.korvel.server.web.FindingView;
 import app.korvel.server.web.Within;
+import app.korvel.studio.ClientHead;
+import app.korvel.studio.Stamp;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -71,7 +75,7 @@ final class PulseViews {
       List<SetAsideView> setAside,
       List<Integer> uneven,
       Rhythm rhythm,
-      List<FindingView> findings) {
+      List<Finding> findings) {
     static TapsAnswer of(Taps taps) {
       return new TapsAnswer(
           taps.bpm(),
@@ -82,7 +86,7 @@ final class PulseViews {
               .toList(),
           taps.uneven(),
           taps.rhythm(),
-          FindingView.of(taps.findings()));
+          taps.findings());
     }
   }
 
@@ -113,7 +117,9 @@ final class PulseViews {
      *
      * @param person whose it is: not every site is for everyone
      */
-    RestingReading reading(UUID id, Instant now, Person person) {
+    RestingReading reading(Stamp stamp, Person person) {
+      UUID id = stamp.id();
+      Instant now = stamp.at();
       boolean counted = source == PulseSource.COUNT;
       boolean tapped = source == PulseSource.TAP;
       unlessOf(counted, "beats", beats != null || windowSeconds != null, "a count");
@@ -221,7 +227,7 @@ final class PulseViews {
       boolean asUsual,
       Grade grade,
       List<String> departures,
-      List<FindingView> findings,
+      List<Finding> findings,
       List<Integer> ratesBefore) {
 
     static ReadingView of(RestingReading reading, Judge judge) {
@@ -248,7 +254,7 @@ final class PulseViews {
           reading.asUsual(),
           reading.grade(),
           reading.departures(),
-          FindingView.of(judge.of(reading)),
+          judge.of(reading),
           ratesBefore);
     }
   }
@@ -260,7 +266,7 @@ final class PulseViews {
       boolean due,
       LocalDate dueOn,
       boolean stale,
-      List<FindingView> findings,
+      List<Finding> findings,
       List<LineView> longHand) {
 
     static WorkingRestingView of(WorkingResting working) {
@@ -271,7 +277,7 @@ final class PulseViews {
           working.due(),
           working.dueOn(),
           working.stale(),
-          FindingView.of(working.findings()),
+          working.findings(),
           LineView.of(working.longHand()));
     }
   }
@@ -308,5 +314,28 @@ final class PulseViews {
       List<Integer> quietTimes,
       int mostQuietMinutes,
       int fewestTaps,
-      int mostTaps) {}
+      int mostTaps) {
+
+    static RestingRecord of(
+        ClientHead head, List<RestingReading> taken, Map<UUID, List<Integer>> before) {
+      Screening screening = head.screening();
+      Judge judge = new Judge(screening.person(), taken, screening.zone());
+      UsualResting usual = UsualResting.at(screening.person().age());
+      return new RestingRecord(
+          taken.stream()
+              .map(
+                  reading ->
+                      ReadingView.of(reading, judge, before.getOrDefault(reading.id(), List.of())))
+              .toList(),
+          head.ground().resting().map(WorkingRestingView::of).orElse(null),
+          usual.lowest(),
+          usual.highest(),
+          usual.spans().stream().map(SpanAtRest::of).toList(),
+          PulseSite.openTo(screening.person()).stream().map(SiteOption::of).toList(),
+          RestingReading.QUIET_TIMES,
+          Limit.MINUTES_RESTED.highest(),
+          Threshold.TAPS_FEWEST.whole(),
+          Threshold.TAPS_MOST.whole());
+    }
+  }
 }

@@ -1,9 +1,11 @@
 package app.korvel.server.screening;
 
+import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Allows;
 import app.korvel.core.screening.Answers;
+import app.korvel.core.screening.Cap;
 import app.korvel.core.screening.Clearance;
 import app.korvel.core.screening.Condition;
 import app.korvel.core.screening.Consent;
@@ -21,15 +23,13 @@ import app.korvel.core.screening.Steering;
 import app.korvel.core.screening.Symptom;
 import app.korvel.core.screening.Topic;
 import app.korvel.core.screening.WrittenLimit;
-import app.korvel.server.client.ClientViews.CapView;
 import app.korvel.server.client.ClientViews.WatchView;
-import app.korvel.server.web.FindingView;
 import app.korvel.server.web.Within;
+import app.korvel.studio.Stamp;
 import java.math.BigDecimal;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -186,16 +186,16 @@ final class ScreeningViews {
       @Nullable LocalDate until,
       @Nullable String note) {
 
-    Clearance clearance(UUID id, Instant now, ZoneId zone) {
+    Clearance clearance(Stamp stamp) {
       return Clearance.of(
-          id,
+          stamp.id(),
           issuer,
           issuedOn,
           allows,
           until == null ? issuedOn.plusYears(1) : until,
           note == null ? "" : note,
-          now,
-          zone);
+          stamp.at(),
+          stamp.zone());
     }
   }
 
@@ -224,8 +224,9 @@ final class ScreeningViews {
 
   /** A parent's or guardian's consent to put on record. */
   record ConsentRequest(String givenBy, LocalDate givenOn, @Nullable String note) {
-    Consent consent(UUID id, Instant now, ZoneId zone) {
-      return Consent.of(id, givenBy, givenOn, note == null ? "" : note, now, zone);
+    Consent consent(Stamp stamp) {
+      return Consent.of(
+          stamp.id(), givenBy, givenOn, note == null ? "" : note, stamp.at(), stamp.zone());
     }
   }
 
@@ -257,7 +258,7 @@ final class ScreeningViews {
       boolean due,
       @Nullable LocalDate rescreenOn,
       @Nullable ClearanceView clearance,
-      @Nullable CapView cap,
+      @Nullable Cap cap,
       int highestEffort,
       Steering steering,
       String steeringWords,
@@ -270,8 +271,8 @@ final class ScreeningViews {
       List<String> carry,
       List<String> stopAlso,
       List<Measure> ask,
-      List<FindingView> findings,
-      List<FindingView> cautions) {
+      List<Finding> findings,
+      List<Finding> cautions) {
 
     static DecisionView of(Screening screening) {
       Effects effects = screening.effects();
@@ -290,7 +291,7 @@ final class ScreeningViews {
               .clearance()
               .map(clearance -> ClearanceView.of(clearance, screening.date()))
               .orElse(null),
-          screening.cap().map(CapView::of).orElse(null),
+          screening.cap().orElse(null),
           effects.highestEffort(),
           effects.steering(),
           effects.steering().displayName(),
@@ -303,8 +304,8 @@ final class ScreeningViews {
           effects.carry(),
           effects.stopAlso(),
           effects.ask(),
-          FindingView.of(screening.permission().findings()),
-          FindingView.of(screening.cautions()));
+          screening.permission().findings(),
+          screening.cautions());
     }
   }
 
@@ -331,7 +332,25 @@ final class ScreeningViews {
       List<ClearanceView> clearances,
       boolean consentAsked,
       List<ConsentView> consents,
-      DecisionView decision) {}
+      DecisionView decision) {
+
+    static ScreeningView of(
+        Screening screening,
+        List<Intake> versions,
+        List<Clearance> clearances,
+        List<Consent> consents) {
+      return new ScreeningView(
+          versions.isEmpty() ? 0 : versions.get(0).version(),
+          AnswersView.of(screening.answers()),
+          versions.stream().map(IntakeView::of).toList(),
+          clearances.stream()
+              .map(clearance -> ClearanceView.of(clearance, screening.date()))
+              .toList(),
+          screening.person().under18(),
+          consents.stream().map(ConsentView::of).toList(),
+          DecisionView.of(screening));
+    }
+  }
 
   record ConditionOption(
       Condition id, String name, Condition.Group group, String groupName, boolean knownDisease) {}
@@ -437,7 +456,7 @@ final class ScreeningViews {
       String next,
       Allows allows,
       Decision.ClearanceNeeded clearanceNeeded,
-      List<FindingView> findings) {
+      List<Finding> findings) {
 
     static ScreeningAnswer of(Decision decision) {
       return new ScreeningAnswer(
@@ -445,7 +464,7 @@ final class ScreeningViews {
           decision.next(),
           decision.allows(),
           decision.clearanceNeeded(),
-          FindingView.of(decision.findings()));
+          decision.findings());
     }
   }
 }

@@ -6,12 +6,23 @@ import app.korvel.core.screening.StopSign;
 import app.korvel.core.session.LoggedRate;
 import app.korvel.core.session.SessionLog;
 import app.korvel.core.zone.Level;
+import app.korvel.core.zone.Reserve.Percents;
 import app.korvel.server.outline.OutlineViews.StepAim;
+import app.korvel.store.SavedSession;
+import app.korvel.store.SessionLogRepository.Logged;
+import app.korvel.studio.ClientHead;
+import app.korvel.studio.programme.Programmes;
+import app.korvel.studio.session.LogSessions;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -41,7 +52,25 @@ public final class SessionLogViews {
       @Nullable Integer rpe,
       @Nullable Level voice,
       @Nullable List<StopSign> warnings,
-      @Nullable String note) {}
+      @Nullable String note) {
+    LogSessions.Done entry() {
+      return new LogSessions.Done(
+          clientId,
+          Optional.ofNullable(number),
+          on,
+          Optional.ofNullable(mode),
+          done,
+          Optional.ofNullable(minutes),
+          Optional.ofNullable(bpm)
+              .map(
+                  rate ->
+                      new LoggedRate(rate, rateKind == null ? LoggedRate.Kind.COUNTED : rateKind)),
+          Optional.ofNullable(rpe),
+          Optional.ofNullable(voice),
+          warnings == null ? Set.of() : Set.copyOf(warnings),
+          note == null ? "" : note);
+    }
+  }
 
   record SessionLogsRequest(List<SessionLogRequest> logs) {}
 
@@ -110,7 +139,20 @@ public final class SessionLogViews {
       Mode mode,
       int minutes,
       int wholeMinutes,
-      StepAim aim) {}
+      StepAim aim) {
+    static OpenSession of(ClientHead head, SavedSession session, StepAim aim) {
+      return new OpenSession(
+          head.client().id(),
+          head.client().details().name(),
+          session.number(),
+          session.on(),
+          session.at().orElse(null),
+          session.mode(),
+          session.minutes(),
+          session.wholeMinutes(),
+          aim);
+    }
+  }
 
   /** A stop sign there is to choose. */
   record StopSignView(StopSign id, String words, boolean symptom) {
@@ -132,7 +174,47 @@ public final class SessionLogViews {
       LocalDate today,
       List<OpenSession> sessions,
       List<SessionLogView> latest,
-      List<StopSignView> warnings) {}
+      List<StopSignView> warnings) {
+    private static final int LATEST = 30;
+
+    static ToLog of(
+        LocalDate today,
+        List<ClientHead> heads,
+        List<SavedSession> open,
+        List<Logged> logged,
+        Programmes programmes) {
+      Map<UUID, ClientHead> present = new HashMap<>();
+      heads.forEach(head -> present.put(head.client().id(), head));
+      Map<Alike, StepAim> aims = new HashMap<>();
+      return new ToLog(
+          today,
+          open.stream()
+              .filter(session -> present.containsKey(session.clientId()))
+              .map(
+                  session -> {
+                    ClientHead head = present.get(session.clientId());
+                    Alike alike = new Alike(session.clientId(), session.mode(), session.range());
+                    return OpenSession.of(
+                        head,
+                        session,
+                        aims.computeIfAbsent(
+                            alike,
+                            same ->
+                                StepAim.of(programmes.runner(head, same.mode).aim(same.range))));
+                  })
+              .toList(),
+          logged.stream()
+              .filter(each -> present.containsKey(each.clientId()))
+              .sorted(Comparator.comparing((Logged each) -> each.log().recordedAt()).reversed())
+              .limit(LATEST)
+              .map(each -> SessionLogView.of(present.get(each.clientId()).client(), each.log()))
+              .toList(),
+          StopSignView.all());
+    }
+
+    /** Sessions of someone that ask for the same. */
+    private record Alike(UUID clientId, Mode mode, Percents range) {}
+  }
 
   /** Logs, and the stop signs there are to log. */
   record SessionLogList(List<SessionLogView> logs, List<StopSignView> warnings) {

@@ -1,24 +1,24 @@
 package app.korvel.server.sheet;
 
-import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.InvalidValueException;
-import app.korvel.core.measure.Limit;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.zone.ClassChart;
-import app.korvel.core.zone.ClassChart.Cell;
 import app.korvel.core.zone.OwnScheme;
 import app.korvel.core.zone.RpeFamily;
 import app.korvel.core.zone.Scheme;
 import app.korvel.exchange.sheet.ChartSheet;
-import app.korvel.exchange.sheet.ChartSheet.Shows;
-import app.korvel.exchange.sheet.Paper;
 import app.korvel.exchange.sheet.PosterSheet;
 import app.korvel.exchange.sheet.Sheet;
 import app.korvel.exchange.sheet.SheetFonts;
-import app.korvel.server.studio.StudioSettings;
-import app.korvel.server.web.NotFoundException;
-import app.korvel.server.web.Within;
-import app.korvel.server.zone.SchemeShelf;
+import app.korvel.server.sheet.WallSheetViews.ChartCell;
+import app.korvel.server.sheet.WallSheetViews.ChartRange;
+import app.korvel.server.sheet.WallSheetViews.ChartRow;
+import app.korvel.server.sheet.WallSheetViews.ChartView;
+import app.korvel.server.sheet.WallSheetViews.ClassChartRequest;
+import app.korvel.server.sheet.WallSheetViews.PosterRequest;
+import app.korvel.studio.NotFoundException;
+import app.korvel.studio.Studio;
+import app.korvel.studio.zone.SchemeShelf;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -26,7 +26,6 @@ import java.math.BigDecimal;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -39,82 +38,16 @@ import org.springframework.web.bind.annotation.RestController;
 /** What hangs on a wall, for everyone: the class chart and the voice poster. Nothing is stored. */
 @RestController
 class WallSheetController {
-  private final SchemeShelf shelf;
-  private final StudioSettings settings;
+  private final Studio studio;
 
-  WallSheetController(SchemeShelf shelf, StudioSettings settings) {
-    this.shelf = shelf;
-    this.settings = settings;
+  WallSheetController(Studio studio) {
+    this.studio = studio;
   }
-
-  /** A named range, in percent of maximum. */
-  record RangeRequest(
-      String name, @Within(Limit.PERCENT) BigDecimal low, @Within(Limit.PERCENT) BigDecimal high) {}
-
-  /**
-   * A class chart: either bands of a scheme on maximum, or ranges of one's own.
-   *
-   * @param from youngest age
-   * @param to oldest age
-   * @param every years from row to row
-   * @param method id of an equation by age alone
-   * @param scheme id of a scheme on maximum
-   * @param bands ids of its bands; all of them where none is named
-   * @param windowSeconds how long the class counts, 10 or 15
-   */
-  record ClassChartRequest(
-      @Within(Limit.AGE) Integer from,
-      @Within(Limit.AGE) Integer to,
-      @Within(Limit.CHART_STEP) Integer every,
-      String method,
-      Mode mode,
-      @Nullable String scheme,
-      @Nullable List<String> bands,
-      @Nullable List<RangeRequest> ranges,
-      Integer windowSeconds,
-      Shows shows,
-      Paper paper) {}
-
-  /** A range as it stands over its columns. */
-  record ChartRange(String id, String name, BigDecimal low, BigDecimal high, boolean fromRest) {}
-
-  /**
-   * A range at one age.
-   *
-   * @param lowBpm null where the range begins at rest
-   */
-  record ChartCell(@Nullable Integer lowBpm, int highBpm, int lowBeats, int highBeats) {
-    static ChartCell of(Cell cell) {
-      return new ChartCell(
-          cell.lowBpm().isPresent() ? cell.lowBpm().getAsInt() : null,
-          cell.highBpm(),
-          cell.beats().low(),
-          cell.beats().high());
-    }
-  }
-
-  record ChartRow(int age, int maximumBpm, List<ChartCell> cells) {}
-
-  /**
-   * The chart worked out.
-   *
-   * @param figureMillimetres how high its figures are on that paper
-   * @param readFromMetres from how far they are read with ease
-   * @param pages how many sheets of that paper
-   */
-  record ChartView(
-      BigDecimal maximumStandardErrorBpm,
-      int windowSeconds,
-      List<ChartRange> ranges,
-      List<ChartRow> rows,
-      BigDecimal figureMillimetres,
-      int readFromMetres,
-      int pages) {}
 
   @PostMapping("/api/calculator/chart")
   ChartView chart(@RequestBody ClassChartRequest request) {
     ClassChart chart = workOut(request);
-    ChartSheet sheet = ChartSheet.of(chart, request.paper, request.shows);
+    ChartSheet sheet = ChartSheet.of(chart, request.paper(), request.shows());
     return new ChartView(
         chart.equation().standardErrorBpm(chart.mode()),
         chart.window().seconds(),
@@ -148,30 +81,30 @@ class WallSheetController {
   }
 
   private Sheet sheet(ClassChartRequest request) {
-    return ChartSheet.of(workOut(request), request.paper, request.shows).sheet();
+    return ChartSheet.of(workOut(request), request.paper(), request.shows()).sheet();
   }
 
   private ClassChart workOut(ClassChartRequest request) {
-    if ((request.scheme == null) == (request.ranges == null)) {
+    if ((request.scheme() == null) == (request.ranges() == null)) {
       throw InvalidValueException.of(
           "scheme",
-          request.scheme == null ? "is missing, and ranges as well" : "stands beside ranges",
+          request.scheme() == null ? "is missing, and ranges as well" : "stands beside ranges",
           "a scheme on maximum, or ranges of your own");
     }
     Scheme scheme =
-        request.ranges == null
-            ? shelf.of(request.scheme)
+        request.ranges() == null
+            ? new SchemeShelf(studio).of(request.scheme())
             : ClassChart.ranges(
-                request.ranges.stream()
-                    .map(range -> new OwnScheme.Row(range.name, range.low, range.high))
+                request.ranges().stream()
+                    .map(range -> new OwnScheme.Row(range.name(), range.low(), range.high()))
                     .toList());
     return ClassChart.of(
-        new ClassChart.Ages(request.from, request.to, request.every),
-        request.method,
-        request.mode,
+        new ClassChart.Ages(request.from(), request.to(), request.every()),
+        request.method(),
+        request.mode(),
         scheme,
-        request.bands == null ? List.of() : request.bands,
-        window(request.windowSeconds));
+        request.bands() == null ? List.of() : request.bands(),
+        window(request.windowSeconds()));
   }
 
   private static CountWindow window(int seconds) {
@@ -184,13 +117,6 @@ class WallSheetController {
                     "windowSeconds", seconds + " s is no counting window", "10 or 15 seconds"));
   }
 
-  /**
-   * The voice poster.
-   *
-   * @param rpeFamily which 0–10 scale; the studio's where none is named
-   */
-  record PosterRequest(Paper paper, @Nullable RpeFamily rpeFamily) {}
-
   @PostMapping(value = "/api/sheets/poster/page", produces = MediaType.TEXT_HTML_VALUE)
   ResponseEntity<String> posterPage(@RequestBody PosterRequest request) {
     return SheetAnswer.page(sheet(request));
@@ -202,8 +128,9 @@ class WallSheetController {
   }
 
   private Sheet sheet(PosterRequest request) {
-    RpeFamily family = request.rpeFamily == null ? settings.ways().family() : request.rpeFamily;
-    return PosterSheet.of(family, request.paper);
+    RpeFamily family =
+        request.rpeFamily() == null ? studio.settings().ways().family() : request.rpeFamily();
+    return PosterSheet.of(family, request.paper());
   }
 
   /** The fonts of a page. */

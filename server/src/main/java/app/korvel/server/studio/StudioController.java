@@ -3,6 +3,7 @@ package app.korvel.server.studio;
 import app.korvel.core.screening.StopSigns;
 import app.korvel.core.zone.RpeFamily;
 import app.korvel.server.DataFolder;
+import app.korvel.studio.Studio;
 import java.time.LocalDate;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -11,26 +12,24 @@ import org.springframework.web.bind.annotation.RestController;
 /** What every page needs to know. */
 @RestController
 class StudioController {
-  private final StudioClock clock;
-  private final StudioSettings settings;
+  private final Studio studio;
   private final DataFolder folder;
 
-  StudioController(StudioClock clock, StudioSettings settings, DataFolder folder) {
-    this.clock = clock;
-    this.settings = settings;
+  StudioController(Studio studio, DataFolder folder) {
+    this.studio = studio;
     this.folder = folder;
   }
 
   @GetMapping("/api/studio")
   StudioView studio() {
     return new StudioView(
-        clock.today(),
-        clock.untilTomorrow().toMillis(),
-        clock.zone().getId(),
+        studio.clock().today(),
+        studio.clock().untilTomorrow().toMillis(),
+        studio.clock().zone().getId(),
         folder.demo(),
-        settings.now().version(),
-        settings.ways().scheme(),
-        settings.ways().family(),
+        studio.settings().now().version(),
+        studio.settings().ways().scheme(),
+        studio.settings().ways().family(),
         StopSigns.SIGNS,
         StopSigns.ACTION,
         StopSigns.NOTICE);

@@ -1,15 +1,18 @@
 package app.korvel.server.web;
 
+import app.korvel.core.measure.Source;
 import java.math.BigDecimal;
 import java.time.DayOfWeek;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.StreamReadFeature;
 import tools.jackson.databind.DeserializationContext;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.MapperFeature;
+import tools.jackson.databind.SerializationContext;
 import tools.jackson.databind.cfg.CoercionAction;
 import tools.jackson.databind.cfg.CoercionInputShape;
 import tools.jackson.databind.cfg.EnumFeature;
@@ -19,6 +22,7 @@ import tools.jackson.databind.exc.MismatchedInputException;
 import tools.jackson.databind.introspect.AnnotatedClass;
 import tools.jackson.databind.introspect.JacksonAnnotationIntrospector;
 import tools.jackson.databind.module.SimpleModule;
+import tools.jackson.databind.ser.std.StdSerializer;
 import tools.jackson.databind.type.LogicalType;
 
 /** JSON is strict: nothing is coerced, unknown fields and words are refused. */
@@ -67,12 +71,27 @@ class JsonSettings {
     }
   }
 
+  /** A source is written as it is cited. */
+  private static final class Citations extends StdSerializer<Source> {
+    Citations() {
+      super(Source.class);
+    }
+
+    @Override
+    public void serialize(Source source, JsonGenerator json, SerializationContext context) {
+      json.writeString(source.citation());
+    }
+  }
+
   @Bean
   JsonMapperBuilderCustomizer strictJson() {
     return builder -> {
       builder
           .annotationIntrospector(new KebabEnums())
-          .addModule(new SimpleModule().addDeserializer(BigDecimal.class, new ShortDecimals()))
+          .addModule(
+              new SimpleModule()
+                  .addDeserializer(BigDecimal.class, new ShortDecimals())
+                  .addSerializer(Source.class, new Citations()))
           .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
           .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
           .enable(EnumFeature.FAIL_ON_NUMBERS_FOR_ENUMS)

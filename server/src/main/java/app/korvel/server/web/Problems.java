@@ -6,6 +6,7 @@ import app.korvel.server.web.ProblemType.FieldError;
 import app.korvel.store.StaleVersionException;
 import app.korvel.store.StoreException;
 import app.korvel.store.SupersededException;
+import app.korvel.studio.NotFoundException;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import java.util.Objects;
@@ -54,7 +55,7 @@ public class Problems extends ResponseEntityExceptionHandler {
   ResponseEntity<Object> refused(RefusedException refused) {
     ProblemDetail problem =
         ProblemType.REFUSED.problem(HttpStatus.UNPROCESSABLE_CONTENT, refused.getMessage());
-    problem.setProperty("findings", ProblemType.listed(FindingView.of(refused.findings())));
+    problem.setProperty("findings", ProblemType.listed(refused.findings()));
     if (!refused.faults().isEmpty()) {
       problem.setProperty("errors", ProblemType.listed(FieldError.of(refused.faults())));
     }

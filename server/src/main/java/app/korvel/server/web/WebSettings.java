@@ -1,12 +1,14 @@
 package app.korvel.server.web;
 
 import java.time.Duration;
+import java.util.List;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.convert.converter.Converter;
 import org.springframework.core.convert.converter.ConverterFactory;
 import org.springframework.format.FormatterRegistry;
 import org.springframework.http.CacheControl;
 import org.springframework.http.converter.HttpMessageConverters;
+import org.springframework.web.method.support.HandlerMethodArgumentResolver;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.ViewControllerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
@@ -39,6 +41,11 @@ class WebSettings implements WebMvcConfigurer {
   @Override
   public void configureMessageConverters(HttpMessageConverters.ServerBuilder builder) {
     builder.addCustomConverter(new WrittenJson.Converter());
+  }
+
+  @Override
+  public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
+    resolvers.add(new Actors());
   }
 
   @Override

@@ -2,10 +2,10 @@ package app.korvel.server.zone;
 
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.Prescription;
+import app.korvel.core.prescription.PrescriptionFinding;
 import app.korvel.core.prescription.Renewal;
 import app.korvel.core.prescription.Standing;
 import app.korvel.core.screening.Cap;
@@ -15,14 +15,13 @@ import app.korvel.core.screening.StopSigns;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Target;
 import app.korvel.core.zone.Zones;
-import app.korvel.server.client.ClientRecords;
 import app.korvel.server.client.ClientViews.MaximumInUse;
-import app.korvel.server.studio.StudioClock;
-import app.korvel.server.web.FindingView;
-import app.korvel.server.zone.ClientAnchors.InHand;
-import app.korvel.store.PrescriptionRepository;
+import app.korvel.server.zone.DeviceSheetViews.DeviceBand;
+import app.korvel.server.zone.DeviceSheetViews.DeviceSheet;
 import app.korvel.store.SavedPrescription;
-import java.time.LocalDate;
+import app.korvel.studio.Studio;
+import app.korvel.studio.zone.ClientAnchors;
+import app.korvel.studio.zone.ClientAnchors.InHand;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -36,51 +35,11 @@ import org.springframework.web.bind.annotation.RestController;
 /** The values a client types into a watch or bike computer of their own. */
 @RestController
 class DeviceSheetController {
-  private final ClientRecords records;
-  private final ClientAnchors anchors;
-  private final PrescriptionRepository prescriptions;
-  private final StudioClock clock;
+  private final Studio studio;
 
-  DeviceSheetController(
-      ClientRecords records,
-      ClientAnchors anchors,
-      PrescriptionRepository prescriptions,
-      StudioClock clock) {
-    this.records = records;
-    this.anchors = anchors;
-    this.prescriptions = prescriptions;
-    this.clock = clock;
+  DeviceSheetController(Studio studio) {
+    this.studio = studio;
   }
-
-  /**
-   * A band as it is typed in.
-   *
-   * @param highBpm its upper edge, cut by a cap; null where the cap lies below the band
-   * @param allowed whether it may be trained in; a school's band that is not is shown as such
-   */
-  record DeviceBand(
-      String name, int level, int lowBpm, @Nullable Integer highBpm, boolean allowed) {}
-
-  /**
-   * The sheet.
-   *
-   * @param alarm lower and upper alarm, from the prescription in force; null where there is none
-   * @param again the day from which these values are measured again
-   */
-  record DeviceSheet(
-      String clientName,
-      LocalDate date,
-      Mode mode,
-      String scheme,
-      String schemeName,
-      int restingBpm,
-      MaximumInUse maximum,
-      @Nullable Integer capBpm,
-      List<DeviceBand> bands,
-      @Nullable List<Integer> alarm,
-      LocalDate again,
-      List<FindingView> findings,
-      String notice) {}
 
   /** Refused, with the reason, for someone who may not be steered by a rate. */
   @GetMapping("/api/clients/{id}/device-sheet")
@@ -88,13 +47,13 @@ class DeviceSheetController {
       @PathVariable UUID id,
       @RequestParam(required = false) @Nullable String scheme,
       @RequestParam(defaultValue = "run") Mode mode) {
-    Client client = records.client(id);
-    Groundwork ground = records.groundwork(client, mode);
+    Client client = studio.client(id);
+    Groundwork ground = studio.head(client.id()).ground(mode);
     if (!ground.screening().stops().isEmpty()) {
       throw RefusedException.because(ground.screening().stops());
     }
     Reserve reserve = ground.reserveOrRefuse();
-    InHand hand = anchors.inHand(client, ground, scheme);
+    InHand hand = new ClientAnchors(studio).inHand(id, ground, Optional.ofNullable(scheme));
     Zones zones = Zones.of(hand.scheme(), hand.anchors(), ground.uncertainty(), ground.capBpm());
     int ceiling =
         ground.permission().vigorous()
@@ -105,14 +64,15 @@ class DeviceSheetController {
     ground
         .screening()
         .cap()
-        .ifPresent(each -> findings.add(FindingKind.CAP_IN_FORCE.of(each.bpm(), each.because())));
+        .ifPresent(
+            each -> findings.add(PrescriptionFinding.CAP_IN_FORCE.of(each.bpm(), each.because())));
     if (!ground.permission().vigorous()) {
       findings.addAll(ground.permission().findings());
     }
     findings.addAll(ground.screening().cautions());
     return new DeviceSheet(
         client.details().name(),
-        clock.today(),
+        studio.today(),
         mode,
         hand.scheme().id(),
         hand.scheme().name(),
@@ -124,8 +84,8 @@ class DeviceSheetController {
             .map(band -> device(band, ceiling))
             .toList(),
         alarm(client, ground, mode).orElse(null),
-        Renewal.ofRates(ground, client.nextBirthday(clock.today())).on(),
-        FindingView.of(findings),
+        Renewal.ofRates(ground, client.nextBirthday(studio.today())).on(),
+        findings,
         StopSigns.NOTICE);
   }
 
@@ -141,7 +101,7 @@ class DeviceSheetController {
 
   /** The target in force, where it was made for that mode and its rates hold. */
   private Optional<List<Integer>> alarm(Client client, Groundwork ground, Mode mode) {
-    return prescriptions.of(client.id()).stream()
+    return studio.store().prescriptions().of(client.id()).stream()
         .findFirst()
         .filter(saved -> saved.prescription().parts().mode() == mode)
         .filter(saved -> holds(saved, ground))

@@ -1,7 +1,6 @@
 package app.korvel.server.zone;
 
 import app.korvel.core.maximum.Mode;
-import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.core.prescription.Groundwork;
@@ -14,11 +13,6 @@ import app.korvel.core.zone.ThresholdRates;
 import app.korvel.core.zone.Uncertainty;
 import app.korvel.core.zone.Zones;
 import app.korvel.exchange.SchemeFile;
-import app.korvel.server.client.ClientRecords;
-import app.korvel.server.studio.StudioClock;
-import app.korvel.server.studio.StudioSettings;
-import app.korvel.server.web.NotFoundException;
-import app.korvel.server.web.OneWrite;
 import app.korvel.server.web.Problems;
 import app.korvel.server.web.TooLargeException;
 import app.korvel.server.zone.SchemeViews.ClientSchemeRequest;
@@ -33,13 +27,18 @@ import app.korvel.server.zone.SchemeViews.TrialRow;
 import app.korvel.server.zone.SchemeViews.WaysRequest;
 import app.korvel.server.zone.SchemeViews.WaysView;
 import app.korvel.server.zone.SchemeViews.WrittenScheme;
-import app.korvel.server.zone.ZoneController.ChosenView;
+import app.korvel.server.zone.ZoneRequests.ChosenView;
 import app.korvel.server.zone.ZoneViews.ZonesView;
-import app.korvel.store.Ids;
 import app.korvel.store.SavedScheme;
-import app.korvel.store.SchemeRepository;
 import app.korvel.store.StaleVersionException;
 import app.korvel.store.StudioRepository.Settings;
+import app.korvel.studio.Actor;
+import app.korvel.studio.Studio;
+import app.korvel.studio.zone.ChooseScheme;
+import app.korvel.studio.zone.ChooseWays;
+import app.korvel.studio.zone.ClientAnchors;
+import app.korvel.studio.zone.OwnSchemes;
+import app.korvel.studio.zone.SchemeShelf;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -70,55 +69,38 @@ class SchemeController {
   /** A ruler each: more are not looked at together. */
   private static final int MOST_TRIED = 6;
 
-  private final SchemeRepository own;
-  private final SchemeShelf shelf;
-  private final StudioSettings settings;
-  private final ClientRecords records;
-  private final ClientAnchors anchors;
-  private final StudioClock clock;
-  private final Ids ids;
+  private final Studio studio;
+  private final OwnSchemes own;
 
-  SchemeController(
-      SchemeRepository own,
-      SchemeShelf shelf,
-      StudioSettings settings,
-      ClientRecords records,
-      ClientAnchors anchors,
-      StudioClock clock,
-      Ids ids) {
-    this.own = own;
-    this.shelf = shelf;
-    this.settings = settings;
-    this.records = records;
-    this.anchors = anchors;
-    this.clock = clock;
-    this.ids = ids;
+  SchemeController(Studio studio) {
+    this.studio = studio;
+    this.own = new OwnSchemes(studio);
   }
 
   @GetMapping("/api/schemes")
   SchemeList list() {
-    Settings now = settings.now();
+    Settings now = studio.settings().now();
     List<SchemeView> views = new ArrayList<>();
-    for (Scheme scheme : shelf.all()) {
+    for (Scheme scheme : new SchemeShelf(studio).all()) {
       if (!scheme.own()) {
-        views.add(SchemeView.of(scheme, null, own.chosenFor(scheme.id())));
+        views.add(SchemeView.of(scheme, null, studio.store().schemes().chosenFor(scheme.id())));
       }
     }
-    own.all().stream().map(this::view).forEach(views::add);
+    studio.store().schemes().all().stream().map(this::view).forEach(views::add);
     return new SchemeList(views, now.version(), now.ways().scheme(), now.ways().family());
   }
 
   @GetMapping("/api/schemes/{id}")
   SchemeView one(@PathVariable String id) {
     return SchemeShelf.shipped(id)
-        .map(scheme -> SchemeView.of(scheme, null, own.chosenFor(id)))
-        .orElseGet(() -> view(saved(id)));
+        .map(scheme -> SchemeView.of(scheme, null, studio.store().schemes().chosenFor(id)))
+        .orElseGet(() -> view(own.saved(id)));
   }
 
   /** The scheme as a file to pass on; docs/scheme-file.md describes it. */
   @GetMapping(value = "/api/schemes/{id}/file", produces = MediaType.APPLICATION_JSON_VALUE)
   ResponseEntity<byte[]> file(@PathVariable String id) {
-    Scheme scheme = SchemeShelf.shipped(id).orElseGet(() -> saved(id).scheme());
+    Scheme scheme = SchemeShelf.shipped(id).orElseGet(() -> own.saved(id).scheme());
     String name = scheme.name().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".json";
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_JSON)
@@ -141,38 +123,21 @@ class SchemeController {
     return WrittenScheme.of(SchemeFile.read(file));
   }
 
-  @OneWrite
   @PostMapping("/api/schemes")
   @ResponseStatus(HttpStatus.CREATED)
-  SchemeView add(@RequestBody SchemeRequest request) {
-    return view(own.add(checked(ids.next().toString(), request), clock.now()));
+  SchemeView add(Actor who, @RequestBody SchemeRequest request) {
+    return view(own.add(who, request.written()));
   }
 
-  @OneWrite
   @PutMapping("/api/schemes/{id}")
-  SchemeView change(@PathVariable String id, @RequestBody SchemeChangeRequest request) {
-    saved(id);
-    return own.change(request.version(), checked(id, request.scheme()), clock.now())
-        .map(this::view)
-        .orElseThrow(() -> unknown(id));
+  SchemeView change(Actor who, @PathVariable String id, @RequestBody SchemeChangeRequest request) {
+    return view(own.change(who, id, request.version(), request.scheme().written()));
   }
 
-  /** Puts one away, or brings one back; one that is in use stays. */
-  @OneWrite
   @PutMapping("/api/schemes/{id}/archived")
-  SchemeView archive(@PathVariable String id, @RequestBody SchemeArchiveRequest request) {
-    if (request.archived()) {
-      inUse(id)
-          .ifPresent(
-              use -> {
-                throw RefusedException.because(FindingKind.SCHEME_IN_USE.of(use));
-              });
-    } else {
-      checkFree(saved(id).scheme());
-    }
-    return own.archive(id, request.version(), request.archived(), clock.now())
-        .map(this::view)
-        .orElseThrow(() -> unknown(id));
+  SchemeView archive(
+      Actor who, @PathVariable String id, @RequestBody SchemeArchiveRequest request) {
+    return view(own.archive(who, id, request.version(), request.archived()));
   }
 
   /** The scheme as it is written, on several clients; nothing is kept. */
@@ -190,14 +155,14 @@ class SchemeController {
       return new SchemeTrial(List.of(new TrialRow(null, "Example", zones, "")));
     }
     return new SchemeTrial(
-        request.clients().stream().map(client -> tryOn(scheme, records.client(client))).toList());
+        request.clients().stream().map(client -> tryOn(scheme, studio.client(client))).toList());
   }
 
   private TrialRow tryOn(Scheme scheme, Client client) {
     String name = client.details().name();
     try {
-      Groundwork ground = records.groundwork(client, Mode.RUN);
-      Anchors from = anchors.of(client, ground, scheme);
+      Groundwork ground = studio.head(client.id()).ground(Mode.RUN);
+      Anchors from = new ClientAnchors(studio).of(client.id(), ground, scheme);
       ZonesView zones = zones(scheme, from, ground.uncertainty(), ground.capBpm());
       return new TrialRow(client.id(), name, zones, "");
     } catch (RefusedException refused) {
@@ -207,40 +172,21 @@ class SchemeController {
 
   private ZonesView zones(Scheme scheme, Anchors from, Uncertainty uncertainty, OptionalInt cap) {
     return ZonesView.of(
-        Zones.of(scheme, from, uncertainty, cap), uncertainty, settings.ways().family());
+        Zones.of(scheme, from, uncertainty, cap), uncertainty, studio.settings().ways().family());
   }
 
   /** What the studio has chosen for everyone is changed. */
-  @OneWrite
   @PutMapping("/api/studio/ways")
-  WaysView choose(@RequestBody WaysRequest request) {
-    Scheme scheme = shelf.of(request.scheme());
-    Settings now = settings.change(request.version(), new Ways(request.rpeFamily(), scheme.id()));
-    return WaysView.of(now);
+  WaysView choose(Actor who, @RequestBody WaysRequest request) {
+    Ways ways = new Ways(request.rpeFamily(), request.scheme());
+    return WaysView.of(new ChooseWays(studio).by(who, request.version(), ways));
   }
 
   /** Which scheme a client's bands are shown in from now on. */
-  @OneWrite
   @PutMapping("/api/clients/{id}/scheme")
-  ChosenView choose(@PathVariable UUID id, @RequestBody ClientSchemeRequest request) {
-    Client client = records.open(id);
-    Optional<String> scheme =
-        Optional.ofNullable(request.scheme()).map(chosen -> shelf.of(chosen).id());
-    if (!scheme.equals(shelf.chosen(client))) {
-      own.choose(ids.next(), id, scheme, clock.today(), clock.now());
-    }
-    return ChosenView.of(shelf, settings, client);
-  }
-
-  /** Undoes the latest choice for a client: what was chosen before it stands again. */
-  @OneWrite
-  @PostMapping("/api/clients/{id}/scheme/{choice}/undo")
-  ChosenView undo(@PathVariable UUID id, @PathVariable UUID choice) {
-    Client client = records.open(id);
-    if (!own.undo(id, choice, ids.next(), clock.now())) {
-      throw new NotFoundException("This client has no choice of a scheme " + choice + ".");
-    }
-    return ChosenView.of(shelf, settings, client);
+  ChosenView choose(Actor who, @PathVariable UUID id, @RequestBody ClientSchemeRequest request) {
+    new ChooseScheme(studio).by(who, id, Optional.ofNullable(request.scheme()));
+    return ChosenView.of(new SchemeShelf(studio), id);
   }
 
   /** Nothing is lost: the answer carries the record as it is now, the asker still has theirs. */
@@ -254,44 +200,6 @@ class SchemeController {
 
   private SchemeView view(SavedScheme saved) {
     Scheme scheme = saved.scheme();
-    return SchemeView.of(scheme, saved.version(), own.chosenFor(scheme.id()));
-  }
-
-  private Scheme checked(String id, SchemeRequest request) {
-    Scheme scheme = request.written().checked(id);
-    checkFree(scheme);
-    return scheme;
-  }
-
-  /** Two of one name could not be told apart. */
-  private void checkFree(Scheme scheme) {
-    boolean taken =
-        shelf.all().stream()
-            .filter(other -> !other.id().equals(scheme.id()))
-            .anyMatch(other -> other.name().equalsIgnoreCase(scheme.name()));
-    if (taken) {
-      throw InvalidValueException.of(
-          "name", "is the name of another scheme", "a name that no scheme has yet");
-    }
-  }
-
-  private Optional<String> inUse(String id) {
-    List<String> uses = new ArrayList<>();
-    if (settings.ways().scheme().equals(id)) {
-      uses.add("it is the studio's");
-    }
-    List<String> clients = own.chosenFor(id);
-    if (!clients.isEmpty()) {
-      uses.add("chosen for " + String.join(", ", clients));
-    }
-    return uses.isEmpty() ? Optional.empty() : Optional.of(String.join("; ", uses));
-  }
-
-  private SavedScheme saved(String id) {
-    return own.get(id).orElseThrow(() -> unknown(id));
-  }
-
-  private static NotFoundException unknown(String id) {
-    return new NotFoundException("No scheme has the id " + id + ".");
+    return SchemeView.of(scheme, saved.version(), studio.store().schemes().chosenFor(scheme.id()));
   }
 }

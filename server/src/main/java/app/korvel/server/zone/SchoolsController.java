@@ -4,21 +4,21 @@ import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.outline.Ceiling;
 import app.korvel.core.prescription.Groundwork;
-import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Goal;
 import app.korvel.core.zone.Anchors;
 import app.korvel.core.zone.Reserve.Percents;
 import app.korvel.core.zone.RpeFamily;
 import app.korvel.core.zone.Uncertainty;
-import app.korvel.server.client.ClientRecords;
-import app.korvel.server.client.TargetInQuestion;
-import app.korvel.server.client.TargetInQuestion.AimView;
-import app.korvel.server.studio.StudioSettings;
 import app.korvel.server.web.Within;
-import app.korvel.server.zone.ClientAnchors.InHand;
 import app.korvel.server.zone.SchoolsViews.SchoolsQuestion;
 import app.korvel.server.zone.SchoolsViews.SchoolsView;
 import app.korvel.server.zone.SchoolsViews.Wanted;
+import app.korvel.studio.ClientHead;
+import app.korvel.studio.ClientHead.Aimed;
+import app.korvel.studio.Studio;
+import app.korvel.studio.zone.ClientAnchors;
+import app.korvel.studio.zone.ClientAnchors.InHand;
+import app.korvel.studio.zone.SchemeShelf;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -38,26 +38,13 @@ import org.springframework.web.bind.annotation.RestController;
 /** Every school side by side on one span: a client's, or one that is given. */
 @RestController
 class SchoolsController {
-  private final ClientRecords records;
-  private final ClientAnchors anchors;
-  private final TargetInQuestion target;
-  private final SchemeShelf shelf;
-  private final StudioSettings settings;
+  private final Studio studio;
 
   /** About 100 kB each. */
   private final Latest<SchoolsQuestion, SchoolsView> latest = new Latest<>(64);
 
-  SchoolsController(
-      ClientRecords records,
-      ClientAnchors anchors,
-      TargetInQuestion target,
-      SchemeShelf shelf,
-      StudioSettings settings) {
-    this.records = records;
-    this.anchors = anchors;
-    this.target = target;
-    this.shelf = shelf;
-    this.settings = settings;
+  SchoolsController(Studio studio) {
+    this.studio = studio;
   }
 
   /** A span; standard errors, cap, family and thresholds may be left out. */
@@ -74,19 +61,19 @@ class SchoolsController {
   @PostMapping("/api/calculator/schools")
   SchoolsView schools(@RequestBody SchoolsRequest request) {
     Anchors from =
-        ZoneController.anchors(
+        ZoneRequests.anchors(
             request.restingBpm,
             request.maximumBpm,
             request.lowerThresholdBpm,
             request.upperThresholdBpm);
     Uncertainty uncertainty =
-        ZoneController.uncertainty(
-            request.maximumStandardErrorBpm, request.restingStandardErrorBpm);
-    OptionalInt cap = ZoneController.optional(request.capBpm);
-    RpeFamily family = request.rpeFamily == null ? settings.ways().family() : request.rpeFamily;
+        ZoneRequests.uncertainty(request.maximumStandardErrorBpm, request.restingStandardErrorBpm);
+    OptionalInt cap = ZoneRequests.optional(request.capBpm);
+    RpeFamily family =
+        request.rpeFamily == null ? studio.settings().ways().family() : request.rpeFamily;
     return latest.of(
         new SchoolsQuestion(
-            shelf.all(),
+            new SchemeShelf(studio).all(),
             SchemeShelf.usual(),
             from,
             uncertainty,
@@ -102,11 +89,11 @@ class SchoolsController {
   /** Refused, with the reason, for someone who may not be steered by a rate. */
   @GetMapping("/api/clients/{id}/schools")
   SchoolsView schools(@PathVariable UUID id, @RequestParam(defaultValue = "run") Mode mode) {
-    Client client = records.client(id);
-    Groundwork ground = records.groundwork(client, mode);
-    InHand hand = anchors.inHand(client, ground, null);
+    ClientHead head = studio.head(id);
+    Groundwork ground = head.ground(mode);
+    InHand hand = new ClientAnchors(studio).inHand(id, ground, Optional.empty());
     Uncertainty uncertainty = ground.uncertainty();
-    AimView aim = target.of(client, mode);
+    Aimed aim = head.aimed(mode);
     Wanted first =
         new Wanted(
             aim.prescribed() ? "What is prescribed" : "Where to start",
@@ -116,12 +103,12 @@ class SchoolsController {
     goals().map(goal -> goal.under(ceiling)).forEach(wanted::add);
     return latest.of(
         new SchoolsQuestion(
-            shelf.all(),
+            new SchemeShelf(studio).all(),
             hand.scheme(),
             hand.anchors(),
             uncertainty,
             ground.capBpm(),
-            settings.ways().family(),
+            studio.settings().ways().family(),
             wanted,
             ground.maximumRecord().estimates().estimates(),
             Optional.of(ceiling),

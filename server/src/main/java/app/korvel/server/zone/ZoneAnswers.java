@@ -4,10 +4,11 @@ import app.korvel.core.zone.RpeFamily;
 import app.korvel.core.zone.Scheme;
 import app.korvel.core.zone.Uncertainty;
 import app.korvel.core.zone.Zones;
-import app.korvel.server.studio.StudioSettings;
 import app.korvel.server.web.WrittenJson;
-import app.korvel.server.zone.ZoneController.ZonesRequest;
+import app.korvel.server.zone.ZoneRequests.ZonesRequest;
 import app.korvel.server.zone.ZoneViews.ZonesView;
+import app.korvel.studio.Studio;
+import app.korvel.studio.zone.SchemeShelf;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -29,20 +30,21 @@ class ZoneAnswers {
   private record Question(ZonesRequest request, Scheme scheme, RpeFamily family) {}
 
   private final JsonMapper json;
-  private final SchemeShelf shelf;
-  private final StudioSettings settings;
+  private final Studio studio;
   private final Latest<Question, WrittenJson> latest = new Latest<>(KEPT);
 
-  ZoneAnswers(JsonMapper json, SchemeShelf shelf, StudioSettings settings) {
+  ZoneAnswers(JsonMapper json, Studio studio) {
     this.json = json;
-    this.shelf = shelf;
-    this.settings = settings;
+    this.studio = studio;
   }
 
   /** A {@link ZonesView}, written. */
   WrittenJson of(ZonesRequest request) {
     Question question =
-        new Question(request, shelf.of(request.scheme()), request.family(settings.ways().family()));
+        new Question(
+            request,
+            new SchemeShelf(studio).of(request.scheme()),
+            request.family(studio.settings().ways().family()));
     return latest.of(question, asked -> new WrittenJson(json.writeValueAsBytes(workOut(asked))));
   }
 

@@ -1,40 +1,27 @@
 package app.korvel.server.zone;
 
 import app.korvel.core.maximum.Mode;
-import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.FindingKind;
-import app.korvel.core.measure.InvalidValueException;
-import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.RefusedException;
-import app.korvel.core.prescription.Groundwork;
-import app.korvel.core.prescription.Prescribable;
-import app.korvel.core.screening.Client;
-import app.korvel.core.screening.Permission;
-import app.korvel.core.zone.Anchors;
-import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.CountCard;
 import app.korvel.core.zone.Reserve;
-import app.korvel.core.zone.RpeFamily;
 import app.korvel.core.zone.Target;
-import app.korvel.core.zone.ThresholdRates;
-import app.korvel.core.zone.Uncertainty;
 import app.korvel.core.zone.Zones;
-import app.korvel.server.client.ClientRecords;
 import app.korvel.server.measure.WorkingViews.WorkingView;
-import app.korvel.server.studio.StudioSettings;
-import app.korvel.server.web.FindingView;
-import app.korvel.server.web.Within;
 import app.korvel.server.web.WrittenJson;
-import app.korvel.server.zone.ClientAnchors.InHand;
-import app.korvel.server.zone.ZoneViews.PrescribableView;
-import app.korvel.server.zone.ZoneViews.ZonesView;
-import app.korvel.store.SchemeRepository.Chosen;
-import java.math.BigDecimal;
-import java.util.ArrayList;
-import java.util.List;
-import java.util.Map;
+import app.korvel.server.zone.ZoneRequests.ClientBands;
+import app.korvel.server.zone.ZoneRequests.CountsAnswer;
+import app.korvel.server.zone.ZoneRequests.CountsRequest;
+import app.korvel.server.zone.ZoneRequests.CountsWorkingRequest;
+import app.korvel.server.zone.ZoneRequests.RatesAnswer;
+import app.korvel.server.zone.ZoneRequests.RatesRequest;
+import app.korvel.server.zone.ZoneRequests.TargetAnswer;
+import app.korvel.server.zone.ZoneRequests.TargetRequest;
+import app.korvel.server.zone.ZoneRequests.TargetWorkingRequest;
+import app.korvel.server.zone.ZoneRequests.ZonesRequest;
+import app.korvel.server.zone.ZoneRequests.ZonesWorkingRequest;
+import app.korvel.studio.Studio;
+import app.korvel.studio.zone.SchemeShelf;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -48,22 +35,11 @@ import org.springframework.web.bind.annotation.RestController;
 /** The zones and target calculators, and a client's bands. */
 @RestController
 class ZoneController {
-  private final ClientRecords records;
-  private final ClientAnchors anchors;
-  private final SchemeShelf shelf;
-  private final StudioSettings settings;
+  private final Studio studio;
   private final ZoneAnswers answers;
 
-  ZoneController(
-      ClientRecords records,
-      ClientAnchors anchors,
-      SchemeShelf shelf,
-      StudioSettings settings,
-      ZoneAnswers answers) {
-    this.records = records;
-    this.anchors = anchors;
-    this.shelf = shelf;
-    this.settings = settings;
+  ZoneController(Studio studio, ZoneAnswers answers) {
+    this.studio = studio;
     this.answers = answers;
   }
 
@@ -77,25 +53,26 @@ class ZoneController {
   WorkingView zones(@RequestBody ZonesWorkingRequest request) {
     return WorkingView.of(
         Zones.longHand(
-            shelf.of(request.of.scheme),
-            request.band,
-            request.of.anchors(),
-            request.of.uncertainty()),
-        request.figures);
+            new SchemeShelf(studio).of(request.of().scheme()),
+            request.band(),
+            request.of().anchors(),
+            request.of().uncertainty()),
+        request.figures());
   }
 
   @PostMapping("/api/calculator/target/working")
   WorkingView target(@RequestBody TargetWorkingRequest request) {
-    TargetRequest of = request.of;
+    TargetRequest of = request.of();
     return WorkingView.of(
-        Target.longHand(of.anchors(), of.basis, of.low, of.high, optional(of.capBpm)),
-        request.figures);
+        Target.longHand(
+            of.anchors(), of.basis(), of.low(), of.high(), ZoneRequests.optional(of.capBpm())),
+        request.figures());
   }
 
   /** The rate at every whole percent of reserve, from 0 to 100. */
   @PostMapping("/api/calculator/rates")
   RatesAnswer rates(@RequestBody RatesRequest request) {
-    Reserve reserve = Reserve.of(request.restingBpm, request.maximumBpm);
+    Reserve reserve = Reserve.of(request.restingBpm(), request.maximumBpm());
     return new RatesAnswer(IntStream.rangeClosed(0, 100).mapToObj(reserve::rateAt).toList());
   }
 
@@ -103,28 +80,32 @@ class ZoneController {
   @PostMapping("/api/calculator/counts")
   CountsAnswer counts(@RequestBody CountsRequest request) {
     return new CountsAnswer(
-        ZoneViews.counts(CountCard.of(request.lowBpm, request.highBpm, request.cap())));
+        ZoneViews.counts(CountCard.of(request.lowBpm(), request.highBpm(), request.cap())));
   }
 
   @PostMapping("/api/calculator/counts/working")
   WorkingView counts(@RequestBody CountsWorkingRequest request) {
     return WorkingView.of(
-        CountCard.longHand(request.of.lowBpm, request.of.highBpm, request.of.cap()),
-        request.figures);
+        CountCard.longHand(request.of().lowBpm(), request.of().highBpm(), request.of().cap()),
+        request.figures());
   }
 
   @PostMapping("/api/calculator/target")
   TargetAnswer target(@RequestBody TargetRequest request) {
     Target.UnderCap result =
         Target.of(
-            request.anchors(), request.basis, request.low, request.high, optional(request.capBpm));
+            request.anchors(),
+            request.basis(),
+            request.low(),
+            request.high(),
+            ZoneRequests.optional(request.capBpm()));
     Target target = result.target().orElseThrow(() -> RefusedException.because(result.findings()));
     return new TargetAnswer(
         target.lowBpm(),
         target.highBpm(),
         target.capped(),
         ZoneViews.counts(target.counts()),
-        FindingView.of(result.findings()));
+        result.findings());
   }
 
   /** In the scheme asked for; else in the one chosen for the client, else in the studio's. */
@@ -133,188 +114,8 @@ class ZoneController {
       @PathVariable UUID id,
       @RequestParam(required = false) @Nullable String scheme,
       @RequestParam(defaultValue = "run") Mode mode) {
-    Client client = records.client(id);
-    if (scheme != null) {
-      shelf.of(scheme);
-    }
-    Groundwork ground = records.groundwork(client, mode);
-    ChosenView choice = ChosenView.of(shelf, settings, client);
-    try {
-      ground.reserveOrRefuse();
-    } catch (RefusedException refused) {
-      return ClientBands.none(choice, FindingView.of(refused.findings()));
-    }
-    InHand hand = anchors.inHand(client, ground, scheme);
-    Reserve reserve = hand.anchors().reserve();
-    Uncertainty uncertainty = ground.uncertainty();
-    Zones zones = Zones.of(hand.scheme(), hand.anchors(), uncertainty, ground.capBpm());
-    List<Finding> findings = new ArrayList<>();
-    ground
-        .screening()
-        .cap()
-        .ifPresent(cap -> findings.add(FindingKind.CAP_IN_FORCE.of(cap.bpm(), cap.because())));
-    hand.finding().ifPresent(findings::add);
-    return new ClientBands(
-        choice,
-        ZonesView.of(zones, uncertainty, settings.ways().family()),
-        PrescribableView.of(
-            Prescribable.of(
-                zones.bands(), hand.scheme().basis(), reserve, ground.capBpm(), ground.ceiling())),
-        ground.maximum().orElseThrow().method(),
-        ground.permission().vigorous() ? null : reserve.rateAt(Permission.CEILING_PERCENT),
-        FindingView.of(findings));
-  }
-
-  /** The rates that bands are counted from; thresholds come both or not at all. */
-  static Anchors anchors(
-      int restingBpm, int maximumBpm, @Nullable Integer lower, @Nullable Integer upper) {
-    Reserve reserve = Reserve.of(restingBpm, maximumBpm);
-    if (lower == null && upper == null) {
-      return Anchors.of(reserve);
-    }
-    if (lower == null || upper == null) {
-      throw InvalidValueException.of(
-          lower == null ? "lowerThresholdBpm" : "upperThresholdBpm",
-          "is missing beside the other one",
-          "both thresholds, or neither");
-    }
-    return Anchors.of(reserve, Optional.of(ThresholdRates.of(lower, upper)));
-  }
-
-  /** How sure both ends are; the usual where nothing is said. */
-  static Uncertainty uncertainty(@Nullable BigDecimal maximumBpm, @Nullable BigDecimal restingBpm) {
-    return Uncertainty.of(
-        maximumBpm == null ? Uncertainty.USUAL.maximumBpm() : maximumBpm,
-        restingBpm == null ? Uncertainty.USUAL.restingBpm() : restingBpm);
-  }
-
-  static OptionalInt optional(@Nullable Integer bpm) {
-    return bpm == null ? OptionalInt.empty() : OptionalInt.of(bpm);
-  }
-
-  record RatesRequest(
-      @Within(Limit.RESTING) Integer restingBpm, @Within(Limit.MAXIMUM) Integer maximumBpm) {}
-
-  record RatesAnswer(List<Integer> rates) {}
-
-  /** The span and the school; standard errors, cap and family of 0–10 scales may be left out. */
-  record ZonesRequest(
-      @Within(Limit.RESTING) Integer restingBpm,
-      @Within(Limit.MAXIMUM) Integer maximumBpm,
-      String scheme,
-      @Nullable @Within(Limit.STANDARD_ERROR) BigDecimal restingStandardErrorBpm,
-      @Nullable @Within(Limit.STANDARD_ERROR) BigDecimal maximumStandardErrorBpm,
-      @Nullable @Within(Limit.CAP) Integer capBpm,
-      @Nullable RpeFamily rpeFamily,
-      @Nullable @Within(Limit.PULSE) Integer lowerThresholdBpm,
-      @Nullable @Within(Limit.PULSE) Integer upperThresholdBpm) {
-
-    Anchors anchors() {
-      return ZoneController.anchors(restingBpm, maximumBpm, lowerThresholdBpm, upperThresholdBpm);
-    }
-
-    OptionalInt cap() {
-      return optional(capBpm);
-    }
-
-    RpeFamily family(RpeFamily otherwise) {
-      return rpeFamily == null ? otherwise : rpeFamily;
-    }
-
-    Uncertainty uncertainty() {
-      return ZoneController.uncertainty(maximumStandardErrorBpm, restingStandardErrorBpm);
-    }
-  }
-
-  /** The sum of one band; with figures, one for each step or null, a check of them. */
-  record ZonesWorkingRequest(
-      ZonesRequest of, String band, @Nullable List<@Nullable BigDecimal> figures) {}
-
-  record TargetRequest(
-      @Within(Limit.RESTING) Integer restingBpm,
-      @Within(Limit.MAXIMUM) Integer maximumBpm,
-      Basis basis,
-      BigDecimal low,
-      BigDecimal high,
-      @Nullable @Within(Limit.CAP) Integer capBpm,
-      @Nullable @Within(Limit.PULSE) Integer lowerThresholdBpm,
-      @Nullable @Within(Limit.PULSE) Integer upperThresholdBpm) {
-
-    Anchors anchors() {
-      return ZoneController.anchors(restingBpm, maximumBpm, lowerThresholdBpm, upperThresholdBpm);
-    }
-  }
-
-  record TargetWorkingRequest(TargetRequest of, @Nullable List<@Nullable BigDecimal> figures) {}
-
-  /**
-   * A range of rates, and a cap that none of its counts may come to exceed.
-   *
-   * @param capped whether the upper end is the cap, where no other is given
-   */
-  record CountsRequest(
-      @Within(Limit.PULSE) Integer lowBpm,
-      @Within(Limit.PULSE) Integer highBpm,
-      @Nullable Boolean capped,
-      @Nullable @Within(Limit.CAP) Integer capBpm) {
-
-    OptionalInt cap() {
-      if (capBpm == null) {
-        return Boolean.TRUE.equals(capped) ? OptionalInt.of(highBpm) : OptionalInt.empty();
-      }
-      if (capBpm < lowBpm) {
-        throw InvalidValueException.of(
-            "capBpm",
-            capBpm + " is under the lower edge (" + lowBpm + ")",
-            "the lower edge or more");
-      }
-      return OptionalInt.of(capBpm);
-    }
-  }
-
-  record CountsWorkingRequest(CountsRequest of, @Nullable List<@Nullable BigDecimal> figures) {}
-
-  record CountsAnswer(Map<String, List<Integer>> counts) {}
-
-  record TargetAnswer(
-      int lowBpm,
-      int highBpm,
-      boolean capped,
-      Map<String, List<Integer>> counts,
-      List<FindingView> findings) {}
-
-  /**
-   * Which scheme a client's bands are shown in.
-   *
-   * @param chosen the one chosen for this client; null where it is the studio's
-   * @param choiceId the latest choice, which can be undone; null where none was ever made
-   * @param studio the studio's
-   */
-  record ChosenView(@Nullable String chosen, @Nullable UUID choiceId, String studio) {
-    static ChosenView of(SchemeShelf shelf, StudioSettings settings, Client client) {
-      return new ChosenView(
-          shelf.chosen(client).orElse(null),
-          shelf.latestChoice(client).map(Chosen::id).orElse(null),
-          settings.ways().scheme());
-    }
-  }
-
-  /**
-   * A client's bands, or why there are none.
-   *
-   * @param prescribable what of each band may be prescribed, in their order
-   * @param ceilingBpm where vigorous work begins, if it is not allowed
-   */
-  record ClientBands(
-      ChosenView choice,
-      @Nullable ZonesView zones,
-      List<PrescribableView> prescribable,
-      @Nullable String maximumMethod,
-      @Nullable Integer ceilingBpm,
-      List<FindingView> findings) {
-
-    static ClientBands none(ChosenView choice, List<FindingView> findings) {
-      return new ClientBands(choice, null, List.of(), null, null, findings);
-    }
+    Optional<String> asked = Optional.ofNullable(scheme);
+    asked.ifPresent(new SchemeShelf(studio)::of);
+    return ClientBands.of(studio, studio.head(id), mode, asked);
   }
 }

@@ -154,8 +154,6 @@ public final class ZoneViews {
     }
   }
 
-  public record MarkView(int percent, int bpm) {}
-
   public record ZonesView(
       String scheme,
       String name,
@@ -172,7 +170,7 @@ public final class ZoneViews {
       List<BandView> bands,
       List<LevelView> levels,
       List<RateView> readings,
-      List<MarkView> marks,
+      List<Zones.Mark> marks,
       String serves,
       String source) {
 
@@ -193,7 +191,7 @@ public final class ZoneViews {
           zones.bands().stream().map(band -> BandView.of(band, family)).toList(),
           Arrays.stream(Level.values()).map(level -> LevelView.of(level, family)).toList(),
           zones.readings().stream().map(RateView::of).toList(),
-          zones.marks().stream().map(mark -> new MarkView(mark.percent(), mark.bpm())).toList(),
+          zones.marks(),
           zones.scheme().serves(),
           zones.scheme().source().citation());
     }

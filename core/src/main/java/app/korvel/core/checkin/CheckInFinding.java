@@ -1,0 +1,204 @@
+package app.korvel.core.checkin;
+
+import static app.korvel.core.measure.Severity.BLOCK;
+import static app.korvel.core.measure.Severity.CAUTION;
+import static app.korvel.core.measure.Severity.INFO;
+
+import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.Severity;
+import app.korvel.core.measure.Source;
+import app.korvel.core.measure.Wording;
+
+/** What a check-in says, each finding in this one place. */
+public enum CheckInFinding implements FindingKind {
+  PULSE_AS_USUAL(
+      INFO,
+      "%s is as usual.",
+      "Usual at rest is %2$s; under {PULSE_LIGHT_ONLY} bpm off is a usual day.",
+      Source.PRACTICE),
+  PULSE_FIVE_OFF(
+      CAUTION,
+      "Light only: %s is %s bpm %s the usual %s.",
+      "{PULSE_LIGHT_ONLY} bpm or more off at rest tells of a hard night, heat, an illness coming or unfinished rest.",
+      Source.PRACTICE),
+  PULSE_TEN_OFF(
+      BLOCK,
+      "Not today: %s is %s bpm %s the usual %s.",
+      "{PULSE_NOT_TODAY} bpm or more off at rest is no day to train. Rest; if it lasts, see a doctor.",
+      Source.PRACTICE),
+  PULSE_OVER_LINE(
+      BLOCK,
+      "Not today: %s at rest is over %s.",
+      "Still over the top of the usual range when counted again: a doctor's look before training.",
+      Source.PRACTICE),
+  PULSE_UNDER_LINE(
+      BLOCK,
+      "Not today: %s is under %s, and not usual for this client.",
+      "See a doctor, today if they feel unwell.",
+      Source.PRACTICE),
+  PULSE_NO_USUAL(
+      CAUTION,
+      "There is no usual value to compare %s with.",
+      "Count a resting pulse in the same posture and by the same source on three days; until then"
+          + " the absolute lines alone decide.",
+      Source.PRACTICE),
+  CHECKED_IN_STRICTER(
+      CAUTION,
+      "Checked in today: %s.",
+      "What a check-in has said of this day stands beside a later count; check in again to change"
+          + " it.",
+      Source.PRACTICE),
+  PULSE_SIT_FIRST(
+      BLOCK,
+      "Sit for {RESTING_QUIET} min, then count again for 60 s.",
+      "%s is over %s, and they have not settled yet. Over it again, settled or not, is not today.",
+      Source.PRACTICE),
+  USUAL_POSTURE_FIRST(
+      BLOCK,
+      "Count again %s: that is how the usual %s was taken.",
+      "This one was taken %3$s. Posture alone moves the pulse, so it can be compared with the lines"
+          + " only, and a go needs one in the usual posture.",
+      Source.PRACTICE),
+  USUAL_BY_OTHER_SOURCE(
+      CAUTION,
+      "The usual %s is by %s, this one by %s.",
+      "Sources differ by a few bpm; measure it the usual way where it matters.",
+      Source.PRACTICE),
+  PULSE_RECOUNT(
+      BLOCK,
+      "Count again for 60 s before this decides anything.",
+      "%s is odd, and a first odd value may be a miscount or someone who has just sat down.",
+      Source.PRACTICE),
+  SLEEPLESS_AND_RAISED(
+      BLOCK,
+      "Not today: no sleep, and the pulse is raised.",
+      "The body has not rested. Sleep first; light walking does no harm.",
+      Source.PRACTICE),
+  RHYTHM_NEWLY_UNEVEN(
+      BLOCK,
+      "Not today: the pulse is uneven, and that is new.",
+      "Count a full minute, write it down, and have a doctor look at it before training.",
+      Source.PRACTICE),
+  ILL_TODAY(
+      BLOCK,
+      "Not today: fever or illness.",
+      "Train again when well for a day; after a fever start one level easier.",
+      Source.PRACTICE),
+  SYMPTOMS_TODAY(
+      BLOCK,
+      "Not today: %s.",
+      "Signs or symptoms go to a doctor before any training; urgent ones to the emergency number."
+          + " What was issued is suspended until a clearance is on record.",
+      Source.ACSM_SCREENING),
+  LIGHT_HEADED_LOW_PRESSURE(
+      BLOCK,
+      "Not today: light-headed with a low pressure (%s).",
+      "Lie or sit down, legs up, and see a doctor today.",
+      Source.PRACTICE),
+  PRESSURE_OVER_LINE(
+      BLOCK,
+      "Not today: %s is over {SYSTOLIC_LINE} systolic or {DIASTOLIC_LINE} diastolic at rest.",
+      "Measure again after {RESTING_QUIET} minutes of rest; if it stays, a doctor today.",
+      Source.PRACTICE),
+  HEART_FAILURE_GAIN(
+      BLOCK,
+      "Not today: %s kg more than %s.",
+      "In heart failure {WEIGHT_GAIN} kg or more in {WEIGHT_GAIN_DAYS} days is water held back: call the cardiac team.",
+      Source.PRACTICE),
+  HOSPITAL_SINCE(
+      BLOCK,
+      "Not today: a hospital stay or a defibrillator shock since the last session.",
+      "The team who treated it has to say when and how to go on.",
+      Source.PRACTICE),
+  GLUCOSE_LOW(
+      BLOCK,
+      "Not yet: glucose %s is under %s. Eat, wait, and measure again before starting.",
+      "Work lowers it further.",
+      Source.PRACTICE),
+  GLUCOSE_HIGH_UNWELL(
+      BLOCK,
+      "Not today: glucose %s is over %s, with ketones or feeling unwell.",
+      "Work raises it further then. Follow the sick-day plan, or ask the diabetes team.",
+      Source.PRACTICE),
+  GLUCOSE_TOO_HIGH(
+      BLOCK,
+      "Not today: glucose %s is over %s.",
+      "Follow the sick-day plan, or ask the diabetes team, with or without ketones.",
+      Source.PRACTICE),
+  KETONES_FIRST(
+      BLOCK,
+      "Not yet: glucose %s is over %s. Measure ketones, and ask how they feel.",
+      "With ketones, or feeling unwell, work raises it further.",
+      Source.PRACTICE),
+  KETONES_NOT_MEASURED(
+      BLOCK,
+      "Not today: glucose %s is over %s, and ketones were not measured.",
+      "Without knowing them there is no session; measure them, and check in again.",
+      Source.PRACTICE),
+  GLUCOSE_LIGHT_ONLY(
+      CAUTION,
+      "Light only: glucose %s is over %s, without ketones.",
+      "Drink, measure again on the way, and stop if it rises or they feel unwell.",
+      Source.PRACTICE),
+  GLUCOSE_HIGH(
+      CAUTION,
+      "Glucose %s is over %s, without ketones: start easy, drink, and measure again on the way.",
+      "No ketones and feeling well: a session may go on. Ask about ketones again if it stays.",
+      Source.PRACTICE),
+  GLUCOSE_SEVERE_LOW(
+      BLOCK,
+      "Not today: a severe low within the last 24 hours.",
+      "Another one comes more easily and shows less.",
+      Source.PRACTICE),
+  MEASURE_FIRST(
+      BLOCK,
+      "Not yet: measure %s first.",
+      "What this client lives with asks for it before every session.",
+      Source.PRACTICE),
+  MEASURE_MISSING(
+      CAUTION,
+      "No %s was measured today.",
+      "What this client lives with asks for it before a session.",
+      Source.PRACTICE),
+  CARRY_FIRST(
+      BLOCK,
+      "Not yet: not without %s.",
+      "It is carried in every session, and within reach.",
+      Source.PRACTICE),
+  ONE_LEVEL_EASIER(
+      CAUTION,
+      "Indoors, or one level easier: poor air or heat.",
+      "Both cost the heart extra at the same work.",
+      Source.PRACTICE),
+  HEAT_NOT_FOR_THEM(
+      BLOCK,
+      "Not in this heat: train indoors, where it is cool.",
+      "In pregnancy heat is left out.",
+      Source.PRACTICE),
+  CHANGED_SINCE(
+      CAUTION,
+      "Go through the screening again: something is new or different.",
+      "A new condition, symptom, medicine or dose changes what is allowed.",
+      Source.ACSM_SCREENING),
+  NOTHING_AGAINST(
+      INFO, "Nothing speaks against today's session.", "Every line was kept.", Source.PRACTICE),
+  SCREENING_STOPS(
+      BLOCK, "Not today: the screening does not allow it.", "%s", Source.ACSM_SCREENING),
+  SCREENING_OPEN(
+      BLOCK,
+      "Not yet: finish the screening first.",
+      "Whether they may exercise at all has not been decided, and nothing is assumed from a question"
+          + " that was not asked.",
+      Source.ACSM_SCREENING);
+
+  private final Wording wording;
+
+  CheckInFinding(Severity severity, String message, String because, Source source) {
+    this.wording = new Wording(severity, message, because, source);
+  }
+
+  @Override
+  public Wording wording() {
+    return wording;
+  }
+}

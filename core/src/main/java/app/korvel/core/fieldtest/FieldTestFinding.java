@@ -1,0 +1,111 @@
+package app.korvel.core.fieldtest;
+
+import static app.korvel.core.measure.Severity.BLOCK;
+import static app.korvel.core.measure.Severity.CAUTION;
+import static app.korvel.core.measure.Severity.INFO;
+
+import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.Severity;
+import app.korvel.core.measure.Source;
+import app.korvel.core.measure.Wording;
+
+/** What a field test says, each finding in this one place. */
+public enum FieldTestFinding implements FindingKind {
+  FIELD_TEST_OPEN(
+      INFO,
+      "May be done today.",
+      "An adult, cleared for vigorous work, without known heart disease, checked in today and fit to"
+          + " go. Never alone, and warmed up for {FIELD_TEST_WARM_UP} minutes first.",
+      Source.PRACTICE),
+  FIELD_TEST_HEART(
+      BLOCK,
+      "Not with known heart disease.",
+      "Only a supervised graded test serves, with whoever may do one where you work.",
+      Source.PRACTICE),
+  FIELD_TEST_ADULTS(
+      BLOCK,
+      "Adults only.",
+      "Under {UNDER_18} no maximum is tested; this client is %s.",
+      Source.PRACTICE),
+  FIELD_TEST_PREGNANT(
+      BLOCK,
+      "Not in pregnancy.",
+      "Talk and effort come first, and no maximum is tested.",
+      Source.PRACTICE),
+  FIELD_TEST_NOT_VIGOROUS(
+      BLOCK,
+      "Not before vigorous work is cleared.",
+      "A test goes to the end of what someone has. %s",
+      Source.ACSM_SCREENING),
+  FIELD_TEST_CAP(
+      BLOCK,
+      "Not under a cap: nothing above %s bpm.",
+      "A test goes above any cap. Ask whoever gave it.",
+      Source.PRACTICE),
+  FIELD_TEST_EFFORT(
+      BLOCK,
+      "Not while effort is held at %s of 20.",
+      "A test goes to 20 of 20; for this client effort stays lower.",
+      Source.PRACTICE),
+  FIELD_TEST_SUPERVISED(
+      BLOCK,
+      "Not where work is supervised only.",
+      "A clinician has written it; a supervised graded test serves.",
+      Source.PRACTICE),
+  FIELD_TEST_NO_RATE(BLOCK, "No rate may be used, so none is tested.", "%s", Source.PRACTICE),
+  FIELD_TEST_FALLS(
+      BLOCK,
+      "Not %s: falls are on record.",
+      "A hard half hour on a cycle or a rower asks less of the feet.",
+      Source.PRACTICE),
+  FIELD_TEST_CHECK_IN(
+      BLOCK,
+      "Check in first.",
+      "Before each session the pulse at rest, and how they feel, decide whether today is the day.",
+      Source.PRACTICE),
+  FIELD_TEST_NOT_TODAY(
+      BLOCK,
+      "Not today: the check-in says %s.",
+      "A test asks for all someone has. Another day, after a go.",
+      Source.PRACTICE),
+  FIELD_TEST_RUNNING(
+      BLOCK,
+      "A field test is going on.",
+      "One at a time: finish it or stop it first.",
+      Source.KORVEL),
+  FIELD_TEST_JOINTS(
+      CAUTION,
+      "Falls or joints are on record: ask today, and choose the gentlest on them.",
+      "Sore or unsteady: leave steps, rope and downhill out.",
+      Source.PRACTICE),
+  FIELD_TEST_PROPOSES(
+      INFO, "A maximum of %s is proposed.", "%2$s, graded %3$s: %4$s.", Source.PRACTICE),
+  FIELD_TEST_POOR(
+      CAUTION,
+      "A peak of %s, from a test graded %3$s.",
+      "%2$s: %4$s. It is kept as a proposal; repeat the test, or let another day confirm it.",
+      Source.PRACTICE),
+  FIELD_TEST_NO_PEAK(
+      CAUTION,
+      "No reading counts, so nothing is proposed.",
+      "A rate counts when it is read in a bout or at its end; of a hard half hour, in the last ten"
+          + " minutes.",
+      Source.PRACTICE),
+  FIELD_TEST_STOPPED(
+      BLOCK,
+      "Stopped: %s. Nothing is proposed.",
+      "Get help by the local emergency plan, and write down what happened. A symptom belongs into"
+          + " the screening: no more exercise until a doctor has had a look.",
+      Source.PRACTICE);
+
+  private final Wording wording;
+
+  FieldTestFinding(Severity severity, String message, String because, Source source) {
+    this.wording = new Wording(severity, message, because, source);
+  }
+
+  @Override
+  public Wording wording() {
+    return wording;
+  }
+}

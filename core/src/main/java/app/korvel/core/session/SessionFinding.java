@@ -1,0 +1,82 @@
+package app.korvel.core.session;
+
+import static app.korvel.core.measure.Severity.BLOCK;
+import static app.korvel.core.measure.Severity.CAUTION;
+import static app.korvel.core.measure.Severity.INFO;
+
+import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.Severity;
+import app.korvel.core.measure.Source;
+import app.korvel.core.measure.Wording;
+
+/** What what was done of a programme says, each finding in this one place. */
+public enum SessionFinding implements FindingKind {
+  SESSIONS_ENOUGH(
+      INFO, "%s of %s sessions done.", "Four of five earn the next step.", Source.PRACTICE),
+  SESSIONS_SOME(
+      INFO,
+      "%s of %s sessions done: the week is held.",
+      "Four of five earn a step; under half goes a step back.",
+      Source.PRACTICE),
+  SESSIONS_FEW(
+      CAUTION,
+      "%s of %s sessions done: under half.",
+      "Half at least hold the week.",
+      Source.PRACTICE),
+  SESSIONS_OPEN(
+      CAUTION,
+      "%s of its sessions not logged yet; counted as not done.",
+      "Log them first, and the proposal is made from all of the week.",
+      Source.KORVEL),
+  EFFORT_AS_ASKED(
+      INFO,
+      "Mean effort %s of 20, target %s.",
+      "At or under %3$s it leaves room for a step.",
+      Source.BORG),
+  EFFORT_IN_UPPER_HALF(
+      INFO,
+      "Mean effort %s of 20, target %s: the week is held.",
+      "A step needs %3$s or less, the middle of the target.",
+      Source.BORG),
+  EFFORT_TOO_HIGH(
+      CAUTION,
+      "Mean effort %s of 20, target %s: too hard.",
+      "{EFFORT_OVER_TARGET} or more over the target's upper end, %3$s, goes a step back.",
+      Source.BORG),
+  EFFORT_UNKNOWN(
+      INFO,
+      "No effort was logged: the week is held.",
+      "A step is earned by sessions that were felt as asked; ask for the effort next time.",
+      Source.PRACTICE),
+  WARNING_LOGGED(
+      CAUTION,
+      "A warning on %s: %s.",
+      "Any warning in a week goes a step back; what it was is asked about before the next session.",
+      Source.PRACTICE),
+  NOTHING_TO_DECIDE(
+      BLOCK,
+      "Nothing is to be decided of week %s now.",
+      "A week is decided once the one before it is over or all of it is logged, and once.",
+      Source.KORVEL),
+  SESSION_LOGGED(
+      BLOCK,
+      "This session is logged: %s.",
+      "What was done stays as it was. Put the log right, or take it back first.",
+      Source.KORVEL),
+  DECISION_LOG_CHANGED(
+      CAUTION,
+      "The log of week %s has changed since: look at week %s again.",
+      "Decided on: %3$s Now it says: %4$s",
+      Source.KORVEL);
+
+  private final Wording wording;
+
+  SessionFinding(Severity severity, String message, String because, Source source) {
+    this.wording = new Wording(severity, message, because, source);
+  }
+
+  @Override
+  public Wording wording() {
+    return wording;
+  }
+}

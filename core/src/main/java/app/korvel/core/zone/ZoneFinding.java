@@ -1,0 +1,62 @@
+package app.korvel.core.zone;
+
+import static app.korvel.core.measure.Severity.BLOCK;
+import static app.korvel.core.measure.Severity.CAUTION;
+import static app.korvel.core.measure.Severity.INFO;
+
+import app.korvel.core.measure.FindingKind;
+import app.korvel.core.measure.Severity;
+import app.korvel.core.measure.Source;
+import app.korvel.core.measure.Wording;
+
+/** What a zone says, each finding in this one place. */
+public enum ZoneFinding implements FindingKind {
+  RESERVE_TOO_SMALL(
+      BLOCK,
+      "A reserve of %s bpm is too small to steer by.",
+      "Under {SMALLEST_RESERVE} bpm the bands are narrower than the error of a count. Measure again, or steer by"
+          + " effort and talk.",
+      Source.KORVEL),
+  CAP_CUTS(
+      CAUTION,
+      "The cap cuts the target at %s bpm.",
+      "A cap stands above every target; counts under it are rounded down.",
+      Source.PRACTICE),
+  CAP_BELOW_TARGET(
+      CAUTION,
+      "No target by rate: the cap of %s lies below it.",
+      "Steer by effort and talk.",
+      Source.PRACTICE),
+  THRESHOLDS_MISSING(
+      INFO,
+      "No thresholds are on record in this mode.",
+      "Bands that count from thresholds need two measured rates: the last one of comfortable talk,"
+          + " and the first one without talk.",
+      Source.TALK),
+  THRESHOLDS_STALE(
+      CAUTION,
+      "Medicine that touches the heart rate changed since the thresholds were measured.",
+      "Measure them again before bands count from them.",
+      Source.PRACTICE),
+  THRESHOLDS_OUTSIDE(
+      CAUTION,
+      "The thresholds, %s and %s, do not lie within the span any more.",
+      "The span is %3$s to %4$s by now: one of the two was measured wrong, or has changed.",
+      Source.KORVEL),
+  SCHEME_IN_USE(
+      BLOCK,
+      "This scheme is in use: %s.",
+      "Choose another there first; then it can be put away.",
+      Source.KORVEL);
+
+  private final Wording wording;
+
+  ZoneFinding(Severity severity, String message, String because, Source source) {
+    this.wording = new Wording(severity, message, because, source);
+  }
+
+  @Override
+  public Wording wording() {
+    return wording;
+  }
+}

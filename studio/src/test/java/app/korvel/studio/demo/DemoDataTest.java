@@ -1,0 +1,104 @@
+package app.korvel.studio.demo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.korvel.core.pulse.RestingReading;
+import app.korvel.core.screening.Client;
+import app.korvel.store.Database;
+import app.korvel.store.Store;
+import app.korvel.studio.Actor;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class DemoDataTest {
+  @TempDir Path folder;
+
+  private Path write(Instant now) {
+    Path file = folder.resolve("demo.db");
+    try (Database database = Database.open(file)) {
+      Store store = Store.of(database);
+      store.studio().ensure(DemoData.STUDIO, ZoneOffset.UTC, now);
+      new DemoData(store, now).write();
+    }
+    return file;
+  }
+
+  /** A leap day, a New Year's morning and just after midnight included: the demo is never stale. */
+  @ParameterizedTest
+  @ValueSource(strings = {"2026-05-20T09:00:00Z", "2028-02-29T23:59:00Z", "2027-01-01T00:05:00Z"})
+  void theCrewHasAYearOfCountsUpToToday(String now) {
+    Instant today = Instant.parse(now);
+    try (Database database = Database.open(write(today))) {
+      Store store = Store.of(database);
+      assertThat(store.clients().find("", false)).hasSizeGreaterThanOrEqualTo(8);
+      List<UUID> ids = store.clients().find("", false).stream().map(Client::id).toList();
+      Map<UUID, List<RestingReading>> byClient = store.readings().since(ids, Instant.EPOCH);
+      assertThat(byClient.values())
+          .allSatisfy(
+              taken -> {
+                assertThat(taken.get(0).takenAt()).isBeforeOrEqualTo(today);
+                assertThat(taken.get(taken.size() - 1).takenAt())
+                    .isAfter(today.minus(366, ChronoUnit.DAYS));
+                assertThat(taken).hasSizeGreaterThan(10);
+              });
+      assertThat(store.prescriptions().current(ids)).hasSizeGreaterThanOrEqualTo(6);
+      assertThat(store.planned().since(today.atZone(ZoneOffset.UTC).toLocalDate())).isNotEmpty();
+      assertThat(store.logs().of(byName(store, "Jonas Pellworth"))).isNotEmpty();
+    }
+  }
+
+  private static UUID byName(Store store, String name) {
+    return store.clients().find(name, false).get(0).id();
+  }
+
+  /** Whoever acts is on everything that is written, whatever kind it is. */
+  @Test
+  void everyRecordSaysWhoMadeIt() throws SQLException {
+    Path file = write(Instant.parse("2026-05-20T09:00:00Z"));
+    try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file);
+        Statement statement = connection.createStatement()) {
+      List<String> tables =
+          words(
+              statement,
+              "select m.name from sqlite_master m join pragma_table_info(m.name) p"
+                  + " where m.type = 'table' and p.name = 'recorded_by'");
+      assertThat(tables).hasSizeGreaterThan(15);
+      List<String> empty = new ArrayList<>();
+      for (String table : tables) {
+        List<String> by = words(statement, "select distinct recorded_by from " + table);
+        if (by.isEmpty()) {
+          empty.add(table);
+        } else {
+          assertThat(by).as(table).containsExactly(Actor.INSTRUCTOR.name());
+        }
+      }
+      // An address is made with a secret, which a demo has none of.
+      assertThat(empty).containsExactly("calendar_subscription");
+    }
+  }
+
+  private static List<String> words(Statement statement, String sql) throws SQLException {
+    List<String> words = new ArrayList<>();
+    try (ResultSet rows = statement.executeQuery(sql)) {
+      while (rows.next()) {
+        words.add(rows.getString(1));
+      }
+    }
+    return words;
+  }
+}
