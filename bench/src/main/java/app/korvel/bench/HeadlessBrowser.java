@@ -17,7 +17,7 @@ public final class HeadlessBrowser {
             .usingAnyFreePort()
             .build();
     ChromeOptions options = new ChromeOptions();
-    options.setBinary("/usr/bin/chromium");
+    options.setBinary(browser());
     options.addArguments(
         "--headless",
         "--no-sandbox",
@@ -31,5 +31,13 @@ public final class HeadlessBrowser {
         "--hide-scrollbars",
         "--window-size=1280,800");
     return new ChromeDriver(service, options);
+  }
+
+  /** The one that is asked for; else the small one, which starts four times as fast. */
+  private static File browser() {
+    File small = new File("/usr/bin/chromium-headless-shell");
+    String whole = "/usr/bin/chromium";
+    return new File(
+        System.getProperty("korvel.browser", small.canExecute() ? small.getPath() : whole));
   }
 }

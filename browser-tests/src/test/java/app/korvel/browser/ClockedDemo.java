@@ -23,7 +23,7 @@ import org.springframework.context.support.GenericApplicationContext;
  * which can be stopped and started again at the same address.
  */
 final class ClockedDemo implements AutoCloseable {
-  private final Desk desk = Desk.get();
+  private final Desk desk = Desk.asLeft();
   private final Path folder;
   private final int port;
   private Duration passed = Duration.ZERO;

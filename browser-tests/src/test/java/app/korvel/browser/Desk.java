@@ -23,8 +23,9 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /**
- * One server with demo data, one with none, and one browser for the whole suite; what a person does
- * and sees with them. Waiting is always for a condition.
+ * One browser for all tests of a process and, for each class of them, a server with demo data and
+ * one with none, so that no class meets what another has left; what a person does and sees with
+ * them. Waiting is always for a condition.
  */
 final class Desk {
   private static final Duration PATIENCE = Duration.ofSeconds(20);
@@ -54,7 +55,8 @@ final class Desk {
 
   private static Desk desk;
 
-  private final ConfigurableApplicationContext demo;
+  private Class<?> user;
+  private ConfigurableApplicationContext demo;
   private ConfigurableApplicationContext empty;
 
   /** Where the clients of the demo are, by the name they were found by. */
@@ -63,19 +65,53 @@ final class Desk {
   private final ChromeDriver driver;
 
   private Desk() {
-    demo = KorvelServer.start("--server.port=0", "--korvel.demo=true");
     driver = HeadlessBrowser.start();
     replaceClock();
     Runtime.getRuntime().addShutdownHook(new Thread(this::close));
   }
 
-  /** The desk of this suite, set to the reference size. */
-  static synchronized Desk get() {
+  /** The same as it was left, for what brings its own server. */
+  static synchronized Desk asLeft() {
     if (desk == null) {
       desk = new Desk();
     }
+    return desk;
+  }
+
+  /** The desk, set to the reference size; cleared when another class sits down at it. */
+  static synchronized Desk get() {
+    asLeft()
+        .clearFor(
+            StackWalker.getInstance(StackWalker.Option.RETAIN_CLASS_REFERENCE).getCallerClass());
     desk.size(1280, 800);
     return desk;
+  }
+
+  private void clearFor(Class<?> next) {
+    if (next == user) {
+      return;
+    }
+    user = next;
+    found.clear();
+    closeServers();
+  }
+
+  private ConfigurableApplicationContext demo() {
+    if (demo == null) {
+      demo = KorvelServer.start("--server.port=0", "--korvel.demo=true");
+    }
+    return demo;
+  }
+
+  private void closeServers() {
+    for (ConfigurableApplicationContext server :
+        new ConfigurableApplicationContext[] {demo, empty}) {
+      if (server != null) {
+        server.close();
+      }
+    }
+    demo = null;
+    empty = null;
   }
 
   private void replaceClock() {
@@ -94,10 +130,7 @@ final class Desk {
 
   private void close() {
     driver.quit();
-    demo.close();
-    if (empty != null) {
-      empty.close();
-    }
+    closeServers();
   }
 
   ChromeDriver driver() {
@@ -115,7 +148,7 @@ final class Desk {
 
   /** Opens a page of the demo. */
   void open(String path) {
-    driver.get(address(demo) + path);
+    driver.get(address(demo()) + path);
   }
 
   /** Opens a page of a studio's first day. */

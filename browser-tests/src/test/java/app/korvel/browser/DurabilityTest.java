@@ -7,9 +7,9 @@ import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** Twenty kills in a stream of writes; {@code ./korvel bench durability} does a thousand. */
+/** Three kills in a stream of writes; {@code ./korvel bench durability} does a thousand. */
 class DurabilityTest {
-  private static final int KILLS = 20;
+  private static final int KILLS = 3;
 
   @TempDir Path data;
 

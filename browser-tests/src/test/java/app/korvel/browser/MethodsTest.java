@@ -25,7 +25,8 @@ class MethodsTest {
     desk.sees("Equations for the maximum");
     WebElement search = desk.one("input[type=search]");
     search.sendKeys("brawner");
-    desk.await(() -> desk.all("section").size() == 2);
+    desk.await(() -> desk.all("section").size() == 3);
+    desk.sees("Findings: maximum heart rate");
     desk.sees("164 − 0.7 × age");
     desk.sees("± 18 bpm (standard error).");
     desk.sees("Coronary disease, on beta-blockers");

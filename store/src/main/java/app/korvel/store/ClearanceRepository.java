@@ -14,11 +14,11 @@ import java.util.UUID;
 
 /** Clearances: appended; one kept by mistake is taken back by a row that says so. */
 public final class ClearanceRepository {
-  private final Database database;
+  private static final String LATEST_FIRST = "issued_on desc, recorded_at desc, id desc";
+
   private final Ledger ledger;
 
   public ClearanceRepository(Database database) {
-    this.database = database;
     this.ledger = new Ledger(database, RecordKind.CLEARANCES);
   }
 
@@ -29,21 +29,12 @@ public final class ClearanceRepository {
 
   /** A client's clearances, latest first. */
   public List<Clearance> of(UUID clientId) {
-    return database.list(
-        ClearanceRepository::clearance,
-        "select * from current_clearance where client_id = ?"
-            + " order by issued_on desc, recorded_at desc, id desc",
-        clientId.toString());
+    return ledger.of(clientId, ClearanceRepository::clearance, LATEST_FIRST);
   }
 
-  /** Those of several clients, by client, in no order. */
+  /** Those of several clients, latest first, by client. */
   public Map<UUID, List<Clearance>> of(Collection<UUID> clients) {
-    return database.listsByClient(
-        ClearanceRepository::clearance,
-        "select mine.*"
-            + Database.WANTED
-            + "join current_clearance as mine on mine.client_id = wanted.client",
-        clients);
+    return ledger.of(clients, ClearanceRepository::clearance, LATEST_FIRST);
   }
 
   private static Map<String, Object> row(Clearance clearance) {

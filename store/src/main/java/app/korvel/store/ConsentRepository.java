@@ -13,11 +13,11 @@ import java.util.UUID;
 
 /** Guardians' consents: appended; one taken back is superseded. */
 public final class ConsentRepository {
-  private final Database database;
+  private static final String LATEST_FIRST = "given_on desc, recorded_at desc, id desc";
+
   private final Ledger ledger;
 
   public ConsentRepository(Database database) {
-    this.database = database;
     this.ledger = new Ledger(database, RecordKind.CONSENTS);
   }
 
@@ -32,21 +32,12 @@ public final class ConsentRepository {
 
   /** A client's, latest first. */
   public List<Consent> of(UUID clientId) {
-    return database.list(
-        ConsentRepository::consent,
-        "select * from current_guardian_consent where client_id = ?"
-            + " order by given_on desc, recorded_at desc, id desc",
-        clientId.toString());
+    return ledger.of(clientId, ConsentRepository::consent, LATEST_FIRST);
   }
 
-  /** Those of several clients, by client, in no order. */
+  /** Those of several clients, latest first, by client. */
   public Map<UUID, List<Consent>> of(Collection<UUID> clients) {
-    return database.listsByClient(
-        ConsentRepository::consent,
-        "select mine.*"
-            + Database.WANTED
-            + "join current_guardian_consent as mine on mine.client_id = wanted.client",
-        clients);
+    return ledger.of(clients, ConsentRepository::consent, LATEST_FIRST);
   }
 
   private static Consent consent(ResultSet row) throws SQLException {

@@ -14,11 +14,9 @@ import java.util.UUID;
 
 /** Races and other efforts by their average rate: appended; one taken back is superseded. */
 public final class EffortRepository {
-  private final Database database;
   private final Ledger ledger;
 
   public EffortRepository(Database database) {
-    this.database = database;
     this.ledger = new Ledger(database, RecordKind.EFFORTS);
   }
 
@@ -38,10 +36,7 @@ public final class EffortRepository {
 
   /** A client's, latest first. */
   public List<Effort> of(UUID clientId) {
-    return database.list(
-        EffortRepository::effort,
-        "select * from current_effort where client_id = ? order by done_on desc, recorded_at desc, id desc",
-        clientId.toString());
+    return ledger.of(clientId, EffortRepository::effort, "done_on desc, recorded_at desc, id desc");
   }
 
   private static Effort effort(ResultSet row) throws SQLException {

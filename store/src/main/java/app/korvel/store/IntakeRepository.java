@@ -9,13 +9,13 @@ import app.korvel.core.screening.Intake;
 import app.korvel.core.screening.Medicine;
 import app.korvel.core.screening.Symptom;
 import app.korvel.core.screening.Topic;
-import app.korvel.core.screening.WrittenLimit;
+import app.korvel.store.StoredForms.Limits;
+import app.korvel.store.StoredForms.Medicines;
 import java.math.BigDecimal;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.DayOfWeek;
 import java.time.Instant;
-import java.util.Arrays;
 import java.util.Collection;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
@@ -84,8 +84,8 @@ public final class IntakeRepository {
     columns.put("slow_mile", answers.slowMile());
     columns.put("symptoms", JSON.writeValueAsString(answers.symptoms()));
     columns.put("conditions", JSON.writeValueAsString(answers.conditions()));
-    columns.put("medicines", JSON.writeValueAsString(answers.medicines()));
-    columns.put("limits", JSON.writeValueAsString(answers.limits()));
+    columns.put("medicines", StoredForms.MEDICINES.write(new Medicines(answers.medicines())));
+    columns.put("limits", StoredForms.LIMITS.write(new Limits(answers.limits())));
     columns.put("goal", answers.goal());
     columns.put("days", JSON.writeValueAsString(answers.days()));
     columns.put("equipment", JSON.writeValueAsString(answers.equipment()));
@@ -113,10 +113,10 @@ public final class IntakeRepository {
             words(row, "symptoms", Symptom.class),
             words(row, "conditions", Condition.class),
             // A name that is known has one class, whatever was chosen when that was not checked.
-            Arrays.stream(JSON.readValue(row.getString("medicines"), Medicine[].class))
+            StoredForms.MEDICINES.read(row.getString("medicines")).medicines().stream()
                 .map(Medicine::inClassOfName)
                 .toList(),
-            List.of(JSON.readValue(row.getString("limits"), WrittenLimit[].class)),
+            StoredForms.LIMITS.read(row.getString("limits")).limits(),
             Optional.ofNullable(row.getString("goal")).map(Goal::valueOf),
             words(row, "days", DayOfWeek.class),
             words(row, "equipment", Equipment.class),

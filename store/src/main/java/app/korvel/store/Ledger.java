@@ -1,7 +1,9 @@
 package app.korvel.store;
 
 import java.time.Instant;
+import java.util.Collection;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -21,6 +23,31 @@ public final class Ledger {
     this.database = database;
     this.kind = kind;
     this.table = kind.table();
+  }
+
+  /**
+   * A client's records that stand.
+   *
+   * @param order in SQL
+   */
+  <T> List<T> of(UUID clientId, Database.Row<T> row, String order) {
+    return database.list(
+        row,
+        "select * from current_" + table + " where client_id = ? order by " + order,
+        clientId.toString());
+  }
+
+  /** Those of several clients, by client; see {@link #of(UUID, Database.Row, String)}. */
+  <T> Map<UUID, List<T>> of(Collection<UUID> clients, Database.Row<T> row, String order) {
+    return database.listsByClient(
+        row,
+        "select mine.*"
+            + Database.WANTED
+            + "join current_"
+            + table
+            + " as mine on mine.client_id = wanted.client order by "
+            + order,
+        clients);
   }
 
   /**

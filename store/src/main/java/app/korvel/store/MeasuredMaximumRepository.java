@@ -17,14 +17,11 @@ import java.util.UUID;
 
 /** Measured maxima: appended; one put right or taken back is superseded. */
 public final class MeasuredMaximumRepository {
-  private static final String LATEST_FIRST =
-      " order by measured_on desc, recorded_at desc, id desc";
+  private static final String LATEST_FIRST = "measured_on desc, recorded_at desc, id desc";
 
-  private final Database database;
   private final Ledger ledger;
 
   public MeasuredMaximumRepository(Database database) {
-    this.database = database;
     this.ledger = new Ledger(database, RecordKind.MAXIMA);
   }
 
@@ -45,21 +42,12 @@ public final class MeasuredMaximumRepository {
 
   /** A client's, of every mode, latest first. */
   public List<MeasuredMaximum> of(UUID clientId) {
-    return database.list(
-        MeasuredMaximumRepository::value,
-        "select * from current_measured_maximum where client_id = ?" + LATEST_FIRST,
-        clientId.toString());
+    return ledger.of(clientId, MeasuredMaximumRepository::value, LATEST_FIRST);
   }
 
   /** Those of several clients, latest first, by client. */
   public Map<UUID, List<MeasuredMaximum>> of(Collection<UUID> clients) {
-    return database.listsByClient(
-        MeasuredMaximumRepository::value,
-        "select mine.*"
-            + Database.WANTED
-            + "join current_measured_maximum as mine on mine.client_id = wanted.client"
-            + LATEST_FIRST,
-        clients);
+    return ledger.of(clients, MeasuredMaximumRepository::value, LATEST_FIRST);
   }
 
   private static Map<String, Object> row(MeasuredMaximum value) {

@@ -122,10 +122,7 @@ public final class ReadingRepository {
 
   /** A client's readings, latest first. */
   public List<RestingReading> of(UUID clientId) {
-    return database.list(
-        ReadingRepository::reading,
-        "select * from current_resting_reading where client_id = ? order by taken_at desc, id desc",
-        clientId.toString());
+    return ledger.of(clientId, ReadingRepository::reading, "taken_at desc, id desc");
   }
 
   /** The readings of several clients that were taken since a moment, latest first, by client. */

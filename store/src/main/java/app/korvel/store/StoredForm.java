@@ -2,6 +2,7 @@ package app.korvel.store;
 
 import java.util.List;
 import java.util.function.Consumer;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -44,11 +45,18 @@ final class StoredForm<T> {
   }
 
   T read(String json) {
-    ObjectNode document = (ObjectNode) JSON.readTree(json);
+    ObjectNode document = document(JSON.readTree(json));
     int version = document.get("v").asInt();
     document.remove("v");
     ObjectNode tree = member.isEmpty() ? document : (ObjectNode) document.get(member);
     upgrades.subList(version - 1, upgrades.size()).forEach(upgrade -> upgrade.accept(tree));
     return JSON.treeToValue(tree, type);
+  }
+
+  /** A bare list is version 1 of what it is now a part of: it stands under no name. */
+  private static ObjectNode document(JsonNode read) {
+    return read instanceof ObjectNode document
+        ? document
+        : JSON.createObjectNode().put("v", 1).set("", read);
   }
 }

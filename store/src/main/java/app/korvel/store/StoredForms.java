@@ -5,6 +5,8 @@ import app.korvel.core.checkin.Verdict;
 import app.korvel.core.outline.Outlines.Named;
 import app.korvel.core.prescription.Prescription;
 import app.korvel.core.programme.Programme;
+import app.korvel.core.screening.Medicine;
+import app.korvel.core.screening.WrittenLimit;
 import app.korvel.core.zone.OwnScheme;
 import app.korvel.core.zone.RpeFamily;
 import java.util.List;
@@ -61,4 +63,20 @@ final class StoredForms {
       new StoredForm<>(OwnScheme.class, "scheme", List.of());
 
   static final StoredForm<Named> OUTLINE = new StoredForm<>(Named.class, "named", List.of());
+
+  /** What a client takes; version 1 was the bare list. */
+  record Medicines(List<Medicine> medicines) {}
+
+  static final StoredForm<Medicines> MEDICINES =
+      new StoredForm<>(Medicines.class, "", List.of(tree -> named(tree, "medicines")));
+
+  /** What is written of limits; version 1 was the bare list. */
+  record Limits(List<WrittenLimit> limits) {}
+
+  static final StoredForm<Limits> LIMITS =
+      new StoredForm<>(Limits.class, "", List.of(tree -> named(tree, "limits")));
+
+  private static void named(ObjectNode tree, String name) {
+    tree.set(name, tree.remove(""));
+  }
 }

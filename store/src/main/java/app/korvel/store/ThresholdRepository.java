@@ -48,11 +48,8 @@ public final class ThresholdRepository {
 
   /** A client's, of every mode, latest first. */
   public List<MeasuredThresholds> of(UUID clientId) {
-    return database.list(
-        ThresholdRepository::measured,
-        "select * from current_measured_threshold where client_id = ?"
-            + " order by measured_on desc, recorded_at desc, id desc",
-        clientId.toString());
+    return ledger.of(
+        clientId, ThresholdRepository::measured, "measured_on desc, recorded_at desc, id desc");
   }
 
   private static MeasuredThresholds measured(ResultSet row) throws SQLException {
