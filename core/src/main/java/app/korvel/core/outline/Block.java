@@ -31,9 +31,4 @@ public record Block(int times, boolean apart, List<Step> steps) {
   Block with(List<Step> others) {
     return new Block(times, apart, others);
   }
-
-  /** One round, seconds. */
-  int secondsOnce() {
-    return steps.stream().mapToInt(Step::seconds).sum();
-  }
 }

@@ -18,6 +18,7 @@ import app.korvel.studio.ClientHead;
 import app.korvel.studio.Studio;
 import app.korvel.studio.outline.OutlineShelf;
 import app.korvel.studio.programme.ChangeProgramme;
+import app.korvel.studio.programme.ChangeProgramme.Change;
 import app.korvel.studio.programme.DecideWeek;
 import app.korvel.studio.programme.LayOutProgramme;
 import app.korvel.studio.programme.Programmes;
@@ -33,6 +34,8 @@ import org.springframework.web.bind.annotation.RestController;
 /** A client's programme: laid out, changed session by session, taken back; and one for nobody. */
 @RestController
 class ProgrammeController {
+  private static final String SESSION = "/api/clients/{id}/programme/sessions/{number}";
+
   private final Studio studio;
   private final ProgrammePages pages;
   private final ChangeProgramme change;
@@ -68,59 +71,37 @@ class ProgrammeController {
         id, new LayOutProgramme(studio).by(who, id, request.version(), request.plan().wanted()));
   }
 
-  @PutMapping("/api/clients/{id}/programme/sessions/{number}/date")
+  @PutMapping(SESSION + "/date")
   ProgrammeView move(
       Actor who,
       @PathVariable UUID id,
       @PathVariable int number,
       @RequestBody SessionDateRequest request) {
-    return view(
-        id,
-        change.session(
-            who,
-            id,
-            request.version(),
-            number,
-            (head, programme) ->
-                request.time() == null && !Boolean.TRUE.equals(request.untimed())
-                    ? programme.move(number, request.date())
-                    : programme.move(number, request.date(), Optional.ofNullable(request.time()))));
+    return view(id, change.session(who, id, request.version(), number, request.change(number)));
   }
 
-  @PutMapping("/api/clients/{id}/programme/sessions/{number}/skipped")
+  @PutMapping(SESSION + "/skipped")
   ProgrammeView skip(
       Actor who,
       @PathVariable UUID id,
       @PathVariable int number,
       @RequestBody SessionSkipRequest request) {
-    return view(
-        id,
-        change.session(
-            who,
-            id,
-            request.version(),
-            number,
-            (head, programme) -> programme.skip(number, request.skipped())));
+    Change skip = (head, programme) -> programme.skip(number, request.skipped());
+    return view(id, change.session(who, id, request.version(), number, skip));
   }
 
-  @PutMapping("/api/clients/{id}/programme/sessions/{number}/mode")
+  @PutMapping(SESSION + "/mode")
   ProgrammeView swap(
       Actor who,
       @PathVariable UUID id,
       @PathVariable int number,
       @RequestBody SessionModeRequest request) {
-    return view(
-        id,
-        change.session(
-            who,
-            id,
-            request.version(),
-            number,
-            (head, programme) ->
-                programme.swap(number, request.mode(), head.screening().person())));
+    Change swap =
+        (head, programme) -> programme.swap(number, request.mode(), head.screening().person());
+    return view(id, change.session(who, id, request.version(), number, swap));
   }
 
-  @PutMapping("/api/clients/{id}/programme/sessions/{number}/outline")
+  @PutMapping(SESSION + "/outline")
   ProgrammeView use(
       Actor who,
       @PathVariable UUID id,
@@ -128,10 +109,8 @@ class ProgrammeController {
       @RequestBody SessionOutlineRequest request) {
     Optional<Named> named =
         Optional.ofNullable(request.outline()).map(new OutlineShelf(studio)::of);
-    return view(
-        id,
-        change.session(
-            who, id, request.version(), number, (head, programme) -> programme.use(number, named)));
+    Change use = (head, programme) -> programme.use(number, named);
+    return view(id, change.session(who, id, request.version(), number, use));
   }
 
   /** What the next week is to be: as proposed, otherwise, or the same again. */

@@ -26,6 +26,7 @@ import app.korvel.core.session.WeekReview;
 import app.korvel.core.zone.Level;
 import app.korvel.server.outline.OutlineViews.OutlineView;
 import app.korvel.server.web.Within;
+import app.korvel.studio.programme.ChangeProgramme;
 import app.korvel.studio.programme.DecideWeek;
 import app.korvel.studio.programme.Programmes;
 import java.math.BigDecimal;
@@ -94,7 +95,15 @@ final class ProgrammeViews {
 
   /** Without a time it keeps the one it has, unless it is said to have none. */
   record SessionDateRequest(
-      Integer version, LocalDate date, @Nullable LocalTime time, @Nullable Boolean untimed) {}
+      Integer version, LocalDate date, @Nullable LocalTime time, @Nullable Boolean untimed) {
+    ChangeProgramme.Change change(int number) {
+      boolean keepsTime = time == null && !Boolean.TRUE.equals(untimed);
+      return (head, programme) ->
+          keepsTime
+              ? programme.move(number, date)
+              : programme.move(number, date, Optional.ofNullable(time));
+    }
+  }
 
   record SessionSkipRequest(Integer version, Boolean skipped) {}
 

@@ -1,18 +1,11 @@
 package app.korvel.server.sheet;
 
-import app.korvel.core.measure.InvalidValueException;
-import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.zone.ClassChart;
-import app.korvel.core.zone.OwnScheme;
 import app.korvel.core.zone.RpeFamily;
-import app.korvel.core.zone.Scheme;
 import app.korvel.exchange.sheet.ChartSheet;
 import app.korvel.exchange.sheet.PosterSheet;
 import app.korvel.exchange.sheet.Sheet;
 import app.korvel.exchange.sheet.SheetFonts;
-import app.korvel.server.sheet.WallSheetViews.ChartCell;
-import app.korvel.server.sheet.WallSheetViews.ChartRange;
-import app.korvel.server.sheet.WallSheetViews.ChartRow;
 import app.korvel.server.sheet.WallSheetViews.ChartView;
 import app.korvel.server.sheet.WallSheetViews.ClassChartRequest;
 import app.korvel.server.sheet.WallSheetViews.PosterRequest;
@@ -22,10 +15,7 @@ import app.korvel.studio.zone.SchemeShelf;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.math.BigDecimal;
 import java.time.Duration;
-import java.util.Arrays;
-import java.util.List;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -46,28 +36,8 @@ class WallSheetController {
 
   @PostMapping("/api/calculator/chart")
   ChartView chart(@RequestBody ClassChartRequest request) {
-    ClassChart chart = workOut(request);
-    ChartSheet sheet = ChartSheet.of(chart, request.paper(), request.shows());
-    return new ChartView(
-        chart.equation().standardErrorBpm(chart.mode()),
-        chart.window().seconds(),
-        chart.ranges().stream()
-            .map(
-                band ->
-                    new ChartRange(
-                        band.id(), chart.nameOf(band), band.low(), band.high(), band.fromRest()))
-            .toList(),
-        chart.rows().stream()
-            .map(
-                row ->
-                    new ChartRow(
-                        row.age(),
-                        row.maximumBpm(),
-                        row.cells().stream().map(ChartCell::of).toList()))
-            .toList(),
-        BigDecimal.valueOf(sheet.figureTenths(), 1),
-        sheet.readFromMetres(),
-        sheet.pages());
+    ClassChart chart = request.chart(new SchemeShelf(studio));
+    return ChartView.of(chart, ChartSheet.of(chart, request.paper(), request.shows()));
   }
 
   @PostMapping(value = "/api/sheets/chart/page", produces = MediaType.TEXT_HTML_VALUE)
@@ -81,40 +51,8 @@ class WallSheetController {
   }
 
   private Sheet sheet(ClassChartRequest request) {
-    return ChartSheet.of(workOut(request), request.paper(), request.shows()).sheet();
-  }
-
-  private ClassChart workOut(ClassChartRequest request) {
-    if ((request.scheme() == null) == (request.ranges() == null)) {
-      throw InvalidValueException.of(
-          "scheme",
-          request.scheme() == null ? "is missing, and ranges as well" : "stands beside ranges",
-          "a scheme on maximum, or ranges of your own");
-    }
-    Scheme scheme =
-        request.ranges() == null
-            ? new SchemeShelf(studio).of(request.scheme())
-            : ClassChart.ranges(
-                request.ranges().stream()
-                    .map(range -> new OwnScheme.Row(range.name(), range.low(), range.high()))
-                    .toList());
-    return ClassChart.of(
-        new ClassChart.Ages(request.from(), request.to(), request.every()),
-        request.method(),
-        request.mode(),
-        scheme,
-        request.bands() == null ? List.of() : request.bands(),
-        window(request.windowSeconds()));
-  }
-
-  private static CountWindow window(int seconds) {
-    return Arrays.stream(CountWindow.values())
-        .filter(window -> window.seconds() == seconds)
-        .findFirst()
-        .orElseThrow(
-            () ->
-                InvalidValueException.of(
-                    "windowSeconds", seconds + " s is no counting window", "10 or 15 seconds"));
+    return ChartSheet.of(request.chart(new SchemeShelf(studio)), request.paper(), request.shows())
+        .sheet();
   }
 
   @PostMapping(value = "/api/sheets/poster/page", produces = MediaType.TEXT_HTML_VALUE)

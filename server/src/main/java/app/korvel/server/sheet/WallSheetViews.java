@@ -1,13 +1,21 @@
 package app.korvel.server.sheet;
 
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
+import app.korvel.core.pulse.CountWindow;
+import app.korvel.core.zone.ClassChart;
 import app.korvel.core.zone.ClassChart.Cell;
+import app.korvel.core.zone.OwnScheme;
 import app.korvel.core.zone.RpeFamily;
+import app.korvel.core.zone.Scheme;
+import app.korvel.exchange.sheet.ChartSheet;
 import app.korvel.exchange.sheet.ChartSheet.Shows;
 import app.korvel.exchange.sheet.Paper;
 import app.korvel.server.web.Within;
+import app.korvel.studio.zone.SchemeShelf;
 import java.math.BigDecimal;
+import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -41,7 +49,41 @@ final class WallSheetViews {
       @Nullable List<RangeRequest> ranges,
       Integer windowSeconds,
       Shows shows,
-      Paper paper) {}
+      Paper paper) {
+    /** The chart that is asked for. */
+    ClassChart chart(SchemeShelf shelf) {
+      if ((scheme == null) == (ranges == null)) {
+        throw InvalidValueException.of(
+            "scheme",
+            scheme == null ? "is missing, and ranges as well" : "stands beside ranges",
+            "a scheme on maximum, or ranges of your own");
+      }
+      Scheme counted =
+          ranges == null
+              ? shelf.of(scheme)
+              : ClassChart.ranges(
+                  ranges.stream()
+                      .map(range -> new OwnScheme.Row(range.name(), range.low(), range.high()))
+                      .toList());
+      return ClassChart.of(
+          new ClassChart.Ages(from, to, every),
+          method,
+          mode,
+          counted,
+          bands == null ? List.of() : bands,
+          window(windowSeconds));
+    }
+
+    private static CountWindow window(int seconds) {
+      return Arrays.stream(CountWindow.values())
+          .filter(window -> window.seconds() == seconds)
+          .findFirst()
+          .orElseThrow(
+              () ->
+                  InvalidValueException.of(
+                      "windowSeconds", seconds + " s is no counting window", "10 or 15 seconds"));
+    }
+  }
 
   /** A range as it stands over its columns. */
   record ChartRange(String id, String name, BigDecimal low, BigDecimal high, boolean fromRest) {}
@@ -77,7 +119,31 @@ final class WallSheetViews {
       List<ChartRow> rows,
       BigDecimal figureMillimetres,
       int readFromMetres,
-      int pages) {}
+      int pages) {
+
+    static ChartView of(ClassChart chart, ChartSheet sheet) {
+      return new ChartView(
+          chart.equation().standardErrorBpm(chart.mode()),
+          chart.window().seconds(),
+          chart.ranges().stream()
+              .map(
+                  band ->
+                      new ChartRange(
+                          band.id(), chart.nameOf(band), band.low(), band.high(), band.fromRest()))
+              .toList(),
+          chart.rows().stream()
+              .map(
+                  row ->
+                      new ChartRow(
+                          row.age(),
+                          row.maximumBpm(),
+                          row.cells().stream().map(ChartCell::of).toList()))
+              .toList(),
+          BigDecimal.valueOf(sheet.figureTenths(), 1),
+          sheet.readFromMetres(),
+          sheet.pages());
+    }
+  }
 
   /**
    * The voice poster.

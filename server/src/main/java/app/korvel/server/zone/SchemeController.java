@@ -1,17 +1,7 @@
 package app.korvel.server.zone;
 
-import app.korvel.core.maximum.Mode;
-import app.korvel.core.measure.InvalidValueException;
-import app.korvel.core.measure.RefusedException;
-import app.korvel.core.prescription.Groundwork;
 import app.korvel.core.prescription.Prescription.Ways;
-import app.korvel.core.screening.Client;
-import app.korvel.core.zone.Anchors;
-import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Scheme;
-import app.korvel.core.zone.ThresholdRates;
-import app.korvel.core.zone.Uncertainty;
-import app.korvel.core.zone.Zones;
 import app.korvel.exchange.SchemeFile;
 import app.korvel.server.web.Problems;
 import app.korvel.server.web.TooLargeException;
@@ -23,12 +13,10 @@ import app.korvel.server.zone.SchemeViews.SchemeRequest;
 import app.korvel.server.zone.SchemeViews.SchemeTrial;
 import app.korvel.server.zone.SchemeViews.SchemeTrialRequest;
 import app.korvel.server.zone.SchemeViews.SchemeView;
-import app.korvel.server.zone.SchemeViews.TrialRow;
 import app.korvel.server.zone.SchemeViews.WaysRequest;
 import app.korvel.server.zone.SchemeViews.WaysView;
 import app.korvel.server.zone.SchemeViews.WrittenScheme;
 import app.korvel.server.zone.ZoneRequests.ChosenView;
-import app.korvel.server.zone.ZoneViews.ZonesView;
 import app.korvel.store.SavedScheme;
 import app.korvel.store.StaleVersionException;
 import app.korvel.store.StudioRepository.Settings;
@@ -36,14 +24,12 @@ import app.korvel.studio.Actor;
 import app.korvel.studio.Studio;
 import app.korvel.studio.zone.ChooseScheme;
 import app.korvel.studio.zone.ChooseWays;
-import app.korvel.studio.zone.ClientAnchors;
 import app.korvel.studio.zone.OwnSchemes;
 import app.korvel.studio.zone.SchemeShelf;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -62,13 +48,6 @@ import org.springframework.web.bind.annotation.RestController;
 /** Schemes: those there are, the studio's own, files in and out, and which is shown to whom. */
 @RestController
 class SchemeController {
-  /** The span on which a scheme is tried where no client is named. */
-  private static final Anchors EXAMPLE =
-      Anchors.of(Reserve.of(60, 180), Optional.of(ThresholdRates.of(126, 156)));
-
-  /** A ruler each: more are not looked at together. */
-  private static final int MOST_TRIED = 6;
-
   private final Studio studio;
   private final OwnSchemes own;
 
@@ -143,36 +122,7 @@ class SchemeController {
   /** The scheme as it is written, on several clients; nothing is kept. */
   @PostMapping("/api/schemes/trial")
   SchemeTrial tryOn(@RequestBody SchemeTrialRequest request) {
-    Scheme scheme = request.scheme().written().checked("trial");
-    if (request.clients().size() > MOST_TRIED) {
-      throw InvalidValueException.of(
-          "clients",
-          "names " + request.clients().size(),
-          "up to " + MOST_TRIED + " clients at once");
-    }
-    if (request.clients().isEmpty()) {
-      ZonesView zones = zones(scheme, EXAMPLE, Uncertainty.USUAL, OptionalInt.empty());
-      return new SchemeTrial(List.of(new TrialRow(null, "Example", zones, "")));
-    }
-    return new SchemeTrial(
-        request.clients().stream().map(client -> tryOn(scheme, studio.client(client))).toList());
-  }
-
-  private TrialRow tryOn(Scheme scheme, Client client) {
-    String name = client.details().name();
-    try {
-      Groundwork ground = studio.head(client.id()).ground(Mode.RUN);
-      Anchors from = new ClientAnchors(studio).of(client.id(), ground, scheme);
-      ZonesView zones = zones(scheme, from, ground.uncertainty(), ground.capBpm());
-      return new TrialRow(client.id(), name, zones, "");
-    } catch (RefusedException refused) {
-      return new TrialRow(client.id(), name, null, refused.getMessage());
-    }
-  }
-
-  private ZonesView zones(Scheme scheme, Anchors from, Uncertainty uncertainty, OptionalInt cap) {
-    return ZonesView.of(
-        Zones.of(scheme, from, uncertainty, cap), uncertainty, studio.settings().ways().family());
+    return new SchemeTrials(studio).of(request);
   }
 
   /** What the studio has chosen for everyone is changed. */
