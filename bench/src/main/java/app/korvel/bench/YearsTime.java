@@ -89,7 +89,7 @@ final class YearsTime {
     routes.put("log", "/session-logs/open");
     routes.put(
         "calendar, a month",
-        "/calendar?from=" + day.withDayOfMonth(1) + "&to=" + day.withDayOfMonth(28));
+        "/calendar?from=" + day.withDayOfMonth(1) + "&to=" + day.withDayOfMonth(28) + "&most=3");
     routes.put("calendar, a day", "/calendar?from=" + day + "&to=" + day);
     routes.put("class count of 12", classCount(address, ids, one));
     routes.put("a client", "/clients/" + one);

@@ -1,6 +1,5 @@
 package app.korvel.server.programme;
 
-import app.korvel.core.outline.Outlines.Named;
 import app.korvel.server.programme.ProgrammeViews.PlanRequest;
 import app.korvel.server.programme.ProgrammeViews.ProgrammeRequest;
 import app.korvel.server.programme.ProgrammeViews.ProgrammeSheet;
@@ -107,9 +106,10 @@ class ProgrammeController {
       @PathVariable UUID id,
       @PathVariable int number,
       @RequestBody SessionOutlineRequest request) {
-    Optional<Named> named =
-        Optional.ofNullable(request.outline()).map(new OutlineShelf(studio)::of);
-    Change use = (head, programme) -> programme.use(number, named);
+    Change use =
+        (head, programme) ->
+            programme.use(
+                number, Optional.ofNullable(request.outline()).map(new OutlineShelf(studio)::of));
     return view(id, change.session(who, id, request.version(), number, use));
   }
 

@@ -15,8 +15,13 @@ public record ChooseWays(Studio studio) {
    * @throws app.korvel.store.StaleVersionException when something else was chosen since
    */
   public Settings by(Actor who, int read, Ways ways) {
-    new SchemeShelf(studio).of(ways.scheme());
-    Settings chosen = studio.write(who, () -> studio.store().studio().change(read, ways));
+    Settings chosen =
+        studio.write(
+            who,
+            () -> {
+              new SchemeShelf(studio).of(ways.scheme());
+              return studio.store().studio().change(read, ways);
+            });
     studio.settings().reload();
     return chosen;
   }
