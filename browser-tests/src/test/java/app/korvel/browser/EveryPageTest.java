@@ -125,12 +125,16 @@ class EveryPageTest {
     sound(desk);
   }
 
+  /** No page has frames, so that the check may run in the page itself, not in a tab of its own. */
+  @SuppressWarnings("deprecation")
   private static void sound(Desk desk) {
+    AxeBuilder axe = new AxeBuilder();
+    axe.setLegacyMode(true);
+    axe.setOptions("{\"resultTypes\":[\"violations\"]}");
     List<Rule> serious =
-        new AxeBuilder()
-            .analyze(desk.driver()).getViolations().stream()
-                .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
-                .toList();
+        axe.analyze(desk.driver()).getViolations().stream()
+            .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
+            .toList();
     assertThat(serious)
         .as(
             serious.stream()

@@ -190,6 +190,32 @@ class ReadingTest {
     return count.get();
   }
 
+  /** A month tells the first sessions of each day whole, and the same of them as all would. */
+  @Test
+  void aMonthOfTheCalendarCountsWhatItDoesNotTell() {
+    LocalDate to = LocalDate.now();
+    String days = "/api/calendar?from=" + to.minusDays(40) + "&to=" + to;
+    JsonNode whole = server.get(days).json();
+    JsonNode month = server.get(days + "&most=2").json();
+    assertThat(month.get("days")).isEqualTo(whole.get("days")).isNotEmpty();
+    assertThat(whole.get("sessions").size()).isGreaterThan(month.get("sessions").size());
+    for (JsonNode day : whole.get("days")) {
+      List<JsonNode> all = on(whole, day);
+      assertThat(all).hasSize(day.get("sessions").asInt());
+      assertThat(all.stream().filter(each -> each.get("state").asString().equals("done")).count())
+          .isEqualTo(day.get("done").asLong());
+      assertThat(on(month, day)).isEqualTo(all.subList(0, Math.min(2, all.size())));
+    }
+  }
+
+  private static List<JsonNode> on(JsonNode calendar, JsonNode day) {
+    return calendar
+        .get("sessions")
+        .valueStream()
+        .filter(session -> session.get("date").equals(day.get("date")))
+        .toList();
+  }
+
   /** Bounded in SQL, it comes to the same as all that was ever counted. */
   @Test
   void whatIsReadOfTheReadingsDecidesAsAllOfThemDo() {

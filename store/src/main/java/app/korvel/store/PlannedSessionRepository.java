@@ -37,6 +37,28 @@ public final class PlannedSessionRepository {
         to.toString());
   }
 
+  /**
+   * Where a session stands, and nothing else of it.
+   *
+   * @param at its time of day, if it has one
+   */
+  public record Place(UUID clientId, int number, LocalDate on, Optional<LocalTime> at) {}
+
+  /** The places of everyone's from a day to another, both included, in no order. */
+  public List<Place> placesBetween(LocalDate from, LocalDate to) {
+    return database.list(
+        row ->
+            new Place(
+                UUID.fromString(row.getString(1)),
+                row.getInt(2),
+                LocalDate.parse(row.getString(3)),
+                Optional.ofNullable(row.getString(4)).map(LocalTime::parse)),
+        "select client_id, number, on_day, at_time from planned_session"
+            + " where on_day between ? and ? and state <> 'GONE'",
+        from.toString(),
+        to.toString());
+  }
+
   /** A client's, whatever their state, by day and time. */
   public List<SavedSession> of(UUID clientId) {
     return list(

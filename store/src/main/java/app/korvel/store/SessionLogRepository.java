@@ -137,6 +137,38 @@ public final class SessionLogRepository {
         to.toString());
   }
 
+  /**
+   * That a session was logged, and nothing else of it.
+   *
+   * @param number of the planned session; empty where it was none
+   */
+  public record Entry(
+      UUID id, UUID clientId, Optional<Integer> number, LocalDate on, boolean done) {}
+
+  /** What everyone logged from a day to another, both included, in no order. */
+  public List<Entry> entriesBetween(LocalDate from, LocalDate to) {
+    return database.list(
+        row ->
+            new Entry(
+                UUID.fromString(row.getString(1)),
+                UUID.fromString(row.getString(2)),
+                Database.wholeNumber(row, "number"),
+                LocalDate.parse(row.getString(4)),
+                row.getBoolean(5)),
+        "select id, client_id, number, on_day, done from current_session_log"
+            + " where on_day between ? and ?",
+        from.toString(),
+        to.toString());
+  }
+
+  /** The log of that id, whether or not it stands. */
+  public Optional<SessionLog> get(UUID id) {
+    return database
+        .first(
+            SessionLogRepository::logged, "select * from session_log where id = ?", id.toString())
+        .map(Logged::log);
+  }
+
   /** Those of several clients since a day, earliest first, by client. */
   public Map<UUID, List<SessionLog>> since(Collection<UUID> clients, LocalDate from) {
     return database.listsByClient(

@@ -50,8 +50,8 @@ class CalendarController {
         from,
         to,
         studio.today(),
-        new StudioDays(studio).between(from, to, Optional.ofNullable(client)),
-        most == null ? Integer.MAX_VALUE : most,
+        new StudioDays(studio)
+            .between(from, to, Optional.ofNullable(client), most == null ? StudioDays.ALL : most),
         studio.store().busy().between(from, to).stream()
             .filter(
                 each ->

@@ -7,17 +7,15 @@ import app.korvel.store.BusyRepository.BusyCalendar;
 import app.korvel.store.BusyRepository.BusyOf;
 import app.korvel.store.SavedSession;
 import app.korvel.store.SubscriptionRepository.Subscription;
+import app.korvel.studio.calendar.StudioDays;
 import app.korvel.studio.calendar.StudioDays.DaysSession;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** Calendars as they are received and sent. */
@@ -105,7 +103,7 @@ final class CalendarViews {
           session.head().client().details().name(),
           log.number().orElse(null),
           log.on(),
-          session.time().orElse(null),
+          session.planned().flatMap(SavedSession::at).orElse(null),
           log.mode(),
           log.minutes(),
           session.planned().map(SavedSession::wholeMinutes).orElse(log.minutes()),
@@ -129,15 +127,7 @@ final class CalendarViews {
    *
    * @param sessions planned or done
    */
-  record CalendarDay(LocalDate date, int sessions, int done) {
-    static CalendarDay of(LocalDate date, List<DaysSession> sessions) {
-      long done =
-          sessions.stream()
-              .filter(session -> session.done().filter(SessionLog::done).isPresent())
-              .count();
-      return new CalendarDay(date, sessions.size(), (int) done);
-    }
-  }
+  record CalendarDay(LocalDate date, int sessions, int done) {}
 
   /**
    * Days of a calendar.
@@ -156,23 +146,15 @@ final class CalendarViews {
         LocalDate from,
         LocalDate to,
         LocalDate today,
-        List<DaysSession> sessions,
-        int most,
+        List<StudioDays.Day> all,
         List<BusyOf> busy) {
-      Map<LocalDate, List<DaysSession>> byDay =
-          sessions.stream()
-              .collect(
-                  Collectors.groupingBy(
-                      DaysSession::date, LinkedHashMap::new, Collectors.toList()));
       return new CalendarView(
           from,
           to,
           today,
-          byDay.entrySet().stream()
-              .map(day -> CalendarDay.of(day.getKey(), day.getValue()))
-              .toList(),
-          byDay.values().stream()
-              .flatMap(day -> day.stream().limit(most))
+          all.stream().map(day -> new CalendarDay(day.date(), day.sessions(), day.done())).toList(),
+          all.stream()
+              .flatMap(day -> day.first().stream())
               .map(session -> CalendarSession.of(session, today))
               .toList(),
           busy.stream().map(BusyTimeView::of).toList());
