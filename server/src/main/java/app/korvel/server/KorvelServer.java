@@ -24,6 +24,7 @@ public class KorvelServer {
     try {
       StartChecks.port(options.getProperty("server.port"));
       StartChecks.dataFolder(options.getProperty("korvel.data")).ifPresent(KorvelServer::hold);
+      StartChecks.upgrade(options.getProperty("korvel.data")).ifPresent(System.out::println);
       System.out.println(readyLine(start(args)));
     } catch (RuntimeException failed) {
       String line = StartChecks.line(failed);

@@ -101,6 +101,17 @@ final class StartChecks {
     return lock;
   }
 
+  /** What to say while the records of an earlier version are brought up to date. */
+  static Optional<String> upgrade(String option) {
+    return Optional.ofNullable(option)
+        .map(StartChecks::folder)
+        .filter(folder -> Database.isOlder(new DataFolder(folder, false).database()))
+        .map(
+            folder ->
+                "Korvel: the records are of an earlier version and are brought up to date. With years"
+                    + " of them that takes some minutes; do not stop it.");
+  }
+
   private static Path folder(String option) {
     try {
       return Path.of(option).toAbsolutePath();

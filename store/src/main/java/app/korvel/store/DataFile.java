@@ -38,6 +38,19 @@ final class DataFile {
   }
 
   /**
+   * Whether opening the file changes its tables first, which takes long where there is much in it.
+   */
+  static boolean isOlder(Path file) {
+    return !isNew(file) && migrations(readOnly(file)).info().pending().length > 0;
+  }
+
+  private static SQLiteDataSource readOnly(Path file) {
+    SQLiteConfig settings = new SQLiteConfig();
+    settings.setReadOnly(true);
+    return KeepingConnection.to(file, settings);
+  }
+
+  /**
    * Checks the file, which need not be there yet.
    *
    * @throws UnusableFileException when it cannot be used, in one line that says what to do
@@ -52,9 +65,7 @@ final class DataFile {
     if (isNew(file)) {
       return;
     }
-    SQLiteConfig readOnly = new SQLiteConfig();
-    readOnly.setReadOnly(true);
-    SQLiteDataSource source = KeepingConnection.to(file, readOnly);
+    SQLiteDataSource source = readOnly(file);
     try (Connection connection = source.getConnection()) {
       check(connection, file);
     } catch (SQLException damaged) {

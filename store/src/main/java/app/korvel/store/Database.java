@@ -82,6 +82,16 @@ public final class Database implements AutoCloseable {
   }
 
   /**
+   * Whether the file is of an earlier version: opening it brings its tables up to date first, which
+   * takes minutes where there are years of records.
+   *
+   * @throws UnusableFileException as {@link #check}
+   */
+  public static boolean isOlder(Path file) {
+    return DataFile.isOlder(file);
+  }
+
+  /**
    * Opens the file, which is made if it is missing, and brings its tables up to date.
    *
    * @throws UnusableFileException as {@link #check}

@@ -68,6 +68,7 @@ class DataFileTest {
 
   @Test
   void aNewFileAnEmptyOneAndItsOwnAreOpened() throws IOException {
+    assertThat(Database.isOlder(file)).isFalse();
     assertThatCode(this::make).doesNotThrowAnyException();
     assertThatCode(this::make).doesNotThrowAnyException();
     Files.delete(file);

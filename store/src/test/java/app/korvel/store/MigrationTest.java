@@ -137,7 +137,9 @@ class MigrationTest {
                 + ", '2026-05-01', '2026-05-01T08:00:00Z')");
       }
     }
+    assertThat(Database.isOlder(old)).isTrue();
     try (Database upgraded = Database.open(old)) {
+      assertThat(Database.isOlder(old)).isFalse();
       assertThat(new ReadingRepository(upgraded).of(client))
           .singleElement()
           .extracting(RestingReading::disturbances)
