@@ -6,6 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.Base64;
 import java.util.HashMap;
 import java.util.List;
@@ -29,6 +30,10 @@ import org.springframework.context.ConfigurableApplicationContext;
  */
 final class Desk {
   private static final Duration PATIENCE = Duration.ofSeconds(20);
+
+  /** How often in a row the same is read of what is settled. */
+  private static final int SETTLED = 12;
+
   private static final String CLOCK =
       """
       window.korvelClock = (() => {
@@ -197,6 +202,19 @@ final class Desk {
 
   List<WebElement> all(String css) {
     return driver.findElements(By.cssSelector(css));
+  }
+
+  /** What an element says once it has said the same for a while: more may be on its way. */
+  String settled(String css) {
+    List<String> said = new ArrayList<>();
+    await(
+        () -> {
+          said.add(texts(css).get(0));
+          int same = Math.min(said.size(), SETTLED);
+          return same == SETTLED
+              && said.subList(said.size() - same, said.size()).stream().distinct().count() == 1;
+        });
+    return said.get(said.size() - 1);
   }
 
   /** Goes on by Tab until the focus is on something of that name. */

@@ -50,7 +50,7 @@ class PageTest {
       desk.openClient("Tindra", page);
       desk.await(() -> desk.texts("main").get(0).matches("(?s).*\\d{1,2} [A-Z][a-z]{2}.*"));
       desk.await(() -> desk.all("[role=status].quiet").isEmpty());
-      String here = desk.texts("main").get(0);
+      String here = desk.settled("main");
       for (String other : new String[] {"America/New_York", "Pacific/Kiritimati"}) {
         zone(other);
         desk.openClient("Tindra", page);

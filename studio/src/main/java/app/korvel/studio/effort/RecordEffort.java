@@ -21,6 +21,13 @@ public record RecordEffort(Studio studio) {
   public record Entered(
       String name, Mode mode, int averageBpm, Optional<Integer> minutes, LocalDate doneOn) {}
 
+  /**
+   * Puts one on record.
+   *
+   * @throws app.korvel.core.measure.InvalidValueException when something of it cannot be
+   * @throws app.korvel.core.measure.RefusedException when there is no span to compare with, or the
+   *     client is archived
+   */
   public Effort by(Actor who, UUID client, Entered entered) {
     return studio.write(
         who,

@@ -11,6 +11,13 @@ import java.util.function.BiFunction;
 
 /** Puts a measured maximum on record. */
 public record RecordMaximum(Studio studio) {
+  /**
+   * Puts one on record.
+   *
+   * @param entered the value, as of the stamp and over the resting rate that it is given
+   * @throws app.korvel.core.measure.InvalidValueException when something of it cannot be
+   * @throws app.korvel.core.measure.RefusedException when the client is archived
+   */
   public MeasuredMaximum by(
       Actor who, UUID client, BiFunction<Stamp, OptionalInt, MeasuredMaximum> entered) {
     return studio.write(

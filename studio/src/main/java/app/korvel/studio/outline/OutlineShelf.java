@@ -30,10 +30,12 @@ public record OutlineShelf(Studio studio) {
         .orElseThrow(() -> unknown(id));
   }
 
+  /** The outline of that id among those that ship. */
   public static Optional<Named> shipped(String id) {
     return Outlines.SHIPPED.stream().filter(named -> named.id().equals(id)).findFirst();
   }
 
+  /** What is said where there is none of that id. */
   public static NotFoundException unknown(String id) {
     return NotFoundException.of("No outline has the id %s.", id);
   }

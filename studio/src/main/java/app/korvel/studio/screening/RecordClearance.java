@@ -9,6 +9,13 @@ import java.util.function.Function;
 
 /** Puts a clinician's clearance on record. */
 public record RecordClearance(Studio studio) {
+  /**
+   * Puts one on record.
+   *
+   * @param entered the clearance, as of the stamp it is given
+   * @throws app.korvel.core.measure.InvalidValueException when something of it cannot be
+   * @throws app.korvel.core.measure.RefusedException when the client is archived
+   */
   public Clearance by(Actor who, UUID client, Function<Stamp, Clearance> entered) {
     return studio.write(
         who,
