@@ -85,8 +85,12 @@ final class ClockedDemo implements AutoCloseable {
     server.close();
   }
 
-  /** Time goes on for the server and for the page. */
+  /**
+   * Time goes on for the server and for the page, once no answer is on its way: one that tells of
+   * the time before would set the page's clock wrong.
+   */
   void pass(int minutes, int seconds) {
+    desk.answered();
     Duration time = Duration.ofMinutes(minutes).plusSeconds(seconds);
     passed = passed.plus(time);
     desk.letPass(time);

@@ -56,6 +56,18 @@ final class Desk {
           },
         }
       })()
+      // How many questions to the server have no answer yet, or one that is not taken in.
+      window.korvelAsking = 0
+      const ask = window.fetch
+      window.fetch = (...question) => {
+        window.korvelAsking++
+        const answer = ask(...question)
+        answer
+          .then((whole) => whole.clone().text())
+          .catch(() => {})
+          .finally(() => setTimeout(() => window.korvelAsking--))
+        return answer
+      }
       """;
 
   private static Desk desk;
@@ -202,6 +214,11 @@ final class Desk {
 
   List<WebElement> all(String css) {
     return driver.findElements(By.cssSelector(css));
+  }
+
+  /** Waits until the page has taken in every answer of the server it waits for. */
+  void answered() {
+    await(() -> (Boolean) driver.executeScript("return window.korvelAsking === 0"));
   }
 
   /** What an element says once it has said the same for a while: more may be on its way. */
