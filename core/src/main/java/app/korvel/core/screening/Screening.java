@@ -371,11 +371,6 @@ public record Screening(
     return has(ScreeningFinding.CLEARANCE_LAPSING);
   }
 
-  /** Whether a clearance that is needed has lapsed. */
-  public boolean clearanceLapsed() {
-    return has(ScreeningFinding.CLEARANCE_LAPSED);
-  }
-
   private boolean has(FindingKind kind) {
     return permission.findings().stream().anyMatch(finding -> finding.code().equals(kind.code()));
   }

@@ -222,7 +222,4 @@ public final class SessionLogViews {
       return new SessionLogList(logs, StopSignView.all());
     }
   }
-
-  /** What stands instead: its id undoes it. */
-  record KeptLog(UUID id) {}
 }
