@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted, ref } from 'vue'
+import { ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import KeysHelp from './shared/KeysHelp.vue'
 import UndoBar from './shared/UndoBar.vue'
-import { goAlong, meantForField, singleKeys } from './shared/keys'
 import { PLACES } from './shared/places'
+import { hearShortcuts, useShortcuts } from './shared/shortcuts'
 import { theStudio } from './shared/studio'
 import { undoLast } from './shared/undo'
 
@@ -17,25 +17,24 @@ async function find() {
   document.querySelector<HTMLInputElement>('[data-find]')?.focus()
 }
 
-const KEYS: Record<string, () => unknown> = {
-  '/': find,
-  '?': () => (help.value = true),
-  u: undoLast,
-  l: () => router.push('/log'),
-  '[': () => goAlong(-1),
-  ']': () => goAlong(1),
-  ...Object.fromEntries(PLACES.map(({ to }, at) => [String(at + 1), () => router.push(to)])),
-}
-function onKey(event: KeyboardEvent) {
-  if (event.ctrlKey || event.metaKey || event.altKey || meantForField(event.target)) return
-  if (help.value || (!singleKeys.value && event.key !== '?')) return
-  const act = KEYS[event.key]
-  if (!act) return
-  event.preventDefault()
-  void act()
-}
-onMounted(() => window.addEventListener('keydown', onKey))
-onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+useShortcuts({
+  list: [
+    ['/', 'find a client'],
+    ['?', 'this list'],
+    ['u', 'undo, while the bar below offers it'],
+    ['l', 'log sessions'],
+    ...PLACES.map(({ name }, at): [string, string] => [String(at + 1), `go to ${name}`]),
+    ['Tab', 'next field or button'],
+  ],
+  act: {
+    '/': find,
+    '?': () => (help.value = true),
+    u: undoLast,
+    l: () => router.push('/log'),
+    ...Object.fromEntries(PLACES.map(({ to }, at) => [String(at + 1), () => router.push(to)])),
+  },
+})
+hearShortcuts()
 </script>
 
 <template>

@@ -3,7 +3,7 @@ import ClientListPage from './clients/ClientListPage.vue'
 import ClientPage from './clients/ClientPage.vue'
 import { titleOf } from './shared/title'
 
-/** The pages. What a page is for stands in its title; `keys` names its list of keys. */
+/** The pages. What a page is for stands in its title. */
 export const router = createRouter({
   history: createWebHistory(),
   scrollBehavior: (to, from, saved) =>
@@ -13,17 +13,17 @@ export const router = createRouter({
     {
       path: '/today',
       component: () => import('./today/TodayPage.vue'),
-      meta: { title: 'Today', place: 'today', keys: 'today' },
+      meta: { title: 'Today', place: 'today' },
     },
     {
       path: '/clients',
       component: ClientListPage,
-      meta: { title: 'Clients', place: 'clients', keys: 'clients' },
+      meta: { title: 'Clients', place: 'clients' },
     },
     {
       path: '/clients/new',
       component: () => import('./clients/NewClientPage.vue'),
-      meta: { title: 'New client', place: 'clients', keys: 'details' },
+      meta: { title: 'New client', place: 'clients' },
     },
     {
       path: '/clients/:id',
@@ -35,57 +35,57 @@ export const router = createRouter({
         {
           path: 'screening',
           component: () => import('./screening/ScreeningStep.vue'),
-          meta: { title: 'Screening', step: 'screening', keys: 'screening' },
+          meta: { title: 'Screening', step: 'screening' },
         },
         {
           path: 'details',
           component: () => import('./clients/DetailsPage.vue'),
-          meta: { title: 'Details', keys: 'details' },
+          meta: { title: 'Details' },
         },
         {
           path: 'check-in',
           component: () => import('./checkin/CheckInPage.vue'),
-          meta: { title: 'Check-in', keys: 'checkin' },
+          meta: { title: 'Check-in' },
         },
         {
           path: 'pulse',
           component: () => import('./pulse/PulseStep.vue'),
-          meta: { title: 'Pulse', step: 'pulse', keys: 'pulse' },
+          meta: { title: 'Pulse', step: 'pulse' },
         },
         {
           path: 'maximum',
           component: () => import('./maximum/MaximumStep.vue'),
-          meta: { title: 'Maximum', step: 'maximum', keys: 'maximum' },
+          meta: { title: 'Maximum', step: 'maximum' },
         },
         {
           path: 'maximum/tests',
           component: () => import('./fieldtest/FieldTestStep.vue'),
-          meta: { title: 'Field tests', step: 'maximum', keys: 'tests' },
+          meta: { title: 'Field tests', step: 'maximum' },
         },
         {
           path: 'bands',
           component: () => import('./zone/BandsStep.vue'),
-          meta: { title: 'Bands', step: 'bands', keys: 'bands' },
+          meta: { title: 'Bands', step: 'bands' },
         },
         {
           path: 'bands/schools',
           component: () => import('./zone/SchoolsPage.vue'),
-          meta: { title: 'Every school', step: 'bands', keys: 'bands' },
+          meta: { title: 'Every school', step: 'bands' },
         },
         {
           path: 'prescription',
           component: () => import('./prescription/PrescriptionStep.vue'),
-          meta: { title: 'Prescription', step: 'prescription', keys: 'prescription' },
+          meta: { title: 'Prescription', step: 'prescription' },
         },
         {
           path: 'sessions',
           component: () => import('./programme/SessionsStep.vue'),
-          meta: { title: 'Sessions', step: 'sessions', keys: 'sessions' },
+          meta: { title: 'Sessions', step: 'sessions' },
         },
         {
           path: 'progress',
           component: () => import('./progress/ProgressStep.vue'),
-          meta: { title: 'Progress', step: 'progress', keys: 'progress' },
+          meta: { title: 'Progress', step: 'progress' },
         },
       ],
     },
@@ -93,23 +93,23 @@ export const router = createRouter({
       path: '/clients/:id/hand-out',
       component: () => import('./programme/HandOutPage.vue'),
       props: true,
-      meta: { title: 'Hand-out', place: 'clients', keys: 'card' },
+      meta: { title: 'Hand-out', place: 'clients' },
     },
     {
       path: '/calendar',
       component: () => import('./calendar/CalendarPage.vue'),
-      meta: { title: 'Calendar', place: 'calendar', keys: 'calendar' },
+      meta: { title: 'Calendar', place: 'calendar' },
     },
     {
       path: '/log',
       component: () => import('./session/LogPage.vue'),
-      meta: { title: 'Log', place: 'calendar', keys: 'log' },
+      meta: { title: 'Log', place: 'calendar' },
     },
     {
       path: '/clients/:id/card/:version',
       component: () => import('./prescription/CardPage.vue'),
       props: true,
-      meta: { title: 'Card', place: 'clients', keys: 'card' },
+      meta: { title: 'Card', place: 'clients' },
     },
     {
       path: '/clients/:id/device-sheet',
@@ -121,17 +121,17 @@ export const router = createRouter({
       path: '/field-tests/:test',
       component: () => import('./fieldtest/FieldTestRunPage.vue'),
       props: true,
-      meta: { title: 'Field test', place: 'clients', keys: 'run' },
+      meta: { title: 'Field test', place: 'clients' },
     },
     {
       path: '/compare',
       component: () => import('./effort/ComparePage.vue'),
-      meta: { title: 'Compare', place: 'clients', keys: 'compare' },
+      meta: { title: 'Compare', place: 'clients' },
     },
     {
       path: '/cards',
       component: () => import('./sheet/ClassCardsPage.vue'),
-      meta: { title: 'Cards for a class', place: 'clients', keys: 'cards' },
+      meta: { title: 'Cards for a class', place: 'clients' },
     },
     {
       path: '/clients/:id/papers/:paper(summary|letter)',
@@ -142,57 +142,57 @@ export const router = createRouter({
     {
       path: '/floor',
       component: () => import('./floor/FloorPage.vue'),
-      meta: { title: 'Floor', place: 'floor', keys: 'floor' },
+      meta: { title: 'Floor', place: 'floor' },
     },
     {
       path: '/floor/classes/:id',
       component: () => import('./floor/ClassCountPage.vue'),
       props: true,
-      meta: { title: 'Class count', place: 'floor', keys: 'class' },
+      meta: { title: 'Class count', place: 'floor' },
     },
     {
       path: '/floor/clock',
       component: () => import('./floor/RoomClockPage.vue'),
-      meta: { title: 'Clock for the room', keys: 'roomClock', bare: true },
+      meta: { title: 'Clock for the room', bare: true },
     },
     {
       path: '/practice',
       component: () => import('./practice/PracticePage.vue'),
-      meta: { title: 'Practice', place: 'practice', keys: 'practice' },
+      meta: { title: 'Practice', place: 'practice' },
     },
     {
       path: '/studio',
       component: () => import('./studio/StudioPage.vue'),
-      meta: { title: 'Studio', place: 'studio', keys: 'studio' },
+      meta: { title: 'Studio', place: 'studio' },
     },
     {
       path: '/studio/schemes/:scheme',
       component: () => import('./studio/SchemeEditorPage.vue'),
       props: true,
-      meta: { title: 'A scheme', place: 'studio', keys: 'scheme' },
+      meta: { title: 'A scheme', place: 'studio' },
     },
     {
       path: '/studio/outlines/:outline',
       component: () => import('./outline/OutlineEditorPage.vue'),
       props: true,
-      meta: { title: 'A session outline', place: 'studio', keys: 'outline' },
+      meta: { title: 'A session outline', place: 'studio' },
     },
     { path: '/desk', redirect: '/desk/pulse' },
     {
       path: '/desk/bands/wall',
       component: () => import('./desk/BandsWall.vue'),
-      meta: { title: 'Bands on the wall', keys: 'wall', bare: true },
+      meta: { title: 'Bands on the wall', bare: true },
     },
     {
       path: '/desk/:tool',
       component: () => import('./desk/DeskPage.vue'),
       props: true,
-      meta: { title: 'Desk', place: 'desk', keys: 'desk' },
+      meta: { title: 'Desk', place: 'desk' },
     },
     {
       path: '/methods',
       component: () => import('./methods/MethodsPage.vue'),
-      meta: { title: 'Methods', place: 'methods', keys: 'methods' },
+      meta: { title: 'Methods', place: 'methods' },
     },
     {
       path: '/:rest(.*)*',

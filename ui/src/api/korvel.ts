@@ -30,7 +30,7 @@ export type MaximumKind = MeasuredMaximum['kind']
 export type Span = Schemas['SpanView']
 export type FieldTestSheet = Schemas['FieldTestSheet']
 export type FieldTest = Schemas['FieldTestView']
-export type FieldTestEvent = Schemas['EventRequest']
+export type FieldTestEvent = Partial<Typed<Schemas['EventRequest']>>
 export type DeviceSheet = Schemas['DeviceSheet']
 export type Effort = Schemas['EffortView']
 export type EffortRequest = Schemas['EffortRequest']
@@ -105,8 +105,14 @@ export type Verdict = Schemas['VerdictView']
 export type Today = Schemas['TodayView']
 export type TodayRow = Schemas['TodayRow']
 
+type Entered<V> =
+  | V
+  | string
+  | null
+  | (V extends readonly (infer E)[] ? readonly Entered<E>[] : V extends object ? Typed<V> : never)
+
 /** A form holds what was typed, number or not; the server says what is wrong with it. */
-export type Typed<T> = { [K in keyof T]: T[K] | string | null }
+export type Typed<T> = { [K in keyof T]: Entered<T[K]> }
 
 /** What is empty is left out of an address. */
 const query = (parts: Record<string, string>) =>
@@ -175,7 +181,7 @@ export const beginFieldTest = (id: string, test: Typed<Schemas['FieldTestRequest
   post<FieldTest>(`${client(id)}/field-tests`, test)
 const fieldTestPath = (test: string) => `/field-tests/${encodeURIComponent(test)}`
 export const fieldTest = (test: string) => get<FieldTest>(fieldTestPath(test))
-export const addToFieldTest = (test: string, event: string, happened: unknown) =>
+export const addToFieldTest = (test: string, event: string, happened: FieldTestEvent) =>
   put<FieldTest>(`${fieldTestPath(test)}/events/${event}`, happened)
 export const keepFieldTest = (test: string) => post<FieldTest>(`${fieldTestPath(test)}/maximum`, {})
 

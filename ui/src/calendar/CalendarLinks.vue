@@ -12,16 +12,16 @@ import {
 } from '../api/korvel'
 import PeoplePicker from '../shared/PeoplePicker.vue'
 import TextField from '../shared/TextField.vue'
-import { useFieldMessages } from '../shared/fields'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { offerUndo, undone } from '../shared/undo'
 import { day } from '../shared/words'
+import { useSave } from '../shared/save'
 
 /** Calendars out, as a file or an address; and in, so that busy times are respected. */
 const props = defineProps<{ client: string; people: { id: string; name: string }[] }>()
 const emit = defineEmits<{ read: [] }>()
 
-const { data, load } = useLoad(calendarLinks)
+const { data, load } = useAnswer(calendarLinks)
 onMounted(load)
 watch(undone, () => void load())
 const whose = computed(
@@ -39,22 +39,21 @@ const onlyHere = ['localhost', '127.0.0.1', '[::1]'].includes(window.location.ho
 const members = ref<string[]>([])
 const classFile = computed(() => calendarFile('', members.value))
 
-const { messages, general, clear, show } = useFieldMessages()
 const name = ref('')
 const made = ref<{ name: string; address: string } | null>(null)
-const copied = ref(false)
-async function make() {
-  try {
-    const { subscription, path } = await subscribe(name.value, props.client || null)
-    clear()
+const {
+  save: make,
+  messages,
+  general,
+} = useSave(() => subscribe(name.value, props.client || null), {
+  saved({ subscription, path }) {
     made.value = { name: subscription.name, address: window.location.origin + path }
     copied.value = false
     name.value = ''
-    await load()
-  } catch (thrown) {
-    show(asProblem(thrown))
-  }
-}
+    return load()
+  },
+})
+const copied = ref(false)
 async function copy() {
   try {
     await navigator.clipboard.writeText(made.value!.address)
@@ -198,10 +197,7 @@ async function remove(id: string, of: string) {
 
 <style scoped>
 .columns {
-  display: grid;
-  grid-template-columns: repeat(2, minmax(0, 1fr));
   gap: 18px 32px;
-  align-items: start;
 }
 
 form {
@@ -265,11 +261,5 @@ summary {
   font: inherit;
   min-height: var(--touch);
   max-width: 100%;
-}
-
-@media (max-width: 860px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

@@ -1,19 +1,19 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { calendar, clientNames, type CalendarSession } from '../api/korvel'
 import Choices from '../shared/Choices.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import SelectField from '../shared/SelectField.vue'
-import { meantForField, singleKeys } from '../shared/keys'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { theStudio } from '../shared/studio'
 import { undone } from '../shared/undo'
 import { clock, daysLater, MODES, month, SESSION_STATES, weekday } from '../shared/words'
 import CalendarLinks from './CalendarLinks.vue'
 import SessionCard from './SessionCard.vue'
 import { daysOf, turned, type View } from './days'
+import { useShortcuts } from '../shared/shortcuts'
 
 /** Days of the studio or of one client: what is planned, what was done, when who is busy. */
 const route = useRoute()
@@ -49,8 +49,8 @@ function go(to: { view?: View; day?: string; client?: string }) {
 
 /** How many of a day the month shows by name. */
 const IN_A_CELL = 3
-const { data, problem, load } = useLoad(calendar)
-const people = useLoad(clientNames)
+const { data, problem, load } = useAnswer(calendar)
+const people = useAnswer(clientNames)
 const shown = computed(() => (day.value ? daysOf(view.value, day.value) : []))
 const fetchShown = async () => {
   const most = view.value === 'month' ? `${IN_A_CELL}` : ''
@@ -156,24 +156,23 @@ function onDayKey(event: KeyboardEvent, date: string) {
   event.preventDefault()
   void focusDay(daysLater(date, by))
 }
-const KEYS: Record<string, () => void> = {
-  m: () => go({ view: 'month' }),
-  w: () => go({ view: 'week' }),
-  d: () => go({ view: 'day' }),
-  t: () => go({ day: today.value }),
-  PageUp: () => go({ day: turned(view.value, day.value, -1) }),
-  PageDown: () => go({ day: turned(view.value, day.value, 1) }),
-}
-function onKey(event: KeyboardEvent) {
-  if (event.ctrlKey || event.metaKey || event.altKey || !singleKeys.value) return
-  if (meantForField(event.target) || document.querySelector('[role="dialog"]')) return
-  const act = KEYS[event.key]
-  if (!act) return
-  event.preventDefault()
-  act()
-}
-onMounted(() => window.addEventListener('keydown', onKey))
-onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+useShortcuts({
+  list: [
+    ['← → ↑ ↓', 'on a day: to another day'],
+    ['Page ↑ ↓', 'the month, week or day before, after'],
+    ['m w d', 'month, week, day'],
+    ['t', 'to today'],
+    ['Enter', 'on a day: open it'],
+  ],
+  act: {
+    m: () => go({ view: 'month' }),
+    w: () => go({ view: 'week' }),
+    d: () => go({ view: 'day' }),
+    t: () => go({ day: today.value }),
+    PageUp: () => go({ day: turned(view.value, day.value, -1) }),
+    PageDown: () => go({ day: turned(view.value, day.value, 1) }),
+  },
+})
 
 const choices = computed(() => [
   { value: EVERYONE, name: 'Everyone' },

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
-import { asProblem } from '../api/http'
 import {
   changeSession,
   programmeSheet,
@@ -9,9 +8,8 @@ import {
   type CalendarSession,
 } from '../api/korvel'
 import TextField from '../shared/TextField.vue'
-import { useFieldMessages } from '../shared/fields'
-import { offerUndo } from '../shared/undo'
 import { clock, figureSpan, MODES, SESSION_STATES, weekday } from '../shared/words'
+import { useSave } from '../shared/save'
 
 /** A session of the calendar: what it is, and put on another day or hour. */
 const props = defineProps<{ session: CalendarSession; today: string }>()
@@ -26,35 +24,31 @@ const movable = computed(
   () =>
     props.session.number !== null && ['planned', 'open', 'skipped'].includes(props.session.state),
 )
-const { messages, general, clear, show } = useFieldMessages()
-const moving = ref(false)
-async function move() {
-  if (moving.value || !date.value) return
-  moving.value = true
-  const { clientId, number, name } = props.session
-  try {
+const {
+  save: move,
+  saving: moving,
+  messages,
+  general,
+} = useSave(
+  async ({ clientId, number }: CalendarSession) => {
     const { programme } = await programmeSheet(clientId)
     const before = programme!.version!
-    const after = await changeSession(clientId, before, number!, {
-      date: date.value,
-      time: time.value || null,
-      untimed: !time.value,
-    })
-    clear()
-    offerUndo(
-      `${name}: ${weekday(props.session.date)} is moved to ${weekday(date.value)}${
+    const to = { date: date.value, time: time.value || null, untimed: !time.value }
+    return { before, after: await changeSession(clientId, before, number!, to) }
+  },
+  {
+    undo: ({ before, after }, { clientId, name, date: from }) => ({
+      said: `${name}: ${weekday(from)} is moved to ${weekday(date.value)}${
         time.value ? `, ${time.value}` : ''
       }.`,
-      async () => void (await takeBackProgramme(clientId, after.version!, before)),
-    )
-    emit('changed')
-    emit('close')
-  } catch (thrown) {
-    show(asProblem(thrown))
-  } finally {
-    moving.value = false
-  }
-}
+      back: () => takeBackProgramme(clientId, after.version!, before),
+    }),
+    saved() {
+      emit('changed')
+      emit('close')
+    },
+  },
+)
 </script>
 
 <template>
@@ -86,7 +80,7 @@ async function move() {
       <RouterLink :to="`/clients/${session.clientId}/screening`">Screening</RouterLink>.
     </p>
     <div class="ways">
-      <form v-if="movable" novalidate aria-label="Move it" @submit.prevent="move">
+      <form v-if="movable" novalidate aria-label="Move it" @submit.prevent="date && move(session)">
         <TextField
           v-model="date"
           label="On"
@@ -111,15 +105,7 @@ async function move() {
 </template>
 
 <style scoped>
-.heading {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-}
-
 .ways {
-  display: flex;
-  flex-wrap: wrap;
   gap: 12px 22px;
   align-items: flex-end;
 }

@@ -2,7 +2,6 @@
 import Button from 'primevue/button'
 import { computed, nextTick, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { asProblem } from '../api/http'
 import {
   checkInSheet,
   judgeCheckIn,
@@ -22,16 +21,18 @@ import TickField from '../shared/TickField.vue'
 import TickList from '../shared/TickList.vue'
 import { useDraft } from '../shared/draft'
 import { typed, useFieldMessages } from '../shared/fields'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { theStudio } from '../shared/studio'
-import { offerUndo } from '../shared/undo'
 import { day, options, OUTCOMES, POSTURES, SOURCES } from '../shared/words'
 import UsualPicture from './UsualPicture.vue'
+import { useShortcuts } from '../shared/shortcuts'
+import { useSave } from '../shared/save'
+import { useAnswerTo } from '../shared/answer'
 
 /** May they train today: the pulse now, how they feel, what their context asks, and the answer. */
 const { id, overview, refresh } = useClient()
 const router = useRouter()
-const sheet = useLoad(checkInSheet)
+const sheet = useAnswer(checkInSheet)
 
 type ToldWord = NonNullable<CheckInFound['told']>[number]
 type SymptomWord = NonNullable<CheckInFound['symptoms']>[number]
@@ -143,29 +144,13 @@ const found = computed(() => {
   }
 })
 
-const { messages, general, clear, show } = useFieldMessages()
-const verdict = ref<Verdict | null>(null)
-let latest = 0
-let judging = Promise.resolve()
-async function judge() {
-  const mine = ++latest
-  if (entry.pulse.trim() === '') {
-    verdict.value = null
-    clear()
-    return
-  }
-  try {
-    const answer = await judgeCheckIn(id.value, found.value as never)
-    if (mine !== latest) return
-    verdict.value = answer
-    clear()
-  } catch (thrown) {
-    if (mine !== latest) return
-    verdict.value = null
-    show(asProblem(thrown))
-  }
-}
-watch(found, () => (judging = judge()))
+const form = useFieldMessages()
+const { messages, general } = form
+const { answer: verdict, settled } = useAnswerTo(
+  () => (entry.pulse.trim() ? found.value : null),
+  (asked) => judgeCheckIn(id.value, asked),
+  { form, stands: false },
+)
 // A first value that is no longer odd, or another one, needs its own recount.
 watch(
   () => entry.pulse,
@@ -186,43 +171,46 @@ async function asUsually() {
   await toPulse()
 }
 
-const saving = ref(false)
+const readAnew = (client: string) => Promise.all([sheet.load(client), refresh()])
+const { save, saving } = useSave(
+  // An own decision without a reason is refused at its field, and nothing is kept.
+  (client: string, { mayOverride }: Verdict) => {
+    const decided = own.on && mayOverride ? { outcome: own.outcome, reason: own.reason } : null
+    return keepCheckIn(client, { ...found.value, decided })
+  },
+  {
+    form,
+    undo: (kept, client) => ({
+      said: `Checked in: ${kept.outcomeWords.toLowerCase()}.`,
+      async back() {
+        await withdraw(client, 'checkins', kept.id)
+        await readAnew(client)
+      },
+    }),
+    async saved(_, client) {
+      Object.assign(entry, blank())
+      draft.done()
+      again.value = false
+      own.on = false
+      own.reason = ''
+      verdict.value = null
+      await readAnew(client)
+      await nextTick()
+      keptHeading.value?.focus()
+    },
+  },
+)
 async function keep() {
-  await judging
-  if (!verdict.value || saving.value) {
-    if (!verdict.value) pulseField.value?.focus()
-    return
-  }
-  if (verdict.value.recount) {
-    if (postureFirst.value) return asUsually()
+  await settled()
+  if (!verdict.value) {
+    pulseField.value?.focus()
+  } else if (!verdict.value.recount) {
+    await save(id.value, verdict.value)
+  } else if (postureFirst.value) {
+    await asUsually()
+  } else {
     await nextTick()
     recountField.value?.focus()
-    return
-  }
-  saving.value = true
-  const client = id.value
-  try {
-    // An own decision without a reason is refused at its field, and nothing is kept.
-    const decided =
-      own.on && verdict.value.mayOverride ? { outcome: own.outcome, reason: own.reason } : null
-    const kept = await keepCheckIn(client, { ...found.value, decided } as never)
-    offerUndo(`Checked in: ${kept.outcomeWords.toLowerCase()}.`, async () => {
-      await withdraw(client, 'checkins', kept.id)
-      await Promise.all([sheet.load(client), refresh()])
-    })
-    Object.assign(entry, blank())
-    draft.done()
-    again.value = false
-    own.on = false
-    own.reason = ''
-    verdict.value = null
-    await Promise.all([sheet.load(client), refresh()])
-    await nextTick()
-    keptHeading.value?.focus()
-  } catch (thrown) {
-    show(asProblem(thrown))
-  } finally {
-    saving.value = false
   }
 }
 
@@ -258,6 +246,13 @@ function startAgain() {
   again.value = true
   void toPulse()
 }
+
+useShortcuts({
+  list: [
+    ['Enter', 'in a field: keep the check-in, or go to the recount it asks for'],
+    ['Space', 'on what was told: tick it'],
+  ],
+})
 </script>
 
 <template>
@@ -493,10 +488,7 @@ function startAgain() {
 
 <style scoped>
 .columns {
-  display: grid;
-  grid-template-columns: minmax(0, 1.35fr) minmax(320px, 1fr);
-  gap: 16px;
-  align-items: start;
+  --columns: minmax(0, 1.35fr) minmax(320px, 1fr);
 }
 
 .pulse {
@@ -543,12 +535,6 @@ function startAgain() {
   gap: 12px;
 }
 
-fieldset {
-  border: 0;
-  margin: 0;
-  padding: 0;
-}
-
 legend,
 summary {
   font-weight: 650;
@@ -568,13 +554,6 @@ summary {
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));
   gap: 0 20px;
-}
-
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 18px;
-  align-items: center;
 }
 
 button.link {
@@ -637,17 +616,6 @@ button.link {
 .recent .light-only {
   color: var(--ochre-deep);
   font-weight: 650;
-}
-
-.fault {
-  color: var(--wine);
-  font-weight: 600;
-}
-
-@media (max-width: 980px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 
 @media (max-width: 560px) {

@@ -1,21 +1,22 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { onMounted, reactive, ref, watch } from 'vue'
-import { asProblem } from '../api/http'
 import type { ClientDetails, ClientView, Typed } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
 import TextField from '../shared/TextField.vue'
-import { useDraft } from '../shared/draft'
+import { useDraft, type KeptDraft } from '../shared/draft'
 import { useFieldMessages } from '../shared/fields'
 import { options, SEXES } from '../shared/words'
 import { editable, type EditableDetails } from './details'
 import VersionConflict from './VersionConflict.vue'
+import { useShortcuts } from '../shared/shortcuts'
+import { toFirstFault, useSave } from '../shared/save'
 
 /** Who a client is: for adding and for changing. */
 const props = defineProps<{
   client?: ClientView
   /** Saves over the version that was read; for a new client that is 0. */
-  save: (details: Typed<ClientDetails>, version: number) => Promise<void>
+  write: (details: Typed<ClientDetails>, version: number) => Promise<void>
   label: string
 }>()
 const emit = defineEmits<{ reread: [] }>()
@@ -23,7 +24,8 @@ const emit = defineEmits<{ reread: [] }>()
 const before = editable(props.client)
 const details = reactive(editable(props.client))
 
-const { messages, general, clear, show } = useFieldMessages()
+const form = useFieldMessages()
+const { messages, general } = form
 // A field that is being mended loses its message.
 watch(
   () => ({ ...details }),
@@ -33,48 +35,35 @@ watch(
     }
   },
 )
-const saving = ref(false)
-const draft = useDraft(
+const draft: KeptDraft = useDraft(
   () => `details ${props.client?.id ?? 'new'} ${props.client?.version ?? 0}`,
   () => ({ ...details }),
   (kept) => Object.assign(details, kept),
   () => saving.value,
 )
 draft.begin()
-const theirs = ref<ClientView | null>(null)
 
 const nameField = ref<InstanceType<typeof TextField> | null>(null)
 // Somebody new is typed in at once.
 onMounted(() => props.client || nameField.value?.focus())
 
-async function submit(version = props.client?.version ?? 0) {
-  if (saving.value) return
-  saving.value = true
-  clear()
-  try {
-    await props.save({ ...details, birthDate: details.birthDate || null }, version)
-    theirs.value = null
-    draft.done()
-  } catch (thrown) {
-    const problem = asProblem(thrown)
-    theirs.value = problem.current as ClientView | null
-    show(problem)
-    requestAnimationFrame(() =>
-      document.querySelector<HTMLElement>('form [aria-invalid="true"]')?.focus(),
-    )
-  } finally {
-    saving.value = false
-  }
-}
+const { save, saving, theirs } = useSave<[version: number], void, ClientView>(
+  (version) => props.write({ ...details, birthDate: details.birthDate || null }, version),
+  { form, saved: () => draft.done(), wrong: toFirstFault },
+)
 
 function resolve(picked: EditableDetails, version: number) {
   Object.assign(details, picked)
-  void submit(version)
+  void save(version)
 }
+
+useShortcuts({
+  list: [['Enter', 'in a field: save the details']],
+})
 </script>
 
 <template>
-  <form class="form" novalidate @submit.prevent="submit()">
+  <form class="form" novalidate @submit.prevent="save(client?.version ?? 0)">
     <div class="two">
       <TextField
         ref="nameField"
@@ -138,12 +127,6 @@ function resolve(picked: EditableDetails, version: number) {
 .general {
   color: var(--wine);
   font-weight: 600;
-}
-
-.ways {
-  display: flex;
-  gap: 16px;
-  align-items: center;
 }
 
 @media (max-width: 640px) {

@@ -7,17 +7,18 @@ import { clients, type ClientRow } from '../api/korvel'
 import { undone, undoOffer } from '../shared/undo'
 import CsvLink from '../shared/CsvLink.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { STEPS } from '../shared/words'
 import { onSpanAxis, SPAN_AXIS } from './spanAxis'
 import SpanBar from './SpanBar.vue'
+import { useShortcuts } from '../shared/shortcuts'
 
 /** Find a client by typing; each row says who, from where to where, what to watch and what is next. */
 const route = useRoute()
 const router = useRouter()
 const q = ref(String(route.query.q ?? ''))
 const archived = ref(route.query.archived === 'yes')
-const { data, problem, load } = useLoad(clients)
+const { data, problem, load } = useAnswer(clients)
 let looking = Promise.resolve()
 const look = () => (looking = load(q.value, archived.value))
 
@@ -81,6 +82,13 @@ const table = () => [
     client.watch.map((each) => each.words).join('; '),
   ]),
 ]
+
+useShortcuts({
+  list: [
+    ['↓ ↑', 'from the search to a client and on'],
+    ['Enter', 'open the client'],
+  ],
+})
 </script>
 
 <template>
@@ -282,13 +290,6 @@ header input {
   max-width: 560px;
   justify-items: start;
   padding: 28px;
-}
-
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px 20px;
-  align-items: center;
 }
 
 @media (max-width: 860px) {

@@ -2,19 +2,20 @@
 import Button from 'primevue/button'
 import { computed, nextTick, provide, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { asProblem } from '../api/http'
 import { archiveClient, overview } from '../api/korvel'
 import ProblemNote from '../shared/ProblemNote.vue'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { useTitle } from '../shared/title'
 import { undone } from '../shared/undo'
 import { OUTCOMES, STEPS } from '../shared/words'
 import { CLIENT } from './useClient'
+import { useSteps } from '../shared/shortcuts'
+import { useSave } from '../shared/save'
 
 /** A client: who, what to watch, and the path of the job with where each step stands. */
 const props = defineProps<{ id: string }>()
 const route = useRoute()
-const { data, problem, load } = useLoad(overview)
+const { data, problem, load } = useAnswer(overview)
 
 watch([() => props.id, undone], ([id]) => load(id), { immediate: true })
 provide(CLIENT, {
@@ -36,20 +37,16 @@ watch([data, () => route.path], async () => {
       here.offsetLeft - (pathBar.value!.clientWidth - here.offsetWidth) / 2
 })
 
-const fault = ref('')
-async function bringBack() {
-  fault.value = ''
-  const { id, version } = data.value!.client
-  try {
-    await archiveClient(id, version, false)
-  } catch (thrown) {
-    fault.value = asProblem(thrown).message
-  }
-  await load(id)
-}
+const again = () => load(props.id)
+const { save: bringBack, general: fault } = useSave(
+  () => archiveClient(props.id, data.value!.client.version, false),
+  { saved: again, wrong: again },
+)
 
 const MARKS = { done: '✓', due: '○', blocked: '■' }
 const MEANS = { done: 'done', due: 'due', blocked: 'blocked' }
+
+useSteps()
 </script>
 
 <template>
@@ -130,12 +127,6 @@ header {
   align-items: baseline;
 }
 
-.ways {
-  display: flex;
-  gap: 18px;
-  align-items: center;
-}
-
 .check-in {
   border: 1.5px solid var(--teal);
   border-radius: 6px;
@@ -187,11 +178,6 @@ header {
   align-items: center;
   justify-content: space-between;
   border-left: 4px solid var(--ochre);
-}
-
-.fault {
-  color: var(--wine);
-  font-weight: 600;
 }
 
 .path {

@@ -2,11 +2,10 @@
 import Button from 'primevue/button'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { asProblem } from '../api/http'
 import { archiveClient, changeClient, type ClientDetails, type Typed } from '../api/korvel'
-import { offerUndo } from '../shared/undo'
 import ClientForm from './ClientForm.vue'
 import { useClient } from './useClient'
+import { useSave } from '../shared/save'
 
 /** Name, note, birth date and sex; and putting the client away. */
 const { id, overview, refresh } = useClient()
@@ -26,22 +25,20 @@ async function reread() {
   reading.value++
 }
 
-const fault = ref('')
-async function archive() {
-  fault.value = ''
-  const { name, version } = overview.value!.client
-  try {
-    const away = await archiveClient(id.value, version, true)
-    offerUndo(`${name} is archived.`, async () => {
-      await archiveClient(away.id, away.version, false)
-      await router.push(`/clients/${away.id}/details`)
-    })
-    await router.push('/clients')
-  } catch (thrown) {
-    fault.value = asProblem(thrown).message
-    await refresh()
-  }
-}
+const { save: archive, general: fault } = useSave(
+  () => archiveClient(id.value, overview.value!.client.version, true),
+  {
+    undo: (away) => ({
+      said: `${away.name} is archived.`,
+      async back() {
+        await archiveClient(away.id, away.version, false)
+        await router.push(`/clients/${away.id}/details`)
+      },
+    }),
+    saved: () => router.push('/clients'),
+    wrong: refresh,
+  },
+)
 </script>
 
 <template>
@@ -51,7 +48,7 @@ async function archive() {
       <ClientForm
         :key="`${overview.client.version}.${reading}`"
         :client="overview.client"
-        :save="save"
+        :write="save"
         label="Save details"
         @reread="reread"
       >
@@ -71,20 +68,6 @@ async function archive() {
 
 <style scoped>
 .columns {
-  display: grid;
-  grid-template-columns: minmax(0, 1.7fr) minmax(280px, 1fr);
-  gap: 16px;
-  align-items: start;
-}
-
-.fault {
-  color: var(--wine);
-  font-weight: 600;
-}
-
-@media (max-width: 980px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
+  --columns: minmax(0, 1.7fr) minmax(280px, 1fr);
 }
 </style>

@@ -16,7 +16,7 @@ async function save(details: Typed<ClientDetails>) {
   <div class="stack">
     <h1>New client</h1>
     <section class="sheet">
-      <ClientForm :save="save" label="Add and start the screening">
+      <ClientForm :write="save" label="Add and start the screening">
         <RouterLink to="/clients">Back without adding</RouterLink>
       </ClientForm>
     </section>

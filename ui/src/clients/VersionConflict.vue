@@ -96,20 +96,16 @@ function save() {
 .conflict {
   display: grid;
   gap: 10px;
-  border: 2px solid var(--wine);
   border-radius: var(--radius);
   padding: 14px 16px;
 }
 
 table {
-  border-collapse: collapse;
-  width: 100%;
   table-layout: fixed;
 }
 
 th,
 td {
-  text-align: left;
   padding: 4px 10px 4px 0;
   border-top: 1px solid var(--line);
   overflow-wrap: anywhere;
@@ -117,8 +113,6 @@ td {
 
 thead th {
   border-top: 0;
-  font-size: 0.84rem;
-  color: var(--ink-quiet);
 }
 
 tbody th {
@@ -144,11 +138,5 @@ input {
   width: 18px;
   height: 18px;
   flex: none;
-}
-
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 12px;
 }
 </style>

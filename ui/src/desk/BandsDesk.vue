@@ -6,7 +6,8 @@ import { zonesWorking } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
 import LongHand from '../shared/LongHand.vue'
 import MethodLink from '../shared/MethodLink.vue'
-import Ruler, { type RulerRow } from '../shared/Ruler.vue'
+import type { RulerRow } from '../shared/ruler/layout'
+import Ruler from '../shared/ruler/Ruler.vue'
 import SelectField from '../shared/SelectField.vue'
 import TextField from '../shared/TextField.vue'
 import { loadMethods, theMethods } from '../shared/methods'
@@ -167,10 +168,7 @@ const band = computed(() => {
 
 <style scoped>
 .heading {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 16px;
-  align-items: center;
+  justify-content: start;
 }
 
 .heading > span {

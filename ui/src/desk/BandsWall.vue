@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted, ref } from 'vue'
+import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import LevelStrokes from '../shared/LevelStrokes.vue'
-import Ruler from '../shared/Ruler.vue'
+import Ruler from '../shared/ruler/Ruler.vue'
 import { span } from '../shared/words'
 import { useBands } from './bands'
+import { useShortcuts } from '../shared/shortcuts'
 
 /** The bands for a wall screen: dark, large, to be read from across a hall. */
 const router = useRouter()
@@ -12,11 +13,7 @@ const { form, one } = useBands()
 const { answer, general, refused } = one
 const cursor = ref<number>()
 const back = () => router.push({ path: '/desk/bands', query: { ...form } })
-function onKey(event: KeyboardEvent) {
-  if (event.key === 'Escape') void back()
-}
-onMounted(() => window.addEventListener('keydown', onKey))
-onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+useShortcuts({ list: [['Esc', 'back to the desk']], act: { Escape: back } })
 </script>
 
 <template>

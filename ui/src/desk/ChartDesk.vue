@@ -11,9 +11,10 @@ import SelectField from '../shared/SelectField.vue'
 import TextField from '../shared/TextField.vue'
 import TickField from '../shared/TickField.vue'
 import { typed } from '../shared/fields'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { figureSpan, MODES, options, PAPERS } from '../shared/words'
-import { useAddress, useSum } from './desk'
+import { useAddress } from './desk'
+import { useAnswerTo } from '../shared/answer'
 
 /** A table for a hall: ages, maxima, and ranges in bpm and in beats to count. */
 const form = useAddress(
@@ -32,7 +33,7 @@ const form = useAddress(
   },
 )
 const OWN = 'own-ranges'
-const known = useLoad(everyMethod)
+const known = useAnswer(everyMethod)
 void known.load()
 const mostRanges = computed(
   () => known.data.value?.limits.find((each) => each.id === 'chart-ranges')?.highest ?? 0,
@@ -96,7 +97,7 @@ const request = computed(() => ({
   shows: form.shows,
   paper: form.paper,
 }))
-const { answer, messages, general } = useSum(() => request.value, chartOf)
+const { answer, messages, general } = useAnswerTo(() => request.value, chartOf)
 const sheet = useSheet('chart', () => request.value)
 const { page, behind, making } = sheet
 const at = (n: number, field: string) => messages.value[`ranges[${n}].${field}`]
@@ -299,13 +300,6 @@ const table = () => {
 
 .ages :deep(input) {
   width: 100%;
-}
-
-fieldset {
-  border: 0;
-  margin: 0;
-  padding: 0;
-  min-width: 0;
 }
 
 .own {

@@ -8,8 +8,9 @@ import TextField from '../shared/TextField.vue'
 import TickField from '../shared/TickField.vue'
 import { typed } from '../shared/fields'
 import { span } from '../shared/words'
-import { useAddress, useSum } from './desk'
+import { useAddress } from './desk'
 import DeskSheet from './DeskSheet.vue'
+import { useAnswerTo } from '../shared/answer'
 
 /** A range of rates as beats to count, since nobody multiplies while running. */
 const form = useAddress({ low: '109', high: '131' }, { capped: '' })
@@ -18,7 +19,7 @@ const request = computed(() => ({
   highBpm: typed(form.high),
   capped: form.capped === 'yes',
 }))
-const { answer, behind, refused, messages, general } = useSum(() => request.value, countsOf)
+const { answer, behind, refused, messages, general } = useAnswerTo(() => request.value, countsOf)
 </script>
 
 <template>
@@ -78,27 +79,18 @@ const { answer, behind, refused, messages, general } = useSum(() => request.valu
 </template>
 
 <style scoped>
-.csv {
-  justify-self: start;
-}
-
 table {
-  border-collapse: collapse;
   max-width: 460px;
 }
 
 th,
 td {
-  text-align: left;
   padding: 8px 16px 8px 0;
   border-top: 1px solid var(--line);
 }
 
 thead th {
   border-top: 0;
-  font-size: 0.84rem;
-  font-weight: 550;
-  color: var(--ink-quiet);
 }
 
 tbody th {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, type Component } from 'vue'
 import { TOOLS } from './desk'
+import { useSteps } from '../shared/shortcuts'
 
 /** The calculators without a client: nothing is stored, and the address holds what was entered. */
 const props = defineProps<{ tool: string }>()
@@ -19,6 +20,8 @@ const page = computed(() => PAGES[props.tool])
 /** Sheets are printed as sheets, not as the page around them. */
 const ownPrint = computed(() => props.tool === 'chart' || props.tool === 'poster')
 const print = () => window.print()
+
+useSteps()
 </script>
 
 <template>

@@ -11,8 +11,9 @@ import TextField from '../shared/TextField.vue'
 import TickField from '../shared/TickField.vue'
 import { typed } from '../shared/fields'
 import { ACTIVITIES, MODES, options, SEXES } from '../shared/words'
-import { useAddress, useSum } from './desk'
+import { useAddress } from './desk'
 import DeskSheet from './DeskSheet.vue'
+import { useAnswerTo } from '../shared/answer'
 
 /** The maximum by every equation, for an age. */
 const form = useAddress(
@@ -43,7 +44,7 @@ const request = computed(() => ({
   heartFailure: form.failure === 'yes',
   mode: form.mode,
 }))
-const { answer, behind, refused, messages, general } = useSum(() => request.value, maximumOf)
+const { answer, behind, refused, messages, general } = useAnswerTo(() => request.value, maximumOf)
 
 /** The equation whose sum is shown: the one asked for, else the one by rule. */
 const shown = computed(() => form.method || answer.value?.recommended || 'tanaka-208')

@@ -11,8 +11,9 @@ import TextField from '../shared/TextField.vue'
 import { typed } from '../shared/fields'
 import { loadMethods, theMethods } from '../shared/methods'
 import { countWindows } from '../shared/words'
-import { useAddress, useSum } from './desk'
+import { useAddress } from './desk'
 import DeskSheet from './DeskSheet.vue'
+import { useAnswerTo } from '../shared/answer'
 
 /** From beats to a rate, and how sure that is. */
 const form = useAddress({ beats: '17' }, { seconds: '15', by: 'count' })
@@ -34,7 +35,7 @@ const request = computed(() => ({
   beats: typed(form.beats),
   windowSeconds: typed(form.seconds),
 }))
-const { answer, behind, refused, messages, general } = useSum(() => request.value, pulseOf)
+const { answer, behind, refused, messages, general } = useAnswerTo(() => request.value, pulseOf)
 
 const WINDOWS = countWindows().map((each) => ({ ...each, value: String(each.value) }))
 const field = ref<InstanceType<typeof TextField> | null>(null)
@@ -137,10 +138,6 @@ async function onDone() {
 </template>
 
 <style scoped>
-.csv {
-  justify-self: start;
-}
-
 .windows {
   border-collapse: collapse;
   width: 100%;
@@ -153,15 +150,8 @@ caption {
 
 th,
 td {
-  text-align: left;
   padding: 7px 10px;
   border-top: 1px solid var(--line);
-}
-
-thead th {
-  font-size: 0.8rem;
-  font-weight: 550;
-  color: var(--ink-quiet);
 }
 
 .at {

@@ -3,10 +3,11 @@ import { computed } from 'vue'
 import { schoolsOf } from '../api/korvel'
 import SchoolsSheet from '../zone/SchoolsSheet.vue'
 import { typed } from '../shared/fields'
-import { useAddress, useSum } from './desk'
+import { useAddress } from './desk'
 import DeskSheet from './DeskSheet.vue'
 import SpanFields from './SpanFields.vue'
 import ThresholdFields from './ThresholdFields.vue'
+import { useAnswerTo } from '../shared/answer'
 
 /** Every school of zones on one span. */
 const form = useAddress({ rest: '64', max: '176', cap: '', lower: '', upper: '' }, {})
@@ -20,7 +21,7 @@ const request = computed(() => ({
   lowerThresholdBpm: typed(form.lower),
   upperThresholdBpm: typed(form.upper),
 }))
-const { answer, behind, refused, messages, general } = useSum(() => request.value, schoolsOf)
+const { answer, behind, refused, messages, general } = useAnswerTo(() => request.value, schoolsOf)
 </script>
 
 <template>

@@ -5,14 +5,15 @@ import ChoiceField from '../shared/ChoiceField.vue'
 import Findings from '../shared/Findings.vue'
 import LongHand from '../shared/LongHand.vue'
 import MethodLink from '../shared/MethodLink.vue'
-import Ruler from '../shared/Ruler.vue'
+import Ruler from '../shared/ruler/Ruler.vue'
 import TextField from '../shared/TextField.vue'
 import { typed } from '../shared/fields'
 import { BASES, span } from '../shared/words'
-import { useAddress, useSum } from './desk'
+import { useAddress } from './desk'
 import DeskSheet from './DeskSheet.vue'
 import SpanFields from './SpanFields.vue'
 import ThresholdFields from './ThresholdFields.vue'
+import { useAnswerTo } from '../shared/answer'
 
 /** One range to work in: in bpm, in beats to count, on the ruler. */
 const form = useAddress(
@@ -29,8 +30,8 @@ const request = computed(() => ({
   lowerThresholdBpm: typed(form.lower),
   upperThresholdBpm: typed(form.upper),
 }))
-const { answer, behind, refused, messages, general } = useSum(() => request.value, targetOf)
-const zones = useSum(
+const { answer, behind, refused, messages, general } = useAnswerTo(() => request.value, targetOf)
+const zones = useAnswerTo(
   () => ({
     restingBpm: typed(form.rest),
     maximumBpm: typed(form.max),

@@ -1,8 +1,9 @@
 import { computed } from 'vue'
 import { zonesOf } from '../api/korvel'
+import { useAnswerTo } from '../shared/answer'
 import { typed } from '../shared/fields'
 import { theStudio } from '../shared/studio'
-import { useAddress, useSum } from './desk'
+import { useAddress } from './desk'
 
 /** The form of the bands calculator and what comes of it, for the desk and for the wall. */
 export function useBands() {
@@ -35,7 +36,7 @@ export function useBands() {
     scheme,
     family,
     request,
-    one: useSum(() => request.value, zonesOf),
-    other: useSum(() => ({ ...request.value, scheme: form.compare || scheme.value }), zonesOf),
+    one: useAnswerTo(() => request.value, zonesOf),
+    other: useAnswerTo(() => ({ ...request.value, scheme: form.compare || scheme.value }), zonesOf),
   }
 }

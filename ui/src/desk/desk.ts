@@ -1,7 +1,5 @@
-import { reactive, ref, shallowRef, watch } from 'vue'
+import { reactive, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { asProblem, type Finding } from '../api/http'
-import { useFieldMessages } from '../shared/fields'
 
 /** The calculators of the desk, in the order of the job. */
 export const TOOLS = [
@@ -62,36 +60,4 @@ export function useAddress<F extends Record<string, string>, S extends Record<st
     },
   )
   return form as F & S
-}
-
-/** A sum that follows its form: the latest answer wins; while something is wrong the last stands. */
-export function useSum<R, A>(request: () => R, fetch: (request: R) => Promise<A>) {
-  const answer = shallowRef<A | null>(null)
-  const behind = ref(false)
-  const refused = ref<Finding[]>([])
-  const { messages, general, clear, show } = useFieldMessages()
-  let latest = 0
-  watch(
-    request,
-    async (asked) => {
-      const mine = ++latest
-      try {
-        const got = await fetch(asked)
-        if (mine !== latest) return
-        answer.value = got
-        behind.value = false
-        refused.value = []
-        clear()
-      } catch (thrown) {
-        if (mine !== latest) return
-        const problem = asProblem(thrown)
-        behind.value = true
-        refused.value = problem.findings
-        if (problem.findings.length) answer.value = null
-        show(problem)
-      }
-    },
-    { immediate: true, deep: true },
-  )
-  return { answer, behind, refused, messages, general }
 }

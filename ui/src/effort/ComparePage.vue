@@ -12,28 +12,31 @@ import {
   keepEffort,
   previewEffort,
   ratesOf,
-  undoRecord,
   withdraw,
-  type Effort,
   type Mode,
 } from '../api/korvel'
 import Findings from '../shared/Findings.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
-import Ruler, { type RulerRow } from '../shared/Ruler.vue'
+import type { RulerRow } from '../shared/ruler/layout'
+import Ruler from '../shared/ruler/Ruler.vue'
 import SelectField from '../shared/SelectField.vue'
 import TextField from '../shared/TextField.vue'
 import { typed, useFieldMessages } from '../shared/fields'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { theStudio } from '../shared/studio'
-import { offerUndo, undone } from '../shared/undo'
+import { undone } from '../shared/undo'
 import { MODES, options } from '../shared/words'
 import EffortPicture, { type EffortOf } from './EffortPicture.vue'
+import { useShortcuts } from '../shared/shortcuts'
+import { useSave } from '../shared/save'
+import { useAnswerTo } from '../shared/answer'
+import { useRecords } from '../shared/records'
 
 /** Several people, or one in several modes, at the same share of reserve; and their efforts. */
 const MOST = 6
 const route = useRoute()
 const router = useRouter()
-const everyone = useLoad(clientNames)
+const everyone = useAnswer(clientNames)
 void everyone.load()
 
 interface Who {
@@ -68,30 +71,23 @@ interface Row {
   /** Why they are not on the picture. */
   why: string
 }
-const rows = ref<Row[]>([])
 const cursor = ref<number>()
-let latest = 0
-watch(
-  [who, people],
-  async ([wanted]) => {
-    const mine = ++latest
-    const found = await Promise.all(
-      wanted.map(async (each): Promise<Row> => {
-        try {
-          const { zones, findings } = await bands(each.client, '', each.mode)
-          if (!zones) return { who: each, ruler: null, why: findings[0]?.message ?? '' }
-          const { rates } = await ratesOf(zones.restingBpm, zones.maximumBpm)
-          const label = `${nameOf(each.client)}, ${MODES[each.mode].toLowerCase()}`
-          return { who: each, ruler: { zones, rates, label }, why: '' }
-        } catch (thrown) {
-          return { who: each, ruler: null, why: asProblem(thrown).message }
-        }
-      }),
-    )
-    if (mine === latest) rows.value = found
-  },
-  { immediate: true },
+async function rowOf(each: Who): Promise<Row> {
+  try {
+    const { zones, findings } = await bands(each.client, '', each.mode)
+    if (!zones) return { who: each, ruler: null, why: findings[0]?.message ?? '' }
+    const { rates } = await ratesOf(zones.restingBpm, zones.maximumBpm)
+    const label = `${nameOf(each.client)}, ${MODES[each.mode].toLowerCase()}`
+    return { who: each, ruler: { zones, rates, label }, why: '' }
+  } catch (thrown) {
+    return { who: each, ruler: null, why: asProblem(thrown).message }
+  }
+}
+const compared = useAnswerTo(
+  () => ({ who: who.value, people: people.value }),
+  ({ who: wanted }) => Promise.all(wanted.map(rowOf)),
 )
+const rows = computed(() => compared.answer.value ?? [])
 const drawn = computed(() => rows.value.flatMap((row) => (row.ruler ? [row.ruler] : [])))
 
 // Efforts
@@ -127,49 +123,33 @@ const request = computed(() => ({
   minutes: typed(entry.minutes),
   doneOn: entry.doneOn || null,
 }))
-const { messages, general, clear, show } = useFieldMessages()
-const preview = ref<Effort | null>(null)
-let asked = 0
-watch([request, doer], async () => {
-  const mine = ++asked
-  preview.value = null
-  if (!doer.value || entry.averageBpm.trim() === '') return clear()
-  try {
-    // What it was need not be named yet to see what it comes to.
-    const named = { ...request.value, name: entry.name.trim() || '–' }
-    const answer = await previewEffort(doer.value.client, named as never)
-    if (mine !== asked) return
-    preview.value = answer
-    clear()
-  } catch (thrown) {
-    if (mine === asked) show(asProblem(thrown))
-  }
-})
-async function keep() {
-  if (!doer.value) return
-  const { client } = doer.value
-  try {
-    const kept = await keepEffort(client, request.value as never)
-    offerUndo(`${kept.name} is kept.`, async () => {
-      await withdraw(client, 'efforts', kept.id)
-    })
+const form = useFieldMessages()
+const { messages, general } = form
+const { answer: preview } = useAnswerTo(
+  () =>
+    doer.value && entry.averageBpm.trim()
+      ? // What it was need not be named yet to see what it comes to.
+        { client: doer.value.client, effort: { ...request.value, name: entry.name.trim() || '–' } }
+      : null,
+  ({ client, effort }) => previewEffort(client, effort),
+  { form, stands: false },
+)
+const { save: keep } = useSave((client: string) => keepEffort(client, request.value), {
+  form,
+  undo: ({ id, name }, client) => ({
+    said: `${name} is kept.`,
+    back: () => withdraw(client, 'efforts', id),
+  }),
+  saved() {
     Object.assign(entry, { name: '', averageBpm: '', minutes: '' })
-    await fetchEfforts()
-  } catch (thrown) {
-    show(asProblem(thrown))
-  }
-}
-async function takeBack({ client, effort }: EffortOf) {
-  try {
-    const withdrawal = await withdraw(client, 'efforts', effort.id)
-    offerUndo(`${effort.name} is taken back.`, async () => {
-      await undoRecord(client, 'efforts', withdrawal.id)
-    })
-  } catch (thrown) {
-    show(asProblem(thrown))
-  }
-  await fetchEfforts()
-}
+    return fetchEfforts()
+  },
+})
+const takeBack = ({ client, effort }: EffortOf) =>
+  useRecords('efforts', () => client, fetchEfforts, form.show).takeBack(
+    `${effort.name} is taken back.`,
+    effort.id,
+  )
 
 const table = () => [
   ['Name', 'Effort', 'Done on', 'Average, bpm', 'Minutes', '% of reserve', '% of maximum', 'Level'],
@@ -184,6 +164,13 @@ const table = () => [
     effort.levelName,
   ]),
 ]
+
+useShortcuts({
+  list: [
+    ['← →', 'on the ruler: move by 1 % of reserve'],
+    ['Enter', 'in a field: keep the effort'],
+  ],
+})
 </script>
 
 <template>
@@ -250,7 +237,7 @@ const table = () => [
 
     <section v-if="drawn.length" class="sheet stack" aria-labelledby="efforts-title">
       <h2 id="efforts-title">Efforts, as a share of reserve</h2>
-      <form class="effort" novalidate @submit.prevent="keep">
+      <form class="effort" novalidate @submit.prevent="doer && keep(doer.client)">
         <SelectField v-model="entry.at" label="Who" :options="doers" />
         <TextField v-model="entry.name" label="What it was" name="name" :message="messages.name" />
         <TextField
@@ -297,10 +284,6 @@ const table = () => [
 </template>
 
 <style scoped>
-.csv {
-  justify-self: start;
-}
-
 .who li {
   display: flex;
   flex-wrap: wrap;
@@ -335,11 +318,6 @@ const table = () => [
 
 .effort :deep(.p-button) {
   margin-top: 27px;
-}
-
-.fault {
-  color: var(--wine);
-  font-weight: 600;
 }
 
 @media (max-width: 980px) {

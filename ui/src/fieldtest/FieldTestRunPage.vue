@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import CsvLink from '../shared/CsvLink.vue'
 import Button from 'primevue/button'
-import { computed, nextTick, onBeforeUnmount, onMounted, reactive, ref, toRef, watch } from 'vue'
+import { computed, nextTick, reactive, ref, toRef, watch } from 'vue'
 import { asProblem } from '../api/http'
 import { keepFieldTest, previewMeasured, withdraw, type MeasuredPreview } from '../api/korvel'
 import ClockFace from '../pulse/ClockFace.vue'
@@ -12,13 +12,13 @@ import SoundSwitch from '../shared/SoundSwitch.vue'
 import TextField from '../shared/TextField.vue'
 import WhatMoves from '../shared/WhatMoves.vue'
 import { typed, useFieldMessages } from '../shared/fields'
-import { meantForField, singleKeys } from '../shared/keys'
 import { useTitle } from '../shared/title'
 import { offerUndo } from '../shared/undo'
 import { countWindows, GRADES, MODES, options, SOURCES } from '../shared/words'
 import BoutTable from './BoutTable.vue'
 import StopPanel from './StopPanel.vue'
 import { onClock, useRun } from './useRun'
+import { useShortcuts } from '../shared/shortcuts'
 
 /** A field test as it is run: one clock, what to do now, the readings, and the stop signs. */
 const props = defineProps<{ test: string }>()
@@ -105,10 +105,8 @@ async function read() {
   if (rate === null) return
   const taken = await happened({
     kind: 'reading',
-    source: entry.source as never,
-    ...(counted.value
-      ? { beats: rate as number, windowSeconds: entry.window }
-      : { bpm: rate as number }),
+    source: entry.source,
+    ...(counted.value ? { beats: rate, windowSeconds: entry.window } : { bpm: rate }),
   })
   if (taken) entry.rate = ''
   await nextTick()
@@ -126,25 +124,24 @@ async function end(kind: 'finished' | 'stopped', words?: string) {
   })
 }
 
-const KEYS: Record<string, () => unknown> = {
-  b: () => stand.value.mayStart && happened({ kind: 'bout-started' }),
-  r: () => field.value?.select(),
-  y: () => lastAsked.value && answer(lastAsked.value.number, true),
-  n: () => lastAsked.value && answer(lastAsked.value.number, false),
-  f: () => stand.value.mayFinish && end('finished'),
-  s: () => !over.value && end('stopped', 'a stop sign'),
-}
+useShortcuts({
+  list: [
+    ['s', 'stop'],
+    ['b', 'begin the next bout'],
+    ['r', 'to the reading; Enter notes it'],
+    ['y n', 'the question about the last bout'],
+    ['f', 'finish'],
+  ],
+  act: {
+    b: () => stand.value.mayStart && happened({ kind: 'bout-started' }),
+    r: () => field.value?.select(),
+    y: () => lastAsked.value && answer(lastAsked.value.number, true),
+    n: () => lastAsked.value && answer(lastAsked.value.number, false),
+    f: () => stand.value.mayFinish && end('finished'),
+    s: () => !over.value && end('stopped', 'a stop sign'),
+  },
+})
 const lastAsked = computed(() => test.value?.bouts.filter((bout) => bout.asked).at(-1))
-function onKey(event: KeyboardEvent) {
-  if (event.ctrlKey || event.metaKey || event.altKey || !singleKeys.value || !test.value) return
-  if (meantForField(event.target) || document.querySelector('[role="dialog"]')) return
-  const act = KEYS[event.key]
-  if (!act) return
-  event.preventDefault()
-  void act()
-}
-onMounted(() => window.addEventListener('keydown', onKey))
-onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 
 // What a finished test proposes
 const preview = ref<MeasuredPreview | null>(null)
@@ -357,10 +354,6 @@ const table = () => [
 </template>
 
 <style scoped>
-.csv {
-  justify-self: start;
-}
-
 .run {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 264px;
@@ -422,9 +415,6 @@ header {
 }
 
 .ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
   min-height: var(--touch);
 }
 
@@ -449,11 +439,6 @@ header {
 .departures {
   list-style: disc;
   padding-left: 20px;
-}
-
-.fault {
-  color: var(--wine);
-  font-weight: 600;
 }
 
 kbd {

@@ -2,7 +2,6 @@
 import Button from 'primevue/button'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { asProblem, type Finding } from '../api/http'
 import { beginFieldTest, fieldTests, type Mode } from '../api/korvel'
 import { useClient } from '../clients/useClient'
 import ChoiceField from '../shared/ChoiceField.vue'
@@ -10,14 +9,16 @@ import Findings from '../shared/Findings.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import TextField from '../shared/TextField.vue'
 import TickList from '../shared/TickList.vue'
-import { typed, useFieldMessages } from '../shared/fields'
-import { useLoad } from '../shared/load'
+import { typed } from '../shared/fields'
+import { useAnswer } from '../shared/answer'
 import { day, GRADES, MODES, options } from '../shared/words'
+import { useShortcuts } from '../shared/shortcuts'
+import { useSave } from '../shared/save'
 
 /** Which field test, whether this client may do it today and why, and what is made sure of first. */
 const { id, overview } = useClient()
 const router = useRouter()
-const { data, problem, load } = useLoad(fieldTests)
+const { data, problem, load } = useAnswer(fieldTests)
 watch([id, () => overview.value?.checkedToday], () => load(id.value), { immediate: true })
 
 const picked = ref('')
@@ -34,30 +35,29 @@ const checkInFirst = computed(
     data.value?.protocols.some((each) => !each.open && each.onlyToday),
 )
 
-const { messages, general, clear, show } = useFieldMessages()
-const refused = ref<Finding[]>([])
-const beginning = ref(false)
-async function begin() {
-  if (beginning.value) return
-  beginning.value = true
-  refused.value = []
-  clear()
-  try {
-    const begun = await beginFieldTest(id.value, {
-      protocol: picked.value as never,
+const {
+  save: begin,
+  saving: beginning,
+  messages,
+  general,
+  refused,
+} = useSave(
+  () =>
+    beginFieldTest(id.value, {
+      protocol: picked.value,
       mode: entry.mode,
       warmedUpMinutes: typed(entry.warmedUp),
-      assured: entry.assured as never,
-    })
-    await router.push(`/field-tests/${begun.id}`)
-  } catch (thrown) {
-    const failure = asProblem(thrown)
-    refused.value = failure.findings
-    if (!failure.findings.length) show(failure)
-  } finally {
-    beginning.value = false
-  }
-}
+      assured: entry.assured,
+    }),
+  { saved: (begun) => router.push(`/field-tests/${begun.id}`) },
+)
+
+useShortcuts({
+  list: [
+    ['Space', 'on what is made sure of: tick it'],
+    ['Enter', 'begin the warm-up'],
+  ],
+})
 </script>
 
 <template>
@@ -205,11 +205,6 @@ async function begin() {
 
 .past li:first-child {
   border-top: 0;
-}
-
-.fault {
-  color: var(--wine);
-  font-weight: 600;
 }
 
 @media (max-width: 640px) {

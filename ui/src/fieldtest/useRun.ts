@@ -7,7 +7,7 @@ import { CLOCK_SOUNDS } from '../shared/sound'
 /** Something that happened and has not reached the server yet: kept, so that nothing is lost. */
 interface Waiting {
   id: string
-  happened: Partial<FieldTestEvent>
+  happened: FieldTestEvent
 }
 
 /** How often what waits is tried again, ms. */
@@ -71,7 +71,7 @@ export function useRun(id: Ref<string>) {
   }
 
   /** Notes that something happened just now; whether it was taken is known afterwards. */
-  async function happened(what: Omit<Partial<FieldTestEvent>, 'at'>): Promise<boolean> {
+  async function happened(what: Omit<FieldTestEvent, 'at'>): Promise<boolean> {
     refused.value = null
     // The server's time may be learned anew between two entries; they keep their order all the same.
     last = Math.max(last, clock.wall() + ahead)

@@ -14,18 +14,19 @@ import CountClock from '../pulse/CountClock.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import { clock } from '../shared/clock'
 import { typed } from '../shared/fields'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { offerUndo } from '../shared/undo'
 import { POSTURES } from '../shared/words'
 import ClassResult from './ClassResult.vue'
 import RunningTime from './RunningTime.vue'
 import { CALL_MARKS } from './calls'
 import { useRoomLine, type RoomMessage } from './roomClock'
+import { useShortcuts } from '../shared/shortcuts'
 
 /** One clock for the room, then each one's number and Enter; and whom to talk to. */
 const props = defineProps<{ id: string }>()
 const router = useRouter()
-const room = useLoad(classCount)
+const room = useAnswer(classCount)
 
 /** What stands in each person's field, and what of it is kept. */
 interface Entry {
@@ -213,6 +214,14 @@ const half = computed(() => Math.ceil(people.value.length / 2))
 const title = computed(() =>
   before.value ? 'Class count, before the session' : 'Class count, after the session',
 )
+
+useShortcuts({
+  list: [
+    ['0–9 Enter', 'a number: kept, and on to the next person'],
+    ['↑ ↓', 'to the person before, the person after'],
+    ['Enter', 'on an empty field: leave it out and go on'],
+  ],
+})
 </script>
 
 <template>
@@ -320,10 +329,7 @@ const title = computed(() =>
 
 <style scoped>
 .columns {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 264px;
-  gap: 16px;
-  align-items: start;
+  --columns: minmax(0, 1fr) 264px;
 }
 
 .times {
@@ -443,10 +449,6 @@ output {
 }
 
 @media (max-width: 900px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
-
   aside {
     position: static;
     order: -1;

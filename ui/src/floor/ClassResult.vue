@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import CsvLink from '../shared/CsvLink.vue'
 import Button from 'primevue/button'
-import { computed, onBeforeUnmount, onMounted, reactive, ref } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import { asProblem } from '../api/http'
 import type { ClassPerson } from '../api/korvel'
 import Findings from '../shared/Findings.vue'
 import { typed } from '../shared/fields'
 import { CALL_MARKS } from './calls'
+import { useShortcuts } from '../shared/shortcuts'
 
 /** What a class count came to: the few to talk to first, then the rest. */
 const props = defineProps<{
@@ -75,11 +76,11 @@ async function keep(person: ClassPerson) {
 const heading = ref<HTMLElement | null>(null)
 defineExpose({ focus: () => heading.value?.focus() })
 
-function onKey(event: KeyboardEvent) {
-  if (event.key === 'Escape' && !document.querySelector('[role="dialog"]')) emit('numbers')
-}
-onMounted(() => window.addEventListener('keydown', onKey))
-onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+useShortcuts({
+  list: [['Esc', 'back to the numbers']],
+  act: { Escape: () => emit('numbers') },
+  inFields: true,
+})
 
 const title = computed(() =>
   talk.value.length === 0

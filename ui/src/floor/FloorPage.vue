@@ -2,20 +2,21 @@
 import Button from 'primevue/button'
 import { computed, onMounted, reactive, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { asProblem } from '../api/http'
 import { beginClass, classStart } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
 import PeoplePicker from '../shared/PeoplePicker.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import TextField from '../shared/TextField.vue'
-import { typed, useFieldMessages } from '../shared/fields'
-import { useLoad } from '../shared/load'
+import { typed } from '../shared/fields'
+import { useAnswer } from '../shared/answer'
 import { countWindows, day, options, POSTURES } from '../shared/words'
 import { ROOM_WINDOWS } from './roomClock'
+import { useShortcuts } from '../shared/shortcuts'
+import { useSave } from '../shared/save'
 
 /** Who is here, and how the room counts: then one clock for everyone. */
 const router = useRouter()
-const start = useLoad(classStart)
+const start = useAnswer(classStart)
 const present = ref<string[]>([])
 onMounted(async () => {
   await start.load()
@@ -40,15 +41,15 @@ const form = reactive({
 })
 
 const people = computed(() => start.data.value?.people ?? [])
-const { messages, general, clear, show } = useFieldMessages()
-const beginning = ref(false)
-async function begin() {
-  if (beginning.value) return
-  beginning.value = true
-  clear()
-  try {
+const {
+  save: begin,
+  saving: beginning,
+  messages,
+  general,
+} = useSave(
+  () => {
     const after = form.moment === 'after'
-    const room = await beginClass({
+    return beginClass({
       moment: form.moment,
       windowSeconds: form.windowSeconds,
       posture: form.posture,
@@ -57,15 +58,18 @@ async function begin() {
       minutesAfter: after ? typed(form.minutesAfter) : null,
       follows: null,
     })
-    await router.push(`/floor/classes/${room.id}`)
-  } catch (thrown) {
-    show(asProblem(thrown))
-  } finally {
-    beginning.value = false
-  }
-}
+  },
+  { saved: ({ id }) => router.push(`/floor/classes/${id}`) },
+)
 const last = computed(() => start.data.value?.last ?? null)
 const many = (count: number) => (count === 1 ? '1 person' : `${count} people`)
+
+useShortcuts({
+  list: [
+    ['Enter', 'in the search: add the one found, or take them out'],
+    ['Tab', 'to “Begin”'],
+  ],
+})
 </script>
 
 <template>
@@ -145,10 +149,7 @@ const many = (count: number) => (count === 1 ? '1 person' : `${count} people`)
 
 <style scoped>
 .columns {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 330px;
-  gap: 16px;
-  align-items: start;
+  --columns: minmax(0, 1fr) 330px;
 }
 
 .first {
@@ -169,16 +170,7 @@ const many = (count: number) => (count === 1 ? '1 person' : `${count} people`)
   top: 16px;
 }
 
-.fault {
-  color: var(--wine);
-  font-weight: 600;
-}
-
 @media (max-width: 900px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
-
   .how {
     position: static;
   }

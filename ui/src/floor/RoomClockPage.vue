@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import ClockFace from '../pulse/ClockFace.vue'
 import { COUNT_IN, useCount } from '../pulse/useCount'
 import SoundSwitch from '../shared/SoundSwitch.vue'
 import { clock } from '../shared/clock'
 import { ROOM_WINDOWS, useRoomLine } from './roomClock'
+import { useShortcuts } from '../shared/shortcuts'
 
 /** The clock of the room on a wall screen: it runs with the class count, or by itself. */
 const router = useRouter()
@@ -27,15 +28,13 @@ function choose(window: number) {
   count.reset()
   seconds.value = window
 }
-function onKey(event: KeyboardEvent) {
-  if (event.key === 'Escape') void router.push('/floor')
-  if (event.key !== ' ' || (event.target instanceof HTMLElement && event.target.closest('button')))
-    return
-  event.preventDefault()
-  count.toggle()
-}
-onMounted(() => window.addEventListener('keydown', onKey))
-onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+useShortcuts({
+  list: [
+    ['Space', 'start or stop'],
+    ['Esc', 'back to the floor'],
+  ],
+  act: { ' ': count.toggle, Escape: () => router.push('/floor') },
+})
 </script>
 
 <template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { MaximumSheet } from '../api/korvel'
-import Ruler, { type RulerRow } from '../shared/Ruler.vue'
+import type { RulerRow } from '../shared/ruler/layout'
+import Ruler from '../shared/ruler/Ruler.vue'
 import { rulerRow } from '../shared/spans'
 import { standsOnMeasured } from '../shared/words'
 

@@ -3,7 +3,7 @@ import CsvLink from '../shared/CsvLink.vue'
 import { computed } from 'vue'
 import type { Estimate, Maximum, MaximumSheet } from '../api/korvel'
 import MethodLink from '../shared/MethodLink.vue'
-import { tens } from '../shared/rulerDrawing'
+import { tens } from '../shared/ruler/drawing'
 import { standsOnMeasured } from '../shared/words'
 
 /** The maximum by every equation, side by side on one axis, the one in use first. */

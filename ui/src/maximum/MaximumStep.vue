@@ -3,7 +3,6 @@ import CsvLink from '../shared/CsvLink.vue'
 import Button from 'primevue/button'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { asProblem } from '../api/http'
 import {
   chooseMaximum,
   defaultMaximum,
@@ -21,16 +20,19 @@ import ProblemNote from '../shared/ProblemNote.vue'
 import TextField from '../shared/TextField.vue'
 import WhatMoves from '../shared/WhatMoves.vue'
 import { useFieldMessages } from '../shared/fields'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { theStudio } from '../shared/studio'
 import { offerUndo, undone } from '../shared/undo'
-import { day, MAXIMUM_STATES, MODES, standsOnMeasured } from '../shared/words'
+import { day, MAXIMUM_STATES, MODES, standsOnMeasured, oneOf } from '../shared/words'
 import EquationRulers from './EquationRulers.vue'
 import EstimateTable from './EstimateTable.vue'
 import MeasuredForm from './MeasuredForm.vue'
 import MeasuredList from './MeasuredList.vue'
 import ModesTable from './ModesTable.vue'
 import WorkingMaximum from './WorkingMaximum.vue'
+import { useShortcuts } from '../shared/shortcuts'
+import { useSave } from '../shared/save'
+import { useRecords } from '../shared/records'
 
 /**
  * The maximum: the one in use and why, what was measured, every equation with what it does to the
@@ -38,10 +40,9 @@ import WorkingMaximum from './WorkingMaximum.vue'
  */
 const { id, overview, refresh } = useClient()
 const route = useRoute()
-const asked = String(route.query.mode ?? 'run')
-const mode = ref<Mode>(asked in MODES ? (asked as Mode) : 'run')
-const { data, problem, load } = useLoad(maximum)
-const history = useLoad(maximumChoices)
+const mode = ref<Mode>(oneOf(MODES, route.query.mode) ?? 'run')
+const { data, problem, load } = useAnswer(maximum)
+const history = useAnswer(maximumChoices)
 const reload = () => Promise.all([load(id.value, mode.value), history.load(id.value)])
 watch([id, mode, () => overview.value?.client.version, undone], reload, { immediate: true })
 const again = () => Promise.all([reload(), refresh()])
@@ -71,26 +72,17 @@ async function kept(kept: string, bpm: string) {
   correcting.value = null
   await again()
 }
-const refused = ref('')
-async function takeBack(value: MeasuredMaximum) {
-  refused.value = ''
-  const client = id.value
-  try {
-    const withdrawal = await withdraw(client, 'maxima', value.id)
-    offerUndo(`The ${value.bpm} is taken back.`, async () => {
-      await undoRecord(client, 'maxima', withdrawal.id)
-      await again()
-    })
-    await again()
-  } catch (thrown) {
-    refused.value = asProblem(thrown).message
-  }
-}
+const onPage = useFieldMessages()
+const { general: refused } = onPage
+const records = useRecords('maxima', () => id.value, again, onPage.show)
+const takeBack = (value: MeasuredMaximum) =>
+  records.takeBack(`The ${value.bpm} is taken back.`, value.id)
 
 // Picking another equation
 const picked = ref<Estimate | null>(null)
 const reason = ref('')
-const { messages, general, clear, show } = useFieldMessages()
+const form = useFieldMessages()
+const { messages, general, clear } = form
 const panel = ref<HTMLElement | null>(null)
 const field = ref<InstanceType<typeof TextField> | null>(null)
 
@@ -110,28 +102,23 @@ async function pick(row: Estimate) {
   field.value?.focus()
 }
 
-const saving = ref(false)
-async function use() {
-  if (saving.value || !picked.value) return
-  saving.value = true
-  try {
-    const client = id.value
-    const { latestChoice } = await chooseMaximum(client, picked.value.method, reason.value)
-    const name = picked.value.name
-    offerUndo(
-      waits.value ? `${name} is picked; the measured value stands first.` : `${name} is in use.`,
-      () => undoChoice(client, latestChoice),
-    )
-    picked.value = null
-    clear()
-    await again()
-  } catch (thrown) {
-    show(asProblem(thrown))
-    field.value?.focus()
-  } finally {
-    saving.value = false
-  }
-}
+const { save: use, saving } = useSave(
+  (client: string, { method }: Estimate) => chooseMaximum(client, method, reason.value),
+  {
+    form,
+    undo: ({ latestChoice }, client, { name }) => ({
+      said: waits.value
+        ? `${name} is picked; the measured value stands first.`
+        : `${name} is in use.`,
+      back: () => undoChoice(client, latestChoice),
+    }),
+    saved() {
+      picked.value = null
+      return again()
+    },
+    wrong: () => field.value?.focus(),
+  },
+)
 
 /** The choice that holds is undone: the one before stands again, as of when it was made. */
 async function undoChoice(client: string, choice: string | null) {
@@ -139,17 +126,14 @@ async function undoChoice(client: string, choice: string | null) {
   await again()
 }
 
-async function backToDefault() {
-  refused.value = ''
-  try {
-    const client = id.value
-    const { latestChoice } = await defaultMaximum(client)
-    offerUndo('The default is in use again.', () => undoChoice(client, latestChoice))
-    await again()
-  } catch (thrown) {
-    refused.value = asProblem(thrown).message
-  }
-}
+const { save: backToDefault } = useSave((client: string) => defaultMaximum(client), {
+  form: onPage,
+  undo: ({ latestChoice }, client) => ({
+    said: 'The default is in use again.',
+    back: () => undoChoice(client, latestChoice),
+  }),
+  saved: again,
+})
 
 /** The same figures on the desk, where every number is worked out long hand. */
 function onDesk(method: string) {
@@ -183,6 +167,10 @@ const measuredTable = () => [
     value.note,
   ]),
 ]
+
+useShortcuts({
+  list: [['Enter', 'in a field: keep the value, or use the equation']],
+})
 </script>
 
 <template>
@@ -207,7 +195,7 @@ const measuredTable = () => [
           >
         </p>
         <p v-if="data.chosen && open">
-          <Button label="Back to the default" outlined size="small" @click="backToDefault" />
+          <Button label="Back to the default" outlined size="small" @click="backToDefault(id)" />
         </p>
         <p v-if="refused" class="fault" role="alert">{{ refused }}</p>
       </template>
@@ -271,7 +259,7 @@ const measuredTable = () => [
         :cap-bpm="data.capBpm"
         :labels="[waits ? (inUse?.name ?? '') : 'In use now', picked.name]"
       />
-      <form novalidate @submit.prevent="use">
+      <form novalidate @submit.prevent="use(id, picked)">
         <TextField
           ref="field"
           v-model="reason"
@@ -308,10 +296,6 @@ const measuredTable = () => [
 
 <style scoped>
 .ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 16px;
-  align-items: center;
   margin-top: 6px;
 }
 
@@ -350,10 +334,5 @@ form {
 
 form :deep(input) {
   width: min(100%, 640px);
-}
-
-.fault {
-  color: var(--wine);
-  font-weight: 600;
 }
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed, onMounted, reactive, ref, watch } from 'vue'
+import { computed, onMounted, reactive, ref } from 'vue'
 import { asProblem } from '../api/http'
 import {
   correctMeasured,
@@ -10,8 +10,6 @@ import {
   type MaximumKind,
   type MaximumSheet,
   type MeasuredMaximum,
-  type MeasuredPreview,
-  type Mode,
 } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
 import Field from '../shared/Field.vue'
@@ -21,6 +19,8 @@ import TextField from '../shared/TextField.vue'
 import WhatMoves from '../shared/WhatMoves.vue'
 import { typed, useFieldMessages } from '../shared/fields'
 import { GRADES, MAXIMUM_STATES, MODES, options } from '../shared/words'
+import { useSave } from '../shared/save'
+import { useAnswerTo } from '../shared/answer'
 
 /** A maximum that was reached: how, when, and what it would change, before it is kept. */
 const props = defineProps<{
@@ -50,7 +50,7 @@ const grades = Object.entries(GRADES).map(([value, name]) => ({ value, name }))
 
 const request = computed(() => ({
   kind: entry.kind,
-  mode: entry.mode as Mode,
+  mode: entry.mode,
   bpm: typed(entry.bpm),
   measuredOn: entry.measuredOn || null,
   grade: kind.value.graded ? entry.grade : null,
@@ -58,30 +58,12 @@ const request = computed(() => ({
   note: entry.note,
 }))
 
-const { messages, general, clear, show } = useFieldMessages()
-const preview = ref<MeasuredPreview | null>(null)
-let latest = 0
-watch(
-  request,
-  async () => {
-    const mine = ++latest
-    if (entry.bpm.trim() === '') {
-      preview.value = null
-      clear()
-      return
-    }
-    try {
-      const answer = await previewMeasured(props.client, request.value as never, from?.id)
-      if (mine !== latest) return
-      preview.value = answer
-      clear()
-    } catch (thrown) {
-      if (mine !== latest) return
-      preview.value = null
-      show(asProblem(thrown))
-    }
-  },
-  { immediate: true },
+const form = useFieldMessages()
+const { messages, general } = form
+const { answer: preview } = useAnswerTo(
+  () => (entry.bpm.trim() ? request.value : null),
+  (value) => previewMeasured(props.client, value, from?.id),
+  { form, stands: false },
 )
 
 const moves = computed(
@@ -116,28 +98,19 @@ async function readFile(event: Event) {
   input.value = ''
 }
 
-const saving = ref(false)
 const first = ref<InstanceType<typeof TextField> | null>(null)
 const panel = ref<HTMLElement | null>(null)
 onMounted(() => {
   panel.value?.scrollIntoView({ block: 'start' })
   first.value?.focus()
 })
-async function keep() {
-  if (saving.value) return
-  saving.value = true
-  try {
-    const kept = from
-      ? await correctMeasured(props.client, from.id, request.value as never)
-      : await keepMeasured(props.client, request.value as never)
-    emit('kept', kept.id, entry.bpm)
-  } catch (thrown) {
-    show(asProblem(thrown))
-    first.value?.focus()
-  } finally {
-    saving.value = false
-  }
-}
+const { save: keep, saving } = useSave(
+  () =>
+    from
+      ? correctMeasured(props.client, from.id, request.value)
+      : keepMeasured(props.client, request.value),
+  { form, saved: ({ id }) => emit('kept', id, entry.bpm), wrong: () => first.value?.focus() },
+)
 </script>
 
 <template>
@@ -285,15 +258,5 @@ form {
   min-height: var(--touch);
   padding: 8px 0;
   max-width: 100%;
-}
-
-.ways {
-  display: flex;
-  gap: 12px;
-}
-
-.fault {
-  color: var(--wine);
-  font-weight: 600;
 }
 </style>

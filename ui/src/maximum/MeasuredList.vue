@@ -109,10 +109,7 @@ li:first-child {
 }
 
 .ways {
-  display: flex;
-  flex-wrap: wrap;
   gap: 0 4px;
-  align-items: center;
   justify-content: end;
 }
 

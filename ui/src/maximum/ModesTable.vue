@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { ratesOf, type MaximumSheet } from '../api/korvel'
-import Ruler, { type RulerRow } from '../shared/Ruler.vue'
+import type { RulerRow } from '../shared/ruler/layout'
+import Ruler from '../shared/ruler/Ruler.vue'
 import { rulerRow } from '../shared/spans'
 import { MODES } from '../shared/words'
 

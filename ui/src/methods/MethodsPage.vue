@@ -4,11 +4,12 @@ import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { methods } from '../api/korvel'
 import ProblemNote from '../shared/ProblemNote.vue'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { found, groups } from './entries'
+import { useShortcuts } from '../shared/shortcuts'
 
 /** Every formula, scheme, scale, threshold and finding in use, with its source; found by typing. */
-const { data, problem, load } = useLoad(methods)
+const { data, problem, load } = useAnswer(methods)
 const route = useRoute()
 const router = useRouter()
 const q = ref(String(route.query.q ?? ''))
@@ -26,6 +27,10 @@ watch([data, () => route.hash], async () => {
   const entry = document.getElementById(route.hash.slice(1))
   entry?.scrollIntoView({ block: 'center' })
   entry?.focus({ preventScroll: true })
+})
+
+useShortcuts({
+  list: [['Esc', 'in the search: show everything again']],
 })
 </script>
 
@@ -122,10 +127,7 @@ header input {
 }
 
 .columns {
-  display: grid;
-  grid-template-columns: 230px minmax(0, 1fr);
-  gap: 16px;
-  align-items: start;
+  --columns: 230px minmax(0, 1fr);
 }
 
 .contents {
@@ -203,10 +205,6 @@ cite {
 }
 
 @media (max-width: 1000px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
-
   .contents {
     position: static;
   }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import Select from 'primevue/select'
-import { computed, nextTick, onBeforeUnmount, onMounted, reactive, ref, watch } from 'vue'
+import { computed, nextTick, onMounted, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { asProblem, type Problem } from '../api/http'
 import {
@@ -12,7 +12,6 @@ import {
   outlineFor,
   outlineOn,
   type NamedOutline,
-  type Outline,
   type StepKind,
 } from '../api/korvel'
 import Findings from '../shared/Findings.vue'
@@ -23,8 +22,7 @@ import TextField from '../shared/TextField.vue'
 import TickField from '../shared/TickField.vue'
 import { useDraft } from '../shared/draft'
 import { useFieldMessages } from '../shared/fields'
-import { meantForField } from '../shared/keys'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { loadMethods, theMethods } from '../shared/methods'
 import { minutes } from '../shared/words'
 import OutlineStrip from './OutlineStrip.vue'
@@ -46,6 +44,9 @@ import {
   type Place,
   type StepDraft,
 } from './outlineDraft'
+import { useShortcuts } from '../shared/shortcuts'
+import { useSave } from '../shared/save'
+import { useAnswerTo } from '../shared/answer'
 
 /** An outline of the library: a strip of blocks, and at once what it comes to for somebody. */
 const props = defineProps<{ outline: string }>()
@@ -68,7 +69,6 @@ const shows = (named: NamedOutline) => {
   version.value = named.version ?? 0
   Object.assign(draft, draftOf(named.outline))
 }
-const saving = ref(false)
 const kept = useDraft(
   () => `outline ${props.outline} ${version.value}`,
   () => ({ name: name.value, note: note.value, draft }),
@@ -102,7 +102,7 @@ onMounted(async () => {
 })
 
 // Whoever it is worked out for: nobody, or a client.
-const everyone = useLoad(clientNames)
+const everyone = useAnswer(clientNames)
 void everyone.load()
 const NOBODY = 'nobody'
 const who = ref(String(route.query.for ?? NOBODY))
@@ -111,30 +111,18 @@ const people = computed(() => [
   ...(everyone.data.value?.clients ?? []).map((each) => ({ value: each.id, name: each.name })),
 ])
 
-const worked = ref<Outline | null>(null)
-const fitted = ref<Outline | null>(null)
-const { messages, general, clear, show } = useFieldMessages()
-let latest = 0
-watch(
-  [() => JSON.stringify(requestOf(draft)), who, ready],
-  async () => {
-    if (!ready.value) return
-    const mine = ++latest
-    try {
-      const answer =
-        who.value !== NOBODY
-          ? await outlineFor(who.value, 'run', requestOf(draft))
-          : { outline: await outlineOn(requestOf(draft)), fitted: null }
-      if (mine !== latest) return
-      worked.value = answer.outline
-      fitted.value = answer.fitted
-      clear()
-    } catch (thrown) {
-      if (mine === latest) show(asProblem(thrown))
-    }
-  },
-  { immediate: true },
+const form = useFieldMessages()
+const { messages, general } = form
+const { answer } = useAnswerTo(
+  () => (ready.value ? { who: who.value, outline: requestOf(draft) } : null),
+  async ({ who: whose, outline }) =>
+    whose === NOBODY
+      ? { outline: await outlineOn(outline), fitted: null }
+      : outlineFor(whose, 'run', outline),
+  { form },
 )
+const worked = computed(() => answer.value?.outline ?? null)
+const fitted = computed(() => answer.value?.fitted ?? null)
 const broken = computed(() => worked.value?.broken ?? [])
 const brokenAt = computed(() =>
   broken.value.flatMap(({ block, step }) =>
@@ -181,16 +169,19 @@ function takeBack() {
     step: 0,
   }
 }
-function onKey(event: KeyboardEvent) {
+useShortcuts({
+  list: [
+    ['← →', 'on the strip: the step before, the step after'],
+    ['↑ ↓', 'harder or easier by 5 %'],
+    ['+ −', 'longer or shorter'],
+    ['Alt ← →', 'earlier or later in the session'],
+    ['Delete', 'take the step away'],
+    ['Ctrl Z', 'take the last change back'],
+    ['Enter', 'in a field: keep the outline'],
+  ],
   // In a field the browser takes back what was typed.
-  if (meantForField(event.target)) return
-  if ((event.ctrlKey || event.metaKey) && event.key === 'z' && !event.shiftKey) {
-    event.preventDefault()
-    takeBack()
-  }
-}
-onMounted(() => addEventListener('keydown', onKey))
-onBeforeUnmount(() => removeEventListener('keydown', onKey))
+  act: { 'Ctrl+z': takeBack },
+})
 
 /** The range of any intensity, as the server has it. */
 const intensity = computed(() => theMethods.value?.limits.find(({ id }) => id === 'intensity'))
@@ -250,31 +241,23 @@ function fit() {
 }
 
 const savedNow = ref(false)
-const theirs = ref<NamedOutline | null>(null)
 watch([name, note, () => JSON.stringify(draft)], () => (savedNow.value = false))
-async function save(over = version.value) {
-  if (saving.value) return
-  saving.value = true
-  const written = { name: name.value, note: note.value, outline: requestOf(draft) }
-  try {
-    const saved = isNew.value
-      ? await addOutline(written)
-      : await changeOutline(props.outline, over, written)
-    theirs.value = null
-    version.value = saved.version!
-    clear()
-    if (isNew.value) await router.replace(`/studio/outlines/${saved.id}`)
-    kept.done()
-    await nextTick()
-    savedNow.value = true
-  } catch (thrown) {
-    const failure = asProblem(thrown)
-    if (failure.status === 409) theirs.value = failure.current as NamedOutline
-    else show(failure)
-  } finally {
-    saving.value = false
-  }
-}
+const { save, saving, theirs } = useSave(
+  (over: number) => {
+    const written = { name: name.value, note: note.value, outline: requestOf(draft) }
+    return isNew.value ? addOutline(written) : changeOutline(props.outline, over, written)
+  },
+  {
+    form,
+    async saved(saved) {
+      version.value = saved.version!
+      if (isNew.value) await router.replace(`/studio/outlines/${saved.id}`)
+      kept.done()
+      await nextTick()
+      savedNow.value = true
+    },
+  },
+)
 const stepsDiffer = computed(
   () =>
     theirs.value !== null &&
@@ -312,7 +295,7 @@ function takeTheirs() {
       </div>
     </section>
 
-    <form class="sheet stack" novalidate @submit.prevent="save()">
+    <form class="sheet stack" novalidate @submit.prevent="save(version)">
       <div class="names">
         <TextField
           ref="nameField"
@@ -547,13 +530,6 @@ legend {
   grid-column: 1 / -1;
 }
 
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  align-items: center;
-}
-
 .goal {
   display: grid;
   grid-template-columns: 16rem 8rem;
@@ -565,10 +541,6 @@ legend {
   flex-wrap: wrap;
   gap: 8px 14px;
   align-items: center;
-}
-
-.conflict {
-  border: 2px solid var(--wine);
 }
 
 @media (max-width: 900px) {

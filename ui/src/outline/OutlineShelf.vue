@@ -1,35 +1,31 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed, ref, watch } from 'vue'
+import { computed, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { asProblem } from '../api/http'
 import { archiveOutline, outlines, type NamedOutline } from '../api/korvel'
 import ProblemNote from '../shared/ProblemNote.vue'
-import { useLoad } from '../shared/load'
-import { offerUndo, undone } from '../shared/undo'
+import { useAnswer } from '../shared/answer'
+import { undone } from '../shared/undo'
 import { minutes } from '../shared/words'
+import { useSave } from '../shared/save'
 
 /** The studio's library of session outlines: its own, and those that ship. */
 const router = useRouter()
-const { data, problem, load } = useLoad(outlines)
+const { data, problem, load } = useAnswer(outlines)
 watch(undone, () => load(), { immediate: true })
 const all = computed(() => [...(data.value?.outlines ?? [])].sort((a, b) => own(b) - own(a)))
 const own = (named: NamedOutline) => (named.version === null ? 0 : 1)
-const fault = ref('')
 
-async function putAway(named: NamedOutline) {
-  try {
-    const away = await archiveOutline(named.id, named.version!, true)
-    offerUndo(
-      `${named.name} is put away.`,
-      async () => void (await archiveOutline(named.id, away.version!, false)),
-    )
-    fault.value = ''
-    await load()
-  } catch (thrown) {
-    fault.value = asProblem(thrown).message
-  }
-}
+const { save: putAway, general: fault } = useSave(
+  ({ id, version }: NamedOutline) => archiveOutline(id, version!, true),
+  {
+    undo: (away, { id, name }) => ({
+      said: `${name} is put away.`,
+      back: () => archiveOutline(id, away.version!, false),
+    }),
+    saved: () => load(),
+  },
+)
 
 /** As tall as it is hard, as long as it lasts: a session in a glance. */
 const bars = (named: NamedOutline) =>
@@ -105,14 +101,6 @@ const bars = (named: NamedOutline) =>
 </template>
 
 <style scoped>
-.heading {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 16px;
-  align-items: center;
-  justify-content: space-between;
-}
-
 .outlines li {
   display: grid;
   grid-template-columns: 132px minmax(0, 1fr) auto;
@@ -138,12 +126,6 @@ const bars = (named: NamedOutline) =>
 .name {
   font-weight: 650;
   display: block;
-}
-
-.ways {
-  display: flex;
-  gap: 14px;
-  align-items: center;
 }
 
 @media (max-width: 760px) {

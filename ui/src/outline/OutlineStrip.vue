@@ -213,8 +213,6 @@ function pull(event: PointerEvent) {
 
 <style scoped>
 .scroll {
-  position: relative;
-  overflow-x: auto;
   padding: 4px;
   margin: -4px;
 }

@@ -64,21 +64,12 @@ defineProps<{ outline: Outline; name: string }>()
 </template>
 
 <style scoped>
-.scroll {
-  /* What is hidden from sight in it stays within it. */
-  position: relative;
-  overflow-x: auto;
-}
-
 table {
-  border-collapse: collapse;
-  width: 100%;
   font-size: 0.92rem;
 }
 
 th,
 td {
-  text-align: left;
   padding: 5px 12px 5px 0;
   border-top: 1px solid var(--line);
   white-space: nowrap;
@@ -86,9 +77,6 @@ td {
 
 thead th {
   border-top: 0;
-  font-size: 0.8rem;
-  font-weight: 550;
-  color: var(--ink-quiet);
 }
 
 tbody th {

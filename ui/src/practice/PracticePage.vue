@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import { asProblem } from '../api/http'
 import {
   givePulse,
   keepTry,
@@ -20,15 +19,17 @@ import SoundSwitch from '../shared/SoundSwitch.vue'
 import TextField from '../shared/TextField.vue'
 import { clock } from '../shared/clock'
 import { typed, useFieldMessages } from '../shared/fields'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { beatSound, soundOn } from '../shared/sound'
 import { countWindows, options, RHYTHMS } from '../shared/words'
 import ThrobSwitch from './ThrobSwitch.vue'
 import TryTrend from './TryTrend.vue'
 import { throbOn } from './throb'
+import { useShortcuts } from '../shared/shortcuts'
+import { useSave } from '../shared/save'
 
 /** Learn to count: a pulse is played at a hidden rate, counted, and told. */
-const progress = useLoad(practice)
+const progress = useAnswer(practice)
 const level = ref<PracticeLevel['id'] | null>(null)
 const seconds = ref(30)
 const levels = computed(() => progress.data.value?.levels ?? [])
@@ -51,8 +52,8 @@ const given = ref<GivenPulse | null>(null)
 const told = ref<PracticeTry | null>(null)
 const beats = ref('')
 const rhythm = ref('')
-const { messages, general, clear, show } = useFieldMessages()
-const working = ref(false)
+const form = useFieldMessages()
+const { messages, general, clear } = form
 
 const field = ref<InstanceType<typeof TextField> | null>(null)
 const count = useCount(() => seconds.value, {
@@ -123,44 +124,43 @@ function putAway() {
   clear()
 }
 
-async function start() {
-  if (working.value || level.value === null) return
-  working.value = true
-  putAway()
-  try {
-    given.value = await givePulse(level.value, seconds.value)
-    count.start()
-    play(given.value)
-  } catch (thrown) {
-    show(asProblem(thrown))
-  } finally {
-    working.value = false
-  }
-}
+const { save: start, saving: starting } = useSave(
+  () => {
+    putAway()
+    return givePulse(level.value!, seconds.value)
+  },
+  {
+    form,
+    saved(pulse) {
+      given.value = pulse
+      count.start()
+      play(pulse)
+    },
+  },
+)
 
 const nextButton = ref<{ $el: HTMLElement } | null>(null)
-async function tell() {
-  if (working.value || !given.value || phase.value !== 'done' || told.value) return
-  working.value = true
-  try {
-    told.value = await keepTry({
-      level: given.value.level,
-      seed: given.value.seed,
-      windowSeconds: given.value.windowSeconds,
+const { save: tell, saving: telling } = useSave(
+  ({ level: tried, seed, windowSeconds }: GivenPulse) =>
+    keepTry({
+      level: tried,
+      seed,
+      windowSeconds,
       beats: typed(beats.value),
-      rhythm: (rhythm.value || null) as never,
-    })
-    clear()
-    await progress.load()
-    await nextTick()
-    nextButton.value?.$el.focus()
-  } catch (thrown) {
-    show(asProblem(thrown))
-    if (!messages.value.rhythm) field.value?.focus()
-  } finally {
-    working.value = false
-  }
-}
+      rhythm: rhythm.value || null,
+    }),
+  {
+    form,
+    async saved(answer) {
+      told.value = answer
+      await progress.load()
+      await nextTick()
+      nextButton.value?.$el.focus()
+    },
+    wrong: () => !messages.value.rhythm && field.value?.focus(),
+  },
+)
+const working = computed(() => starting.value || telling.value)
 
 const silent = computed(() => !soundOn.value && !throbOn.value)
 const signed = (bpm: number) => (bpm > 0 ? `+${bpm}` : bpm < 0 ? `−${-bpm}` : '0')
@@ -173,6 +173,13 @@ const trend = computed(() => {
     : `${lately}, the ${known.trendOf} before by ${known.before.toFixed(1)}.`
 })
 const passed = computed(() => levels.value.filter((each) => each.passed).length)
+
+useShortcuts({
+  list: [
+    ['0–9 Enter', 'what you counted'],
+    ['Enter', 'after it: the next pulse'],
+  ],
+})
 </script>
 
 <template>
@@ -206,7 +213,12 @@ const passed = computed(() => levels.value.filter((each) => each.passed).length)
           <p v-if="silent" class="fault" role="alert">
             Sound and throb are both off: switch one of them on.
           </p>
-          <form v-if="phase === 'done' && !told" class="tell" novalidate @submit.prevent="tell">
+          <form
+            v-if="phase === 'done' && !told"
+            class="tell"
+            novalidate
+            @submit.prevent="given && tell(given)"
+          >
             <TextField
               ref="field"
               v-model="beats"
@@ -304,10 +316,7 @@ const passed = computed(() => levels.value.filter((each) => each.passed).length)
 
 <style scoped>
 .columns {
-  display: grid;
-  grid-template-columns: minmax(0, 1.9fr) minmax(300px, 1fr);
-  gap: 16px;
-  align-items: start;
+  --columns: minmax(0, 1.9fr) minmax(300px, 1fr);
 }
 
 .stage {
@@ -423,11 +432,6 @@ dd {
   min-width: 220px;
 }
 
-.fault {
-  color: var(--wine);
-  font-weight: 600;
-}
-
 .levels {
   display: grid;
   gap: 2px;
@@ -481,12 +485,6 @@ dd {
   .beat {
     width: 84%;
     height: 84%;
-  }
-}
-
-@media (max-width: 980px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

@@ -1,6 +1,4 @@
-import { ref, watch } from 'vue'
+import { useKeptSwitch } from '../shared/kept'
 
 /** Whether the practice pulse is seen; kept on this machine. */
-const KEPT = 'korvel.throb'
-export const throbOn = ref(localStorage.getItem(KEPT) !== 'off')
-watch(throbOn, (on) => localStorage.setItem(KEPT, on ? 'on' : 'off'))
+export const throbOn = useKeptSwitch('korvel.throb')

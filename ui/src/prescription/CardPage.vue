@@ -7,13 +7,13 @@ import { useCardsRequest, useLook } from '../sheet/cardLook'
 import { useSheet } from '../sheet/useSheet'
 import Findings from '../shared/Findings.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { useTitle } from '../shared/title'
 import { day } from '../shared/words'
 
 /** What the client carries: what to aim at, how it feels and sounds, when to stop. */
 const props = defineProps<{ id: string; version: string }>()
-const { data, problem, load } = useLoad(card)
+const { data, problem, load } = useAnswer(card)
 useTitle(() => data.value?.clientName)
 onMounted(() => load(props.id, props.version))
 

@@ -2,7 +2,6 @@
 import Button from 'primevue/button'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { asProblem, Problem, type Finding } from '../api/http'
 import {
   bands,
   prescriptions,
@@ -10,8 +9,6 @@ import {
   savePrescription,
   start as whereToStart,
   type Mode,
-  type Preview,
-  type SavedPrescription,
   type Start,
 } from '../api/korvel'
 import { useClient } from '../clients/useClient'
@@ -20,22 +17,24 @@ import Findings from '../shared/Findings.vue'
 import LevelStrokes from '../shared/LevelStrokes.vue'
 import MethodLink from '../shared/MethodLink.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
-import Ruler from '../shared/Ruler.vue'
+import Ruler from '../shared/ruler/Ruler.vue'
 import SelectField from '../shared/SelectField.vue'
 import TextField from '../shared/TextField.vue'
 import PrincipleNote from '../shared/PrincipleNote.vue'
 import WhatMoves from '../shared/WhatMoves.vue'
 import { useDraft } from '../shared/draft'
 import { typed, useFieldMessages } from '../shared/fields'
-import { useLoad } from '../shared/load'
 import { theStudio } from '../shared/studio'
 import OutlineStrip from '../outline/OutlineStrip.vue'
 import OutlineTable from '../outline/OutlineTable.vue'
-import { APPROACHES, effort, figureSpan, MODES, span } from '../shared/words'
+import { APPROACHES, effort, figureSpan, MODES, span, oneOf } from '../shared/words'
 import ExerciseField from './ExerciseField.vue'
 import SavedVersions from './SavedVersions.vue'
 import VersionCompare from './VersionCompare.vue'
 import WeekBar from './WeekBar.vue'
+import { useShortcuts } from '../shared/shortcuts'
+import { useSave } from '../shared/save'
+import { useAnswer, useAnswerTo } from '../shared/answer'
 
 /** Pick a goal, see where to start and why, change any part, see what follows, save it. */
 const { id, overview, refresh } = useClient()
@@ -53,14 +52,11 @@ const parts = reactive({
   mode: 'run' as Mode,
   exercise: null as string | null,
 })
-const start = ref<Start | null>(null)
-const problem = ref<Problem | null>(null)
-const worked = ref<Preview | null>(null)
-const preview = computed(() => worked.value?.prescription ?? null)
-const { messages, general, clear, show } = useFieldMessages()
-const refused = ref<Finding[]>([])
-const saved = useLoad(prescriptions)
-const zones = useLoad(bands)
+const { data: start, problem, load: findStart } = useAnswer(whereToStart)
+const form = useFieldMessages()
+const { messages, general } = form
+const saved = useAnswer(prescriptions)
+const zones = useAnswer(bands)
 const cursor = ref<number>()
 
 const request = computed(() => ({
@@ -81,19 +77,10 @@ const partsOf = (proposed: Start['parts']) => ({
   type: proposed.type,
 })
 
-let latestStart = 0
 /** Asks where to start for a goal, at first the one named at intake, and lays the answer out in the form. */
 async function propose(approach: string | null, goal: string | null = parts.goal) {
-  const asked = ++latestStart
-  try {
-    const answer = await whereToStart(id.value, goal, approach, parts.mode)
-    if (asked !== latestStart) return
-    start.value = answer
-    problem.value = null
-    Object.assign(parts, partsOf(answer.parts))
-  } catch (thrown) {
-    problem.value = asProblem(thrown)
-  }
+  await findStart(id.value, goal, approach, parts.mode)
+  if (start.value && !problem.value) Object.assign(parts, partsOf(start.value.parts))
 }
 
 /** A band of a school that was picked elsewhere: its percents of reserve come in the address. */
@@ -112,29 +99,18 @@ const draft = useDraft(
 
 const justSaved = ref<number | null>(null)
 const stepInHand = ref<{ block: number; step: number } | null>(null)
-let latest = 0
-async function workOut() {
-  const mine = ++latest
-  try {
-    const answer = await previewPrescription(id.value, request.value)
-    if (mine !== latest) return
-    worked.value = answer
-    refused.value = []
-    clear()
-  } catch (thrown) {
-    if (mine !== latest) return
-    const failure = asProblem(thrown)
-    refused.value = failure.findings
-    show(failure)
-    if (failure.findings.length) worked.value = null
-  }
-}
+const { answer: worked, refused } = useAnswerTo(
+  () => (start.value ? { client: id.value, asked: request.value } : null),
+  ({ client, asked }) => previewPrescription(client, asked),
+  { form },
+)
+const preview = computed(() => worked.value?.prescription ?? null)
 
 watch(
   [id, () => overview.value?.client.version],
   async () => {
     void saved.load(id.value)
-    if (String(route.query.mode ?? '') in MODES) parts.mode = route.query.mode as Mode
+    parts.mode = oneOf(MODES, route.query.mode) ?? parts.mode
     await propose(null, null)
     if (takeFromAddress()) draft.done()
     else draft.begin()
@@ -143,42 +119,31 @@ watch(
 )
 // What was saved may stand otherwise after a change anywhere in the client's records.
 watch(overview, () => void saved.load(id.value))
-watch(request, () => {
-  justSaved.value = null
-  if (start.value) void workOut()
-})
+watch(request, () => (justSaved.value = null))
 watch([id, () => parts.mode], () => zones.load(id.value, '', parts.mode), {
   immediate: true,
 })
 
-const saving = ref(false)
-/** Another version that was saved while this one was being made. */
-const theirs = ref<SavedPrescription | null>(null)
 const latestVersion = computed(() => saved.data.value?.versions[0]?.version ?? 0)
-/** Saves it after the version that was last seen. */
-async function save() {
-  if (saving.value || !preview.value || faulty.value) return
-  saving.value = true
-  try {
-    const answer = await savePrescription(id.value, latestVersion.value, request.value)
-    justSaved.value = answer.version
+/** Saves it after the version that was last seen; theirs is another one saved meanwhile. */
+const {
+  save: write,
+  saving,
+  theirs,
+} = useSave(() => savePrescription(id.value, latestVersion.value, request.value), {
+  form,
+  async saved({ version }) {
+    justSaved.value = version
     draft.done()
-    theirs.value = null
-    clear()
     await Promise.all([saved.load(id.value), refresh()])
-  } catch (thrown) {
-    const failure = asProblem(thrown)
-    if (failure.status === 409) {
-      await saved.load(id.value)
-      theirs.value = saved.data.value?.versions[0] ?? null
-    } else {
-      refused.value = failure.findings
-      show(failure)
-    }
-  } finally {
-    saving.value = false
-  }
-}
+  },
+  async conflict() {
+    await saved.load(id.value)
+    return saved.data.value?.versions[0] ?? null
+  },
+  wrong: ({ findings }) => (refused.value = findings),
+})
+const save = async () => preview.value && !faulty.value && write()
 function takeTheirs() {
   const parts_ = theirs.value!.prescription.parts
   Object.assign(parts, {
@@ -254,6 +219,13 @@ const onDesk = computed(() => ({
   },
 }))
 const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
+
+useShortcuts({
+  list: [
+    ['← → Shift', 'on an end of the bracket: move that edge by 1 %, by 5 %'],
+    ['Enter', 'in a field: save'],
+  ],
+})
 </script>
 
 <template>
@@ -529,16 +501,7 @@ const ceiling = computed(() => zones.data.value?.ceilingBpm ?? null)
 }
 
 .columns {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1.08fr);
-  gap: 16px;
-  align-items: start;
-}
-
-fieldset {
-  border: 0;
-  margin: 0;
-  padding: 0;
+  --columns: minmax(0, 1fr) minmax(0, 1.08fr);
 }
 
 legend {
@@ -652,7 +615,6 @@ legend {
 }
 
 .conflict {
-  border: 2px solid var(--wine);
   border-radius: var(--radius);
   padding: 12px 14px;
 }
@@ -688,12 +650,6 @@ legend {
   font-size: 0.88rem;
   display: grid;
   gap: 4px;
-}
-
-@media (max-width: 980px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 
 @media (max-width: 640px) {

@@ -79,20 +79,12 @@ const differing = computed(() => rows.value.filter((row) => row.differs).length)
 </template>
 
 <style scoped>
-.scroll {
-  position: relative;
-  overflow-x: auto;
-}
-
 table {
-  border-collapse: collapse;
-  width: 100%;
   font-size: 0.92rem;
 }
 
 th,
 td {
-  text-align: left;
   vertical-align: top;
   padding: 4px 12px 4px 8px;
   border-top: 1px solid var(--line);

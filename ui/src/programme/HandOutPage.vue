@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { overview } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
 import Findings from '../shared/Findings.vue'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { useTitle } from '../shared/title'
 import { options, PAPERS } from '../shared/words'
 import SheetFrame from '../sheet/SheetFrame.vue'
@@ -11,7 +11,7 @@ import { useSheet } from '../sheet/useSheet'
 
 /** What the client takes home for the next four weeks. */
 const props = defineProps<{ id: string }>()
-const whose = useLoad(overview)
+const whose = useAnswer(overview)
 void whose.load(props.id)
 useTitle(() => whose.data.value?.client.name)
 const paper = ref<'a4' | 'letter'>('a4')

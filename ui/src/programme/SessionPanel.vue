@@ -119,14 +119,6 @@ const chosenOutline = computed(
 </template>
 
 <style scoped>
-.heading {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 16px;
-  justify-content: space-between;
-  align-items: center;
-}
-
 h3 .quiet {
   font-weight: 400;
   margin-left: 8px;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed, ref, watch } from 'vue'
-import { asProblem, type Finding } from '../api/http'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { type Finding } from '../api/http'
 import {
   changeSession,
   outlines,
@@ -26,7 +26,7 @@ import Findings from '../shared/Findings.vue'
 import PrincipleNote from '../shared/PrincipleNote.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import { useFieldMessages } from '../shared/fields'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { theStudio } from '../shared/studio'
 import { offerUndo, undone } from '../shared/undo'
 import { day, daysLater, figureSpan, MODES, weekday } from '../shared/words'
@@ -34,12 +34,16 @@ import PlanForm from './PlanForm.vue'
 import SessionPanel from './SessionPanel.vue'
 import WeekBoard from './WeekBoard.vue'
 import WeeksPicture from './WeeksPicture.vue'
+import { useShortcuts } from '../shared/shortcuts'
+import { useSave } from '../shared/save'
+import { useAnswerTo } from '../shared/answer'
+import { useRecords } from '../shared/records'
 
 /** Weeks of training: laid out by the rules, then changed session by session while they look on. */
 const { id, refresh } = useClient()
-const { data, problem, load } = useLoad(programmeSheet)
-const library = useLoad(outlines)
-const logs = useLoad(sessionLogs)
+const { data, problem, load } = useAnswer(programmeSheet)
+const library = useAnswer(outlines)
+const logs = useAnswer(sessionLogs)
 const board = ref<{ focusSelected: () => Promise<void> } | null>(null)
 watch(
   [id, undone],
@@ -54,27 +58,19 @@ watch(
 void library.load()
 
 const planning = ref(false)
-const preview = ref<Programme | null>(null)
 const saved = computed(() => data.value?.programme ?? null)
-/** What is shown: the plan being made, or the one that is kept. */
-const shown = computed(() => (planning.value || !saved.value ? preview.value : saved.value))
 const laying = computed(() => !!data.value?.proposal && (planning.value || !saved.value))
 
-const { messages, general, clear, show } = useFieldMessages()
+const form = useFieldMessages()
+const { messages, general } = form
 const request = ref<Typed<PlanRequest> | null>(null)
-let latest = 0
-watch([request, laying], async () => {
-  if (!laying.value || !request.value) return
-  const mine = ++latest
-  try {
-    const answer = await previewProgramme(id.value, request.value)
-    if (mine !== latest) return
-    preview.value = answer
-    clear()
-  } catch (thrown) {
-    if (mine === latest) show(asProblem(thrown))
-  }
-})
+const { answer: preview } = useAnswerTo(
+  () => (laying.value && request.value ? { client: id.value, plan: request.value } : null),
+  ({ client, plan }) => previewProgramme(client, plan),
+  { form },
+)
+/** What is shown: the plan being made, or the one that is kept. */
+const shown = computed(() => (planning.value || !saved.value ? preview.value : saved.value))
 
 const week = ref(1)
 const session = ref<number | null>(null)
@@ -116,8 +112,11 @@ const brokenRules = computed(() =>
 const key = (rule: { week: number; finding: Finding }) => `${rule.week} ${rule.finding.message}`
 
 /** What was tried on a version that somebody else had changed meanwhile. */
-const missed = ref<{ words: string; again: () => Promise<void> } | null>(null)
-const fault = ref<Finding[]>([])
+interface Missed {
+  words: string
+  again: () => Promise<unknown>
+}
+const missed = shallowRef<Missed | null>(null)
 
 const sessionOf = (programme: Programme, number: number) =>
   programme.sessions.find((each) => each.number === number)!
@@ -129,36 +128,60 @@ function words(number: number, to: SessionChange): string {
   return to.outline === null ? `${of} has the usual outline again.` : `${of} has another outline.`
 }
 
-/** The focus goes along with a session that was moved on the board, and else stays where it is. */
-async function change(number: number, to: SessionChange, onBoard = false) {
-  const before = saved.value!
-  const said = words(number, to)
-  const known = new Set(brokenRules.value.map(key))
-  try {
-    const after = await changeSession(id.value, before.version!, number, to)
-    const whose = id.value
-    const undo = async () => void (await takeBackProgramme(whose, after.version!, before.version!))
-    offerUndo(said, undo)
-    fault.value = []
-    clear()
-    data.value = { ...data.value!, programme: after }
-    week.value = weekOf(after, number)
-    session.value = number
-    const answered = brokenRules.value.filter((rule) => !known.has(key(rule)))
-    if (answered[0]) offerUndo(`${said} ${answered[0].finding.message}`, undo)
-    if (onBoard) await board.value?.focusSelected()
-    await refresh()
-  } catch (thrown) {
-    const failure = asProblem(thrown)
-    if (failure.status === 409) {
-      await load(id.value)
-      missed.value = { words: said, again: () => change(number, to, onBoard) }
-    } else {
-      fault.value = failure.findings
-      show(failure)
-    }
-  }
+/** What takes a version back to the one before it. */
+function backTo(before: Programme, after: Programme) {
+  const whose = id.value
+  return () => takeBackProgramme(whose, after.version!, before.version!)
 }
+/** What somebody else has saved is read; what was tried is offered again. */
+async function missing(words: string, again: () => Promise<unknown>) {
+  await load(id.value)
+  missed.value = { words, again }
+  return missed.value
+}
+interface Changed {
+  before: Programme
+  after: Programme
+  said: string
+  /** The rules that were broken before. */
+  known: Set<string>
+}
+/** The focus goes along with a session that was moved on the board, and else stays where it is. */
+const { save: change, refused: fault } = useSave<
+  [number: number, to: SessionChange, onBoard: boolean],
+  Changed,
+  Missed
+>(
+  async (number, to) => {
+    const before = saved.value!
+    const said = words(number, to)
+    const known = new Set(brokenRules.value.map(key))
+    return {
+      before,
+      said,
+      known,
+      after: await changeSession(id.value, before.version!, number, to),
+    }
+  },
+  {
+    form,
+    undo: ({ said, before, after }) => ({ said, back: backTo(before, after) }),
+    async saved({ said, known, before, after }, number, _, onBoard) {
+      data.value = { ...data.value!, programme: after }
+      week.value = weekOf(after, number)
+      session.value = number
+      const answered = brokenRules.value.filter((rule) => !known.has(key(rule)))
+      if (answered[0]) {
+        const undo = backTo(before, after)
+        offerUndo(`${said} ${answered[0].finding.message}`, async () => void (await undo()))
+      }
+      if (onBoard) await board.value?.focusSelected()
+      await refresh()
+    },
+    conflict: (number, to, onBoard) =>
+      missing(words(number, to), (): Promise<unknown> => change(number, to, onBoard)),
+  },
+)
 const weekOf = (programme: Programme, number: number) => {
   const { date } = sessionOf(programme, number)
   return programme.weeks.filter((each) => each.startsOn <= date).at(-1)?.number ?? 1
@@ -169,44 +192,32 @@ async function doMineToo() {
   await again()
 }
 
-const saving = ref(false)
-async function keep() {
-  if (saving.value || !request.value) return
-  saving.value = true
-  const before = saved.value
-  try {
-    const after = await saveProgramme(id.value, before?.version ?? 0, request.value)
-    const whose = id.value
-    if (before) {
-      offerUndo(
-        'The programme is laid out anew.',
-        async () => void (await takeBackProgramme(whose, after.version!, before.version!)),
-      )
-    }
-    clear()
-    data.value = { ...data.value!, programme: after }
-    planning.value = false
-    missed.value = null
-    week.value = 1
-    await refresh()
-  } catch (thrown) {
-    const failure = asProblem(thrown)
-    if (failure.status === 409) {
-      await load(id.value)
+const { save: keep, saving } = useSave(
+  async (plan: Typed<PlanRequest>) => {
+    const before = saved.value
+    return { before, after: await saveProgramme(id.value, before?.version ?? 0, plan) }
+  },
+  {
+    form,
+    undo: ({ before, after }) =>
+      before && { said: 'The programme is laid out anew.', back: backTo(before, after) },
+    async saved({ after }) {
+      data.value = { ...data.value!, programme: after }
       planning.value = false
-      missed.value = { words: 'The programme laid out in the form.', again: keepAgain }
-    } else {
-      fault.value = failure.findings
-      show(failure)
-    }
-  } finally {
-    saving.value = false
-  }
-}
-async function keepAgain() {
-  planning.value = true
-  await keep()
-}
+      missed.value = null
+      week.value = 1
+      await refresh()
+    },
+    conflict(plan) {
+      planning.value = false
+      return missing('The programme laid out in the form.', (): Promise<unknown> => {
+        planning.value = true
+        return keep(plan)
+      })
+    },
+    wrong: ({ findings }) => (fault.value = findings),
+  },
+)
 
 /** What was logged of the session in hand, and what can be logged. */
 const logOf = (number: number | null) =>
@@ -242,21 +253,12 @@ async function afterLog(log: SessionLog, before?: SessionLog) {
         : withdraw(whose, 'session-logs', log.id))),
   )
   logging.value = null
-  await Promise.all([load(id.value), logs.load(id.value), refresh()])
+  await readAnew()
 }
-async function takeBack(log: SessionLog) {
-  try {
-    const whose = id.value
-    const { id: by } = await withdraw(whose, 'session-logs', log.id)
-    offerUndo(
-      `The log of ${weekday(log.on)} is taken back.`,
-      async () => void (await undoRecord(whose, 'session-logs', by)),
-    )
-    await Promise.all([load(id.value), logs.load(id.value), refresh()])
-  } catch (thrown) {
-    show(asProblem(thrown))
-  }
-}
+const readAnew = () => Promise.all([load(id.value), logs.load(id.value), refresh()])
+const records = useRecords('session-logs', () => id.value, readAnew, form.show)
+const takeBack = (log: SessionLog) =>
+  records.takeBack(`The log of ${weekday(log.on)} is taken back.`, log.id)
 async function decided(after: Programme, words: string) {
   const before = saved.value!.version!
   const whose = id.value
@@ -271,6 +273,15 @@ const decidedNow = computed(() =>
 const TAKEN = { accepted: 'Accepted', changed: 'Changed', refused: 'Refused' }
 
 const outOf = computed(() => Object.keys(messages.value).length > 0)
+
+useShortcuts({
+  list: [
+    ['← →', 'on the weeks: the week before, the week after'],
+    ['← →', 'on a session: the one before, the one after'],
+    ['Alt ← →', 'on a session: a day earlier, a day later'],
+    ['Delete', 'on a session: leave it out, or take it in again'],
+  ],
+})
 </script>
 
 <template>
@@ -310,7 +321,7 @@ const outOf = computed(() => Object.keys(messages.value).length > 0)
       class="sheet stack"
       novalidate
       aria-label="Lay a programme out"
-      @submit.prevent="keep"
+      @submit.prevent="request && keep(request)"
     >
       <h2>{{ saved ? 'Lay it out anew' : 'Lay a programme out' }}</h2>
       <PlanForm :proposal="data.proposal!" :messages="messages" @changed="request = $event" />
@@ -454,7 +465,7 @@ const outOf = computed(() => Object.keys(messages.value).length > 0)
             :session="inHand"
             :library="library.data.value?.outlines ?? []"
             :messages="messages"
-            @change="change(inHand.number, $event)"
+            @change="change(inHand.number, $event, false)"
           />
           <PrincipleNote of="frequency" />
         </template>
@@ -500,21 +511,6 @@ const outOf = computed(() => Object.keys(messages.value).length > 0)
 </template>
 
 <style scoped>
-.heading {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 16px;
-  align-items: center;
-  justify-content: space-between;
-}
-
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px 14px;
-  align-items: center;
-}
-
 .rules li {
   display: grid;
   grid-template-columns: 5.4rem minmax(0, 1fr);
@@ -540,10 +536,6 @@ const outOf = computed(() => Object.keys(messages.value).length > 0)
 .decision summary {
   cursor: pointer;
   min-height: 32px;
-}
-
-.conflict {
-  border: 2px solid var(--wine);
 }
 
 .behind {

@@ -106,8 +106,6 @@ async function onKey(event: KeyboardEvent) {
 
 <style scoped>
 .scroll {
-  position: relative;
-  overflow-x: auto;
   padding: 4px;
   margin: -4px;
 }

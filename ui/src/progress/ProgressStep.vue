@@ -6,7 +6,7 @@ import Findings from '../shared/Findings.vue'
 import CsvLink from '../shared/CsvLink.vue'
 import LevelStrokes from '../shared/LevelStrokes.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { theStudio } from '../shared/studio'
 import { undone } from '../shared/undo'
 import { day, effort, figureSpan, MODES, POSTURES, SOURCES, VOICES } from '../shared/words'
@@ -15,7 +15,7 @@ import TrendLine from './TrendLine.vue'
 
 /** What has come of it: minutes, adherence, resting rate, effort; changes only beyond noise. */
 const { id } = useClient()
-const { data, problem, load } = useLoad(progress)
+const { data, problem, load } = useAnswer(progress)
 watch([id, undone], () => void load(id.value), { immediate: true })
 
 const names = Object.values(VOICES).map((voice) => voice.slice(2))
@@ -152,8 +152,6 @@ const names = Object.values(VOICES).map((voice) => voice.slice(2))
 
 <style scoped>
 .heading {
-  display: flex;
-  justify-content: space-between;
   align-items: baseline;
 }
 
@@ -170,13 +168,6 @@ dt {
 
 dd {
   font-size: 1.05rem;
-}
-
-.columns {
-  display: grid;
-  grid-template-columns: repeat(2, minmax(0, 1fr));
-  gap: 16px;
-  align-items: start;
 }
 
 .big {
@@ -199,11 +190,5 @@ dd {
   flex-wrap: wrap;
   gap: 6px 20px;
   align-items: center;
-}
-
-@media (max-width: 900px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

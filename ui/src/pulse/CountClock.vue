@@ -4,6 +4,7 @@ import { computed, watch } from 'vue'
 import SoundSwitch from '../shared/SoundSwitch.vue'
 import ClockFace from './ClockFace.vue'
 import { COUNT_IN, useCount } from './useCount'
+import { useShortcuts } from '../shared/shortcuts'
 
 /** The clock of a count: counted in, count the beats, and it says when to stop. */
 const props = defineProps<{ seconds: number }>()
@@ -24,6 +25,10 @@ const share = computed(() =>
   phase.value === 'lead' ? (COUNT_IN - left.value) / COUNT_IN : elapsed.value / props.seconds,
 )
 const SPOKEN = { ready: '', lead: 'Get ready.', running: 'Count.', done: 'Time. Enter the beats.' }
+
+useShortcuts({
+  list: [['Space or Enter', 'on the clock: start or stop the count']],
+})
 </script>
 
 <template>

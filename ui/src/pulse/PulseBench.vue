@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed, nextTick, reactive, ref, toRef, watch } from 'vue'
-import { asProblem } from '../api/http'
 import {
   correctReading,
   judgeReading,
@@ -18,7 +17,6 @@ import MethodLink from '../shared/MethodLink.vue'
 import TextField from '../shared/TextField.vue'
 import TickField from '../shared/TickField.vue'
 import { typed, useFieldMessages } from '../shared/fields'
-import { offerUndo } from '../shared/undo'
 import {
   countWindows,
   day,
@@ -34,6 +32,9 @@ import QuietTime from './QuietTime.vue'
 import TapPad from './TapPad.vue'
 import TechniqueHelp from './TechniqueHelp.vue'
 import { useQuiet } from './quiet'
+import { useShortcuts } from '../shared/shortcuts'
+import { useSave } from '../shared/save'
+import { useAnswerTo } from '../shared/answer'
 
 /** Where a resting pulse is taken: counted, tapped along or read off, judged, and kept. */
 const props = defineProps<{ client: string; record: RestingRecord; closed: boolean }>()
@@ -86,40 +87,17 @@ const request = computed(() => ({
   strength: felt.value ? entry.strength || null : null,
   asUsual: entry.asUsual,
 }))
-type Asked = Parameters<typeof judgeReading>[1]
-const asked = () => request.value as unknown as Asked
-
-const { messages, general, clear, show } = useFieldMessages()
-const judged = ref<Reading | null>(null)
-const saving = ref(false)
+const form = useFieldMessages()
+const { messages, general, clear } = form
 const kept = ref('')
 
-let latest = 0
-let waiting: ReturnType<typeof setTimeout> | undefined
 /** Taps are judged once they pause, so that tapping itself is never held up. */
 const TAPS_PAUSE = 500
-watch(request, () => {
-  clearTimeout(waiting)
-  waiting = setTimeout(() => void judge(), tapping.value ? TAPS_PAUSE : 0)
-})
-async function judge() {
-  const mine = ++latest
-  if (empty.value) {
-    judged.value = null
-    clear()
-    return
-  }
-  try {
-    const answer = await judgeReading(props.client, asked(), correcting.value?.id)
-    if (mine !== latest) return
-    judged.value = answer
-    clear()
-  } catch (thrown) {
-    if (mine !== latest) return
-    judged.value = null
-    show(asProblem(thrown))
-  }
-}
+const { answer: judged } = useAnswerTo(
+  () => (empty.value ? null : request.value),
+  (asked) => judgeReading(props.client, asked, correcting.value?.id),
+  { form, stands: false, pause: () => (tapping.value ? TAPS_PAUSE : 0) },
+)
 
 const clockFace = ref<InstanceType<typeof CountClock> | null>(null)
 const beatsField = ref<InstanceType<typeof TextField> | null>(null)
@@ -156,8 +134,6 @@ async function fullMinute() {
 
 /** The bench as it was before a count or a correction. */
 function putAway() {
-  clearTimeout(waiting)
-  latest++
   correcting.value = null
   if (circumstances) Object.assign(entry, circumstances)
   circumstances = null
@@ -196,46 +172,50 @@ function correct(reading: Reading) {
 }
 defineExpose({ correct })
 
-/** Does it, says so, and offers to undo it. */
-async function change(work: (client: string) => Promise<Change>) {
-  if (saving.value) return
-  saving.value = true
-  kept.value = ''
-  const client = props.client
-  try {
-    const { said, undo } = await work(client)
-    offerUndo(said, async () => {
-      await undo()
-      kept.value = ''
-      emit('changed')
-    })
-    putAway()
-    kept.value = said
-    await nextTick()
-    beatsField.value?.focus()
-  } catch (thrown) {
-    show(asProblem(thrown))
-    beatsField.value?.focus()
-  } finally {
-    saving.value = false
-    emit('changed')
-  }
-}
 interface Change {
   said: string
   undo: () => Promise<unknown>
 }
+/** Does it, says so, and offers to undo it. */
+const { save: change, saving } = useSave(
+  (work: (client: string) => Promise<Change>) => {
+    kept.value = ''
+    return work(props.client)
+  },
+  {
+    form,
+    undo: ({ said, undo }) => ({
+      said,
+      async back() {
+        await undo()
+        kept.value = ''
+        emit('changed')
+      },
+    }),
+    async saved({ said }) {
+      putAway()
+      kept.value = said
+      await nextTick()
+      beatsField.value?.focus()
+      emit('changed')
+    },
+    wrong() {
+      beatsField.value?.focus()
+      emit('changed')
+    },
+  },
+)
 const keep = () =>
   change(async (client) => {
     const wrong = correcting.value
     if (wrong) {
-      const right = await correctReading(client, wrong.id, asked())
+      const right = await correctReading(client, wrong.id, request.value)
       return {
         said: `The reading of ${wrong.bpm} is put right.`,
         undo: () => undoRecord(client, 'readings', right.id),
       }
     }
-    const reading = await keepReading(client, asked())
+    const reading = await keepReading(client, request.value)
     return {
       said: `${reading.bpm} bpm is kept.`,
       undo: () => withdraw(client, 'readings', reading.id),
@@ -277,6 +257,10 @@ const title = computed(() =>
       ? 'Resting protocol'
       : 'Take a resting pulse',
 )
+
+useShortcuts({
+  list: [['0–9 Enter', 'after the count: enter the beats and keep']],
+})
 </script>
 
 <template>
@@ -603,12 +587,6 @@ header {
 .take-back {
   color: var(--wine);
   border-color: var(--wine);
-}
-
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 12px;
 }
 
 @media (max-width: 700px) {

@@ -4,14 +4,14 @@ import { readings, type Reading, type Span } from '../api/korvel'
 import { useClient } from '../clients/useClient'
 import ProblemNote from '../shared/ProblemNote.vue'
 import WhatMoves from '../shared/WhatMoves.vue'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import PulseBench from './PulseBench.vue'
 import RestingRecord from './RestingRecord.vue'
 import WorkingValue from './WorkingValue.vue'
 
 /** Take a resting pulse, see what it is worth, keep it; and what the working value stands on. */
 const { id, overview, refresh } = useClient()
-const record = useLoad(readings)
+const record = useAnswer(readings)
 watch(id, record.load, { immediate: true })
 const closed = computed(() => overview.value?.client.archived ?? true)
 

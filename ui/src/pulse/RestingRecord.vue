@@ -187,24 +187,15 @@ header {
 }
 
 .columns {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1.25fr);
+  --columns: minmax(0, 1fr) minmax(0, 1.25fr);
   gap: 12px 28px;
-  align-items: start;
-}
-
-.scroll {
-  overflow-x: auto;
 }
 
 table {
-  width: 100%;
-  border-collapse: collapse;
   font-size: 0.88rem;
 }
 
 th {
-  text-align: left;
   font-size: 0.8rem;
   font-weight: 550;
   color: var(--ink-quiet);

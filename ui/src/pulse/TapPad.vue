@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
+import { useEventListener } from '@vueuse/core'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { asProblem } from '../api/http'
 import { tapsOf, type Taps } from '../api/korvel'
 import Findings from '../shared/Findings.vue'
 import { meantForField } from '../shared/keys'
 import IntervalStrip from './IntervalStrip.vue'
+import { useShortcuts } from '../shared/shortcuts'
 
 /**
  * A pulse tapped along: space anywhere on the page, a click or a touch, once a beat. The browser
@@ -78,9 +80,6 @@ function onKey(event: KeyboardEvent) {
     emit('enter')
   }
 }
-function onKeyUp() {
-  pressed.value = false
-}
 function onPointer(event: PointerEvent) {
   if (event.button !== 0) return
   tap(event.timeStamp)
@@ -89,15 +88,9 @@ function onPointer(event: PointerEvent) {
 function onClick(event: MouseEvent) {
   if (event.detail === 0) tap(event.timeStamp)
 }
-onMounted(() => {
-  window.addEventListener('keydown', onKey)
-  window.addEventListener('keyup', onKeyUp)
-  pad.value?.focus({ preventScroll: true })
-})
-onBeforeUnmount(() => {
-  window.removeEventListener('keydown', onKey)
-  window.removeEventListener('keyup', onKeyUp)
-})
+useEventListener(window, 'keydown', onKey)
+useEventListener(window, 'keyup', () => (pressed.value = false))
+onMounted(() => pad.value?.focus({ preventScroll: true }))
 defineExpose({ focus: () => pad.value?.focus() })
 
 const toGo = computed(() => props.fewest - taps.value.length)
@@ -110,6 +103,20 @@ const says = computed(() => {
 })
 const uneven = computed(() => judged.value?.rhythm === 'uneven')
 const paused = computed(() => judged.value?.setAside.some((each) => each.kind === 'pause'))
+
+useShortcuts({
+  list: [
+    ['Space', 'when tapping: once a beat'],
+    ['Enter', 'on the taps: keep what they come to'],
+  ],
+})
+
+useShortcuts({
+  list: [
+    ['Space', 'when tapping: once a beat'],
+    ['Enter', 'on the taps: keep what they come to'],
+  ],
+})
 </script>
 
 <template>
@@ -197,12 +204,6 @@ kbd {
   color: var(--wine);
   font-weight: 600;
   font-size: 0.9rem;
-}
-
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 14px;
 }
 
 .ways .link {

@@ -1,14 +1,12 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { useKeptSwitch } from '../shared/kept'
 import SiteDrawing from './SiteDrawing.vue'
 import { NOT_FOUND, TECHNIQUES, type TechniqueId } from './technique'
 
 /** How to take the pulse this way: a drawing, a few steps, and what to try when it is not found. */
 defineProps<{ of: TechniqueId; felt: boolean }>()
 
-const KEPT = 'korvel.technique'
-const open = ref(localStorage.getItem(KEPT) !== 'closed')
-watch(open, (now) => localStorage.setItem(KEPT, now ? 'open' : 'closed'))
+const open = useKeptSwitch('korvel.technique')
 </script>
 
 <template>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { nextTick, reactive, ref } from 'vue'
-import { asProblem } from '../api/http'
 import { addClearance, type Clearance } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
 import TextField from '../shared/TextField.vue'
@@ -10,6 +9,7 @@ import { onHash } from '../shared/hash'
 import { useRecords } from '../shared/records'
 import { theStudio } from '../shared/studio'
 import { ALLOWS, day, options } from '../shared/words'
+import { useSave } from '../shared/save'
 
 /** A clinician's word, on record until its day; another one is added here. */
 const props = defineProps<{
@@ -29,9 +29,9 @@ const entry = reactive({
   until: '',
   note: '',
 })
-const { messages, general, clear, show } = useFieldMessages()
-const records = useRecords('clearances', () => props.id, props.changed, show)
-const saving = ref(false)
+const form = useFieldMessages()
+const { messages, general, clear } = form
+const records = useRecords('clearances', () => props.id, props.changed, form.show)
 const firstField = ref<InstanceType<typeof TextField> | null>(null)
 const heading = ref<HTMLElement | null>(null)
 
@@ -57,24 +57,21 @@ async function leave() {
 // Whoever comes from a place that misses one wants to put it on record.
 onHash((part) => part === 'clearances' && !props.closed && start())
 
-async function save() {
-  if (saving.value) return
-  saving.value = true
-  clear()
-  try {
-    const kept = await addClearance(props.id, {
+const { save, saving } = useSave(
+  () =>
+    addClearance(props.id, {
       ...entry,
       issuedOn: entry.issuedOn || null,
       until: entry.until || null,
-    })
-    await records.kept(`The clearance by ${kept.issuer} is on record.`, kept.id)
-    await leave()
-  } catch (thrown) {
-    show(asProblem(thrown))
-  } finally {
-    saving.value = false
-  }
-}
+    }),
+  {
+    form,
+    async saved({ id, issuer }) {
+      await records.kept(`The clearance by ${issuer} is on record.`, id)
+      await leave()
+    },
+  },
+)
 const takeBack = (clearance: Clearance) =>
   records.takeBack(`The clearance by ${clearance.issuer} is taken back.`, clearance.id)
 </script>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { nextTick, reactive, ref } from 'vue'
-import { asProblem } from '../api/http'
 import { addConsent, type Consent } from '../api/korvel'
 import TextField from '../shared/TextField.vue'
 import { useFieldMessages } from '../shared/fields'
@@ -9,6 +8,7 @@ import { onHash } from '../shared/hash'
 import { useRecords } from '../shared/records'
 import { theStudio } from '../shared/studio'
 import { day } from '../shared/words'
+import { useSave } from '../shared/save'
 
 /** Whether a parent or guardian agrees: who said so, and when. */
 const props = defineProps<{
@@ -21,9 +21,9 @@ const props = defineProps<{
 
 const adding = ref(false)
 const entry = reactive({ givenBy: '', givenOn: '', note: '' })
-const { messages, general, clear, show } = useFieldMessages()
-const records = useRecords('consents', () => props.id, props.changed, show)
-const saving = ref(false)
+const form = useFieldMessages()
+const { messages, general, clear } = form
+const records = useRecords('consents', () => props.id, props.changed, form.show)
 const first = ref<InstanceType<typeof TextField> | null>(null)
 const heading = ref<HTMLElement | null>(null)
 
@@ -40,20 +40,16 @@ async function leave() {
   heading.value?.focus()
 }
 
-async function save() {
-  if (saving.value) return
-  saving.value = true
-  clear()
-  try {
-    const kept = await addConsent(props.id, { ...entry, givenOn: entry.givenOn || null })
-    await records.kept(`The consent of ${kept.givenBy} is on record.`, kept.id)
-    await leave()
-  } catch (thrown) {
-    show(asProblem(thrown))
-  } finally {
-    saving.value = false
-  }
-}
+const { save, saving } = useSave(
+  () => addConsent(props.id, { ...entry, givenOn: entry.givenOn || null }),
+  {
+    form,
+    async saved({ id, givenBy }) {
+      await records.kept(`The consent of ${givenBy} is on record.`, id)
+      await leave()
+    },
+  },
+)
 const takeBack = (consent: Consent) =>
   records.takeBack(`The consent of ${consent.givenBy} is taken off the record.`, consent.id)
 

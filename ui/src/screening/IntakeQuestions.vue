@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed, nextTick, onMounted, reactive, ref, watch } from 'vue'
-import { asProblem, type Problem } from '../api/http'
 import { answer, screening, type Questions, type ScreeningRecord } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
 import TextField from '../shared/TextField.vue'
@@ -14,6 +13,7 @@ import { ACTIVITIES, options } from '../shared/words'
 import { ASKS, DAYS, draftOf, PARTS, summary, type Draft, type Topic } from './intake'
 import LimitRows from './LimitRows.vue'
 import MedicineRows from './MedicineRows.vue'
+import { toFirstFault, useSave } from '../shared/save'
 
 /** The intake, one question at a time: each is kept as it is answered, and can be gone back to. */
 const props = defineProps<{
@@ -35,8 +35,8 @@ const open = ref<Topic | null>(props.closed ? null : firstOpen())
 /** All questions are gone through once more, from the first. */
 const again = ref(false)
 
-const { messages, general, clear, show } = useFieldMessages()
-const saving = ref(false)
+const form = useFieldMessages()
+const { messages, general, clear } = form
 const theirs = ref(false)
 
 const kept = useDraft(
@@ -110,33 +110,34 @@ function dropBlankRows() {
   )
 }
 
-async function save(topic: Topic) {
-  if (saving.value) return
-  saving.value = true
-  dropBlankRows()
-  clear()
-  try {
+const { save, saving } = useSave(
+  (topic: Topic) => {
+    dropBlankRows()
     if (!draft.asked.includes(topic)) draft.asked = [...draft.asked, topic]
-    const saved = await answer(props.id, version.value, request())
-    version.value = saved.version
-    theirs.value = false
-    Object.assign(draft, draftOf(saved.answers))
-    kept.done()
-    emit('saved', saved)
-    await nextTick()
-    open.value = following(topic)
-    if (open.value) await focusOpen()
-    else root.value?.querySelector<HTMLElement>('.ways button')?.focus()
-  } catch (thrown) {
-    const problem: Problem = asProblem(thrown)
-    if (problem.status === 409) await takeTheirs(topic)
-    show(problem)
-    await nextTick()
-    root.value?.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus()
-  } finally {
-    saving.value = false
-  }
-}
+    return answer(props.id, version.value, request())
+  },
+  {
+    form,
+    async saved(saved, topic) {
+      version.value = saved.version
+      theirs.value = false
+      Object.assign(draft, draftOf(saved.answers))
+      kept.done()
+      emit('saved', saved)
+      await nextTick()
+      open.value = following(topic)
+      if (open.value) await focusOpen()
+      else root.value?.querySelector<HTMLElement>('.ways button')?.focus()
+    },
+    async wrong(problem, topic) {
+      if (problem.status === 409) {
+        await takeTheirs(topic)
+        form.show(problem)
+      }
+      await toFirstFault()
+    },
+  },
+)
 
 function following(topic: Topic): Topic | null {
   if (!again.value) return firstOpen()
@@ -419,13 +420,6 @@ h3 {
   grid-row: span 2;
 }
 
-fieldset {
-  border: 0;
-  margin: 0;
-  padding: 0;
-  min-width: 0;
-}
-
 legend {
   font-weight: 650;
   font-size: 0.92rem;
@@ -444,11 +438,6 @@ legend {
   flex-wrap: wrap;
   gap: 8px 16px;
   align-items: center;
-}
-
-.fault {
-  color: var(--wine);
-  font-weight: 600;
 }
 
 @media (max-width: 640px) {

@@ -122,11 +122,6 @@ li {
   font-weight: 650;
 }
 
-.fault {
-  color: var(--wine);
-  font-weight: 600;
-}
-
 @media (max-width: 560px) {
   li {
     grid-template-columns: minmax(0, 1fr);

@@ -129,11 +129,6 @@ li {
   font-weight: 650;
 }
 
-.fault {
-  color: var(--wine);
-  font-weight: 600;
-}
-
 @media (max-width: 480px) {
   li {
     grid-template-columns: minmax(0, 1fr);

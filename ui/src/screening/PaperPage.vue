@@ -10,7 +10,7 @@ import {
   screening,
 } from '../api/korvel'
 import ProblemNote from '../shared/ProblemNote.vue'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { useTitle } from '../shared/title'
 import { theStudio } from '../shared/studio'
 import { summary } from './intake'
@@ -19,7 +19,7 @@ import { longDay, standsOnMeasured } from '../shared/words'
 /** One page to take to a doctor: what is known, or a letter that asks for clearance. */
 const props = defineProps<{ id: string; paper: string }>()
 
-const loaded = useLoad(async (id: string) => {
+const loaded = useAnswer(async (id: string) => {
   const [client, asked, record, resting, issued, span] = await Promise.all([
     fetchOverview(id),
     whatIsAsked(),
@@ -229,11 +229,7 @@ const answered = computed(() => {
 
 .ways {
   width: min(760px, 100%);
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px 24px;
   justify-content: space-between;
-  align-items: center;
 }
 
 .ways label {

@@ -3,18 +3,19 @@ import { computed, onMounted, watch } from 'vue'
 import { questions as whatIsAsked, screening, type ScreeningRecord } from '../api/korvel'
 import { useClient } from '../clients/useClient'
 import ProblemNote from '../shared/ProblemNote.vue'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { day, studioDay } from '../shared/words'
 import ClearanceList from './ClearanceList.vue'
 import ConsentList from './ConsentList.vue'
 import DecisionSheet from './DecisionSheet.vue'
 import { summary } from './intake'
 import IntakeQuestions from './IntakeQuestions.vue'
+import { useShortcuts } from '../shared/shortcuts'
 
 /** The intake on the left, what it comes to on the right. */
 const { id, overview, refresh } = useClient()
-const record = useLoad(screening)
-const asked = useLoad(whatIsAsked)
+const record = useAnswer(screening)
+const asked = useAnswer(whatIsAsked)
 onMounted(asked.load)
 watch(id, record.load, { immediate: true })
 
@@ -41,6 +42,13 @@ const clearanceNeeded = computed(
     record.data.value?.decision.clearanceNeeded !== 'none' &&
     !record.data.value?.decision.clearance,
 )
+
+useShortcuts({
+  list: [
+    ['Space', 'on an answer: tick it'],
+    ['Enter', 'save this question and go on to the next'],
+  ],
+})
 </script>
 
 <template>
@@ -112,10 +120,7 @@ const clearanceNeeded = computed(
 
 <style scoped>
 .columns {
-  display: grid;
-  grid-template-columns: minmax(0, 1.45fr) minmax(340px, 1fr);
-  gap: 16px;
-  align-items: start;
+  --columns: minmax(0, 1.45fr) minmax(340px, 1fr);
 }
 
 hr {

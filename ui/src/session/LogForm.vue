@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { onMounted, ref } from 'vue'
-import { asProblem } from '../api/http'
 import { correctLog, keepLogs, type SessionLog, type StopSign } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
 import SelectField from '../shared/SelectField.vue'
 import TextField from '../shared/TextField.vue'
 import TickList from '../shared/TickList.vue'
-import { useFieldMessages } from '../shared/fields'
 import { MODES, options, VOICES } from '../shared/words'
 import { AS_PLANNED, draftOf, freshLog, NO_VOICE, requestOf, type LogOf } from './logDraft'
+import { useSave } from '../shared/save'
 
 /** One session as it was done: logged, or a log put right. */
 const props = defineProps<{
@@ -21,27 +20,23 @@ const props = defineProps<{
 const emit = defineEmits<{ kept: [log: SessionLog, before?: SessionLog]; close: [] }>()
 
 const draft = ref(props.instead ? draftOf(props.instead) : freshLog(props.of))
-const { messages, general, clear, show } = useFieldMessages()
 const effort = ref<{ focus: () => void } | null>(null)
 onMounted(() => effort.value?.focus())
 
-const keeping = ref(false)
-async function keep() {
-  if (keeping.value) return
-  keeping.value = true
-  try {
+const {
+  save: keep,
+  saving: keeping,
+  messages,
+  general,
+} = useSave(
+  async () => {
     const request = requestOf(props.of, draft.value)
-    const log = props.instead
-      ? await correctLog(props.of.clientId, props.instead.id, request)
+    return props.instead
+      ? correctLog(props.of.clientId, props.instead.id, request)
       : (await keepLogs([request])).logs[0]!
-    clear()
-    emit('kept', log, props.instead)
-  } catch (thrown) {
-    show(asProblem(thrown))
-  } finally {
-    keeping.value = false
-  }
-}
+  },
+  { saved: (log) => emit('kept', log, props.instead) },
+)
 const voices = [{ value: NO_VOICE, name: 'not tried' }, ...options(VOICES)]
 const signOptions = props.signs.map(({ id, words }) => ({ id, name: words }))
 </script>
@@ -155,11 +150,5 @@ summary {
   color: var(--teal-deep);
   text-decoration: underline;
   text-underline-offset: 3px;
-}
-
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
 }
 </style>

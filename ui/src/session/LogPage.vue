@@ -2,19 +2,21 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, nextTick, onMounted, reactive, ref, watch } from 'vue'
-import { asProblem, type FieldFault } from '../api/http'
+import { type FieldFault } from '../api/http'
 import { keepLogs, toLog, withdraw, type OpenSession, type SessionLog } from '../api/korvel'
 import LevelStrokes from '../shared/LevelStrokes.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import TickList from '../shared/TickList.vue'
 import { useDraft } from '../shared/draft'
-import { useLoad } from '../shared/load'
-import { offerUndo, undone } from '../shared/undo'
+import { useAnswer } from '../shared/answer'
+import { undone } from '../shared/undo'
 import { clock, effort, figureSpan, MODES, options, VOICES, weekday } from '../shared/words'
 import { freshLog, NO_VOICE, requestOf, type LogDraft } from './logDraft'
+import { useShortcuts } from '../shared/shortcuts'
+import { useSave } from '../shared/save'
 
 /** What is to be logged: a line each, kept with Enter; a class at once, with its exceptions. */
-const { data, problem, load } = useLoad(toLog)
+const { data, problem, load } = useAnswer(toLog)
 onMounted(load)
 watch(undone, () => void load())
 
@@ -25,7 +27,6 @@ const drafts = reactive<Record<string, LogDraft>>({})
 const ticked = ref<string[]>([])
 const opened = ref<string | null>(null)
 const faults = ref<Record<string, FieldFault[]>>({})
-const general = ref('')
 watch(data, (list) => {
   for (const session of list?.sessions ?? []) drafts[key(session)] ??= freshLog(of(session))
   const left = new Set(list?.sessions.map(key))
@@ -77,40 +78,44 @@ function layOver() {
   }
 }
 
-const keeping = ref(false)
-async function keep(sessions: OpenSession[]) {
-  if (keeping.value || !sessions.length) return
-  keeping.value = true
-  const at = lines.value.indexOf(sessions[sessions.length - 1]!)
-  const next = lines.value.slice(at + 1).find((each) => !sessions.includes(each))
-  faults.value = {}
-  general.value = ''
-  try {
-    const { logs } = await keepLogs(
-      sessions.map((session) => requestOf(of(session), draft(session))),
-    )
-    offerUndo(words(logs), async () => {
-      for (const log of logs) await withdraw(log.clientId, 'session-logs', log.id)
-    })
-    opened.value = null
-    await load()
-    if (next) await focus(next)
-  } catch (thrown) {
-    const failure = asProblem(thrown)
-    for (const fault of failure.errors) {
-      const [, place, field] = /^(?:logs\[(\d+)\]\.)?(.*)$/.exec(fault.field)!
-      const session = sessions[Number(place ?? 0)]!
-      ;(faults.value[key(session)] ??= []).push({ ...fault, field: field! })
-    }
-    general.value =
-      failure.findings.map(({ message }) => message).join(' ') ||
-      (failure.errors.length ? '' : failure.message)
-    const first = sessions.find((session) => faults.value[key(session)])
-    if (first) await focus(first, faults.value[key(first)]![0]!.field)
-  } finally {
-    keeping.value = false
-  }
-}
+const {
+  save,
+  saving: keeping,
+  general,
+} = useSave(
+  (sessions: OpenSession[]) => {
+    faults.value = {}
+    return keepLogs(sessions.map((session) => requestOf(of(session), draft(session))))
+  },
+  {
+    undo: ({ logs }) => ({
+      said: words(logs),
+      async back() {
+        for (const log of logs) await withdraw(log.clientId, 'session-logs', log.id)
+      },
+    }),
+    async saved(_, sessions) {
+      opened.value = null
+      const at = lines.value.indexOf(sessions.at(-1)!)
+      const next = lines.value.slice(at + 1).find((each) => !sessions.includes(each))
+      await load()
+      if (next) await focus(next)
+    },
+    async wrong(problem, sessions) {
+      for (const fault of problem.errors) {
+        const [, place, field] = /^(?:logs\[(\d+)\]\.)?(.*)$/.exec(fault.field)!
+        const session = sessions[Number(place ?? 0)]!
+        ;(faults.value[key(session)] ??= []).push({ ...fault, field: field! })
+      }
+      if (problem.findings.length) {
+        general.value = problem.findings.map(({ message }) => message).join(' ')
+      }
+      const first = sessions.find((session) => faults.value[key(session)])
+      if (first) await focus(first, faults.value[key(first)]![0]!.field)
+    },
+  },
+)
+const keep = async (sessions: OpenSession[]) => sessions.length > 0 && save(sessions)
 const words = (logs: SessionLog[]) =>
   logs.length === 1
     ? `${logs[0]!.clientName}: ${logs[0]!.words}.`
@@ -167,6 +172,16 @@ const signs = computed(
 )
 const symptom = (draft: LogDraft) =>
   draft.warnings.some((each) => data.value?.warnings.find(({ id }) => id === each)?.symptom)
+
+useShortcuts({
+  list: [
+    ['Enter', 'in a line: keep it, and on to the next one'],
+    ['Tab', 'to the next figure'],
+    ['↑ ↓', 'the line before, the line after'],
+    ['n', 'on “done”: it was not done'],
+    ['Ctrl Enter', 'keep all that are ticked'],
+  ],
+})
 </script>
 
 <template>

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed, reactive, ref } from 'vue'
-import { asProblem, type Finding } from '../api/http'
 import { decideWeek, type Programme, type WeekReview } from '../api/korvel'
 import Findings from '../shared/Findings.vue'
 import PrincipleNote from '../shared/PrincipleNote.vue'
 import TextField from '../shared/TextField.vue'
-import { typed, useFieldMessages } from '../shared/fields'
+import { typed } from '../shared/fields'
 import { figureSpan } from '../shared/words'
+import { useSave } from '../shared/save'
 
 /** A week is over: what the next one is to be, why, and what the instructor makes of it. */
 const props = defineProps<{ clientId: string; version: number; review: WeekReview }>()
@@ -26,19 +26,25 @@ const form = reactive({
   days: String(props.review.proposed.days),
   reason: '',
 })
-const { messages, general, clear, show } = useFieldMessages()
-const refused = ref<Finding[]>([])
 const next = computed(() => props.review.week + 1)
 const dose = (of: WeekReview['proposed']) =>
   `${figureSpan(of.lowPercent, of.highPercent)} %, ${of.minutes} min × ${of.days}`
 
-const deciding = ref(false)
-async function decide(taken: 'accepted' | 'changed' | 'refused') {
-  if (deciding.value) return
-  deciding.value = true
-  const own = taken === 'changed'
-  try {
-    const after = await decideWeek(props.clientId, next.value, {
+const WORDS = {
+  accepted: 'is as proposed; what comes after is laid out anew.',
+  changed: 'is as you decided; what comes after is laid out anew.',
+  refused: 'stays as the one before it.',
+}
+const {
+  save: decide,
+  saving: deciding,
+  messages,
+  general,
+  refused,
+} = useSave(
+  (taken: keyof typeof WORDS) => {
+    const own = taken === 'changed'
+    return decideWeek(props.clientId, next.value, {
       version: props.version,
       taken,
       reason: form.reason,
@@ -47,22 +53,12 @@ async function decide(taken: 'accepted' | 'changed' | 'refused') {
       minutes: own ? typed(form.minutes) : null,
       days: own ? typed(form.days) : null,
     })
-    clear()
-    const WORDS = {
-      accepted: `Week ${next.value} is as proposed; what comes after is laid out anew.`,
-      changed: `Week ${next.value} is as you decided; what comes after is laid out anew.`,
-      refused: `Week ${next.value} stays as the one before it.`,
-    }
-    emit('decided', after, WORDS[taken])
-  } catch (thrown) {
-    const failure = asProblem(thrown)
-    if (failure.status === 409) emit('stale')
-    refused.value = failure.findings
-    show(failure)
-  } finally {
-    deciding.value = false
-  }
-}
+  },
+  {
+    saved: (after, taken) => emit('decided', after, `Week ${next.value} ${WORDS[taken]}`),
+    wrong: ({ status }) => status === 409 && emit('stale'),
+  },
+)
 </script>
 
 <template>
@@ -200,11 +196,5 @@ async function decide(taken: 'accepted' | 'changed' | 'refused') {
 
 .reason {
   grid-column: span 2;
-}
-
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
 }
 </style>

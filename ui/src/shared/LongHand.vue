@@ -5,6 +5,8 @@ import { asProblem } from '../api/http'
 import type { Working } from '../api/korvel'
 import MethodLink from './MethodLink.vue'
 import { typed } from './fields'
+import { useShortcuts } from './shortcuts'
+import { useAnswerTo } from './answer'
 
 /**
  * A number worked out long hand, as a person would write it; or the other way round: write your own
@@ -18,31 +20,23 @@ const props = defineProps<{
   of: unknown
 }>()
 
-const working = ref<Working | null>(null)
+const { answer: working } = useAnswerTo(
+  () => ({ of: props.of }),
+  // The form beside it says what is wrong; there is no sum until it is mended.
+  () => props.ask(null),
+  { stands: false },
+)
 const checking = ref(false)
 const figures = ref<string[]>([])
 const check = ref<Working['check']>(null)
 const fault = ref('')
 
-let latest = 0
-watch(
-  () => props.of,
-  async () => {
-    const mine = ++latest
-    try {
-      const answer = await props.ask(null)
-      if (mine !== latest) return
-      working.value = answer
-      figures.value = answer.lines.map(() => '')
-      check.value = null
-      fault.value = ''
-    } catch {
-      // The form beside it says what is wrong; there is no sum until it is mended.
-      if (mine === latest) working.value = null
-    }
-  },
-  { immediate: true, deep: true },
-)
+watch(working, (sum) => {
+  if (!sum) return
+  figures.value = sum.lines.map(() => '')
+  check.value = null
+  fault.value = ''
+})
 
 const inputs = ref<HTMLInputElement[]>([])
 async function begin() {
@@ -76,6 +70,10 @@ const verdict = computed(() => {
   return check.value.right.length
     ? 'Right so far; the steps left empty were passed over.'
     : 'Nothing is written yet.'
+})
+
+useShortcuts({
+  list: [['Enter', 'in “Check my sum”: check the figures']],
 })
 </script>
 
@@ -155,13 +153,6 @@ const verdict = computed(() => {
   gap: 10px;
 }
 
-.heading {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  justify-content: space-between;
-}
-
 ol {
   display: grid;
 }
@@ -236,15 +227,7 @@ input {
   font-size: 0.92rem;
 }
 
-.fault {
-  color: var(--wine);
-  font-weight: 600;
-}
-
 .ways {
-  display: flex;
-  gap: 14px;
-  align-items: center;
   margin-top: 10px;
 }
 

@@ -27,10 +27,4 @@ defineEmits<{ retry: [] }>()
   max-width: 640px;
   border-left: 4px solid var(--wine);
 }
-
-.ways {
-  display: flex;
-  gap: 16px;
-  align-items: center;
-}
 </style>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import type { Span } from '../api/korvel'
-import Ruler, { type RulerRow } from './Ruler.vue'
+import type { RulerRow } from './ruler/layout'
+import Ruler from './ruler/Ruler.vue'
 import { rulerRow } from './spans'
 import { span as range } from './words'
+import { useAnswerTo } from './answer'
 
 /** Two spans on one axis, and what moves between them: a target, and every band. */
 const props = defineProps<{
@@ -15,21 +17,16 @@ const props = defineProps<{
   labels: [string, string]
 }>()
 
-const rows = ref<RulerRow[]>([])
 const cursor = ref<number>()
-let latest = 0
-watch(
-  () => [props.before, props.after, props.aim, props.capBpm] as const,
-  async ([before, after, aim, cap]) => {
-    const mine = ++latest
-    const both = await Promise.all([
+const { answer } = useAnswerTo(
+  () => ({ before: props.before, after: props.after, aim: props.aim, cap: props.capBpm }),
+  ({ before, after, aim, cap }) =>
+    Promise.all([
       rulerRow(props.labels[0], before, aim, cap),
       rulerRow(props.labels[1], after, aim, cap),
-    ])
-    if (mine === latest) rows.value = both.filter((row) => row !== null)
-  },
-  { immediate: true },
+    ]),
 )
+const rows = computed(() => (answer.value ?? []).flatMap((row) => row ?? []))
 
 interface Move {
   name: string

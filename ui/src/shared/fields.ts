@@ -8,6 +8,8 @@ export function typed(text: string): number | string | null {
   return /^-?\d+(\.\d+)?$/.test(trimmed) ? Number(trimmed) : trimmed
 }
 
+export type FieldMessages = ReturnType<typeof useFieldMessages>
+
 /** The messages at the fields of one form. */
 export function useFieldMessages() {
   const messages = ref<Record<string, string>>({})

@@ -1,9 +1,7 @@
-import { ref, watch } from 'vue'
+import { useKeptSwitch } from './kept'
 
 /** Whether the clocks and the practice pulse are heard; kept on this machine. */
-const KEPT = 'korvel.sound'
-export const soundOn = ref(localStorage.getItem(KEPT) !== 'off')
-watch(soundOn, (on) => localStorage.setItem(KEPT, on ? 'on' : 'off'))
+export const soundOn = useKeptSwitch('korvel.sound')
 
 let context: AudioContext | undefined
 

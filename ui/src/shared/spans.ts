@@ -1,5 +1,5 @@
 import { targetOf, zonesOf, type Span, type Zones } from '../api/korvel'
-import type { RulerRow } from './Ruler.vue'
+import type { RulerRow } from './ruler/layout'
 
 /** The bands of a scheme on a span; none where the span is too small to steer by. */
 export function zonesOn(

@@ -79,10 +79,13 @@ export const KINDS = {
   points: { name: 'Single rates', meaning: 'One figure for each band.' },
 } as const
 
+/** A figure, or what stands in its field. */
+type Figure = number | string | null
+
 /** The bands of a scheme as its school writes them down. */
 export function schemeFigures(scheme: {
   basis: keyof typeof BASES
-  bands: { name: string; low: number; high: number; rpe20: number[] | null }[]
+  bands: { name: string; low: Figure; high: Figure; rpe20?: number[] | null }[]
 }): string {
   return scheme.bands
     .map(({ name, low, high, rpe20 }) => {
@@ -184,6 +187,10 @@ export const PAPERS = {
 } as const
 
 export const CARD_SIZES = { wallet: 'Wallet', a6: 'A6', a5: 'A5' } as const
+
+/** What was said, where it is one of these words. */
+export const oneOf = <K extends string>(words: Record<K, unknown>, said: unknown): K | undefined =>
+  typeof said === 'string' && Object.hasOwn(words, said) ? (said as K) : undefined
 
 /** The words as options to choose from, all of them or those of some keys. */
 export function options<K extends string>(

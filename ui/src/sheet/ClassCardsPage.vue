@@ -1,24 +1,24 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { asProblem } from '../api/http'
-import { cardsOf, clientNames, type SheetOfCards } from '../api/korvel'
+import { cardsOf, clientNames } from '../api/korvel'
 import Findings from '../shared/Findings.vue'
 import PeoplePicker from '../shared/PeoplePicker.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
-import { useFieldMessages } from '../shared/fields'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { day } from '../shared/words'
 import CardLook from './CardLook.vue'
 import SheetFrame from './SheetFrame.vue'
 import { useCardsRequest, useLook } from './cardLook'
 import { useSheet } from './useSheet'
+import { useShortcuts } from '../shared/shortcuts'
+import { useAnswerTo } from '../shared/answer'
 
 /** Everyone's latest card on as few sheets as hold them, to cut out before the class. */
 const route = useRoute()
 const router = useRouter()
-const everyone = useLoad(clientNames)
+const everyone = useAnswer(clientNames)
 onMounted(() => everyone.load())
 const people = computed(() => everyone.data.value?.clients ?? [])
 
@@ -27,43 +27,25 @@ watch(chosen, () => void router.replace({ query: { ...route.query, client: chose
 
 const look = useLook('a4')
 const request = useCardsRequest(look, chosen, null)
-const found = shallowRef<SheetOfCards | null>(null)
-/** What the sheet is asked for; nothing where no card would lie on it. */
-const printable = shallowRef<(typeof request)['value'] | null>(null)
-const refused = useFieldMessages()
-let latest = 0
-/** Who has a card comes first, then the sheet. */
-watch(
-  request,
-  async (asked) => {
-    const mine = ++latest
-    if (!asked.clients.length) {
-      found.value = printable.value = null
-      refused.clear()
-      return
-    }
-    try {
-      const answer = await cardsOf(asked)
-      if (mine !== latest) return
-      found.value = answer
-      printable.value = answer.cards.length ? asked : null
-      refused.clear()
-    } catch (thrown) {
-      if (mine !== latest) return
-      found.value = printable.value = null
-      refused.show(asProblem(thrown))
-    }
-  },
-  { immediate: true },
+/** Who has a card comes first, then the sheet; there is none where no card would lie on it. */
+const cards = useAnswerTo(
+  () => (request.value.clients.length ? request.value : null),
+  async (asked) => ({ asked, ...(await cardsOf(asked)) }),
+  { stands: false },
 )
-const sheet = useSheet('cards', () => printable.value)
+const found = cards.answer
+const sheet = useSheet('cards', () => (found.value?.cards.length ? found.value.asked : null))
 const { page, behind, making } = sheet
-const messages = computed(() => ({ ...sheet.messages.value, ...refused.messages.value }))
-const general = computed(() => refused.general.value || sheet.general.value)
+const messages = computed(() => ({ ...sheet.messages.value, ...cards.messages.value }))
+const general = computed(() => cards.general.value || sheet.general.value)
 
 const late = computed(() => found.value?.cards.filter((each) => each.renewDue) ?? [])
 const held = computed(() => found.value?.cards.filter((each) => each.ratesSuspended.length) ?? [])
 const many = (count: number, one: string, more: string) => `${count} ${count === 1 ? one : more}`
+
+useShortcuts({
+  list: [['Enter', 'in the search: tick the one found, or untick them']],
+})
 </script>
 
 <template>
@@ -151,10 +133,7 @@ const many = (count: number, one: string, more: string) => `${count} ${count ===
 
 <style scoped>
 .columns {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1.15fr);
-  gap: 16px;
-  align-items: start;
+  --columns: minmax(0, 1fr) minmax(0, 1.15fr);
 }
 
 .look {
@@ -170,11 +149,5 @@ const many = (count: number, one: string, more: string) => `${count} ${count ===
 .first {
   justify-items: start;
   max-width: 560px;
-}
-
-@media (max-width: 900px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
 import Button from 'primevue/button'
-import { onBeforeUnmount, onMounted, ref } from 'vue'
+import { ref } from 'vue'
+import { useShortcuts } from '../shared/shortcuts'
 
 /** A sheet as it will be printed, as large as there is room for; printed as it is, not this page. */
 defineProps<{ page: string; title: string; behind: boolean; making: boolean }>()
@@ -10,7 +12,7 @@ const box = ref<HTMLElement | null>(null)
 const frame = ref<HTMLIFrameElement | null>(null)
 /** The size of the document, in pixels at its true size. */
 const size = ref({ width: 800, height: 600 })
-const room = ref(800)
+const { width: room } = useElementSize(box, { width: 800, height: 600 })
 const scale = () => Math.min(1, room.value / size.value.width)
 
 function measure() {
@@ -22,17 +24,6 @@ function measure() {
     height: Math.ceil(document.body.getBoundingClientRect().height) + 2,
   }
 }
-const watcher = new ResizeObserver(([entry]) => {
-  room.value = entry!.contentRect.width
-})
-onMounted(() => {
-  watcher.observe(box.value!)
-  window.addEventListener('keydown', onKey)
-})
-onBeforeUnmount(() => {
-  watcher.disconnect()
-  window.removeEventListener('keydown', onKey)
-})
 
 async function print() {
   const shown = frame.value?.contentWindow
@@ -40,11 +31,7 @@ async function print() {
   shown?.print()
 }
 /** The browser's own key prints the sheet as well, not the page around it. */
-function onKey(event: KeyboardEvent) {
-  if (event.key.toLowerCase() !== 'p' || !(event.ctrlKey || event.metaKey)) return
-  event.preventDefault()
-  void print()
-}
+useShortcuts({ list: [['Ctrl P', 'print the sheet']], act: { 'Ctrl+p': print }, inFields: true })
 </script>
 
 <template>
@@ -84,13 +71,6 @@ function onKey(event: KeyboardEvent) {
   grid-template-columns: minmax(0, 1fr);
   gap: 10px;
   align-content: start;
-}
-
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 10px;
-  align-items: center;
 }
 
 .ways p {

@@ -1,6 +1,6 @@
 import { computed, reactive, watch, type Ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { CARD_SIZES, PAPERS } from '../shared/words'
+import { CARD_SIZES, PAPERS, oneOf } from '../shared/words'
 
 /** How cards are to look. */
 export interface Look {
@@ -23,7 +23,7 @@ export function useLook(paper: Look['paper']): Look {
   const said = (name: string) => String(route.query[name] ?? '')
   const windows = said('windows').split(' ').filter(Boolean).map(Number)
   const look = reactive<Look>({
-    size: said('size') in CARD_SIZES ? (said('size') as Look['size']) : 'a6',
+    size: oneOf(CARD_SIZES, said('size')) ?? 'a6',
     paper: CARD_PAPERS.some(({ value }) => value === said('paper'))
       ? (said('paper') as Look['paper'])
       : paper,

@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import MultiSelect from 'primevue/multiselect'
-import { computed, nextTick, onMounted, reactive, ref, watch } from 'vue'
+import { computed, nextTick, onMounted, reactive, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { asProblem, type Problem } from '../api/http'
 import {
@@ -11,19 +11,21 @@ import {
   clientNames,
   oneScheme,
   tryScheme,
-  type Scheme,
-  type SchemeTrial,
   type WrittenScheme,
 } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
-import Ruler, { type RulerRow } from '../shared/Ruler.vue'
+import type { RulerRow } from '../shared/ruler/layout'
+import Ruler from '../shared/ruler/Ruler.vue'
 import TextField from '../shared/TextField.vue'
 import { useDraft } from '../shared/draft'
 import { useFieldMessages } from '../shared/fields'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { BASES, KINDS, options, schemeFigures } from '../shared/words'
 import { addBand, draftOf, emptyDraft, fromFile, requestOf, type SchemeDraft } from './draft'
+import { useShortcuts } from '../shared/shortcuts'
+import { toFirstFault, useSave } from '../shared/save'
+import { useAnswerTo } from '../shared/answer'
 
 /** A scheme of the studio's own: its bands, and at once what they come to for one or several clients. */
 const props = defineProps<{ scheme: string }>()
@@ -36,7 +38,6 @@ const draft = reactive<SchemeDraft>(emptyDraft())
 const version = ref(0)
 const ready = ref(false)
 const problem = ref<Problem | null>(null)
-const saving = ref(false)
 const kept = useDraft(
   () => `scheme ${props.scheme} ${version.value}`,
   () => ({ ...draft }),
@@ -84,43 +85,28 @@ const bases = options(
   ['reserve', 'maximum', 'resting', 'threshold'],
 )
 
-// The preview: the latest answer wins; while something is wrong, the last one stands.
-const everyone = useLoad(clientNames)
+const everyone = useAnswer(clientNames)
 void everyone.load()
 const people = computed(() => everyone.data.value?.clients ?? [])
 const tried = ref<string[]>([])
 const MOST = 6
-const trial = ref<SchemeTrial | null>(null)
-const behind = ref(false)
-const { messages, general, clear, show } = useFieldMessages()
-const cursor = ref<number>()
-let latest = 0
-watch(
-  [() => JSON.stringify(requestOf(draft)), tried, ready],
-  async () => {
-    if (!ready.value) return
-    const mine = ++latest
-    const request = requestOf(draft)
-    // Names are missing at first, and the preview does not wait for them.
-    const named = {
-      ...request,
-      name: request.name.trim() || 'Preview',
-      bands: request.bands.map((each, n) => ({ ...each, name: each.name.trim() || `${n + 1}` })),
-    }
-    try {
-      const answer = await tryScheme(named, tried.value)
-      if (mine !== latest) return
-      trial.value = answer
-      behind.value = false
-      clear()
-    } catch (thrown) {
-      if (mine !== latest) return
-      behind.value = true
-      show(asProblem(thrown))
-    }
-  },
-  { deep: true },
+/** Names are missing at first, and the preview does not wait for them. */
+function named() {
+  const request = requestOf(draft)
+  return {
+    ...request,
+    name: request.name.trim() || 'Preview',
+    bands: request.bands.map((each, n) => ({ ...each, name: each.name.trim() || `${n + 1}` })),
+  }
+}
+const form = useFieldMessages()
+const { messages, general } = form
+const { answer: trial, behind } = useAnswerTo(
+  () => (ready.value ? { scheme: named(), on: tried.value } : null),
+  ({ scheme, on }) => tryScheme(scheme, on),
+  { form },
 )
+const cursor = ref<number>()
 const rows = computed<RulerRow[]>(() =>
   (trial.value?.rows ?? []).flatMap((row) =>
     row.zones
@@ -135,49 +121,36 @@ const rows = computed<RulerRow[]>(() =>
 )
 const without = computed(() => (trial.value?.rows ?? []).filter((row) => !row.zones))
 
-const theirs = ref<Scheme | null>(null)
-async function save(over = version.value) {
-  if (saving.value) return
-  saving.value = true
-  try {
-    if (isNew.value) await addScheme(requestOf(draft))
-    else await changeScheme(props.scheme, over, requestOf(draft))
-    await router.push('/studio')
-  } catch (thrown) {
-    const failure = asProblem(thrown)
-    theirs.value = failure.status === 409 ? (failure.current as Scheme) : null
-    show(failure)
-    requestAnimationFrame(() =>
-      document.querySelector<HTMLElement>('form [aria-invalid="true"]')?.focus(),
-    )
-  } finally {
-    saving.value = false
-  }
-}
+const { save, saving, theirs } = useSave(
+  (over: number) =>
+    isNew.value ? addScheme(requestOf(draft)) : changeScheme(props.scheme, over, requestOf(draft)),
+  { form, saved: () => router.push('/studio'), wrong: toFirstFault },
+)
+type Parts = Parameters<typeof schemeFigures>[0] & Pick<WrittenScheme, 'name' | 'serves' | 'kind'>
 /** What is theirs and not mine, part by part. */
 const differing = computed(() => {
   if (!theirs.value) return []
-  const parts = (scheme: WrittenScheme): [string, string][] => [
+  const parts = (scheme: Parts): [string, string][] => [
     ['Name', scheme.name],
     ['When it serves', scheme.serves || 'nothing'],
     ['Its bands are', KINDS[scheme.kind].name],
     ['Counted in', BASES[scheme.basis].name],
     ['Bands', schemeFigures(scheme)],
   ]
-  const written = requestOf(draft)
-  const mine = parts({
-    ...written,
-    bands: written.bands.map((each) => ({ ...each, rpe20: null })),
-  } as unknown as WrittenScheme)
+  const mine = parts(requestOf(draft))
   return parts(theirs.value).filter(([, text], at) => text !== mine[at]![1])
 })
 function takeTheirs() {
   version.value = theirs.value!.version ?? 0
   layOut(draftOf(theirs.value!))
   theirs.value = null
-  clear()
+  form.clear()
 }
 const at = (n: number, field: string) => messages.value[`bands[${n}].${field}`]
+
+useShortcuts({
+  list: [['Enter', 'in a field: save the scheme']],
+})
 </script>
 
 <template>
@@ -224,7 +197,7 @@ const at = (n: number, field: string) => messages.value[`bands[${n}].${field}`]
         </p>
       </section>
 
-      <form class="sheet stack" novalidate aria-label="The scheme" @submit.prevent="save()">
+      <form class="sheet stack" novalidate aria-label="The scheme" @submit.prevent="save(version)">
         <div class="head">
           <TextField
             ref="nameField"
@@ -370,13 +343,6 @@ const at = (n: number, field: string) => messages.value[`bands[${n}].${field}`]
   gap: 12px 24px;
 }
 
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0;
-  min-width: 0;
-}
-
 legend {
   font-weight: 650;
   padding: 0;
@@ -407,21 +373,6 @@ li {
 
 li .fault {
   grid-column: 2 / -1;
-}
-
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-}
-
-.conflict {
-  border-color: var(--wine);
-}
-
-.fault {
-  color: var(--wine);
-  font-weight: 600;
 }
 
 @media (max-width: 760px) {

@@ -13,25 +13,28 @@ import {
   zonesOf,
   type RpeFamily,
   type Scheme,
-  type Zones,
 } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
 import LevelStrokes from '../shared/LevelStrokes.vue'
 import OutlineShelf from '../outline/OutlineShelf.vue'
 import MethodLink from '../shared/MethodLink.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
-import Ruler from '../shared/Ruler.vue'
+import Ruler from '../shared/ruler/Ruler.vue'
 import SelectField from '../shared/SelectField.vue'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { loadMethods, theMethods } from '../shared/methods'
 import { loadStudio } from '../shared/studio'
-import { offerUndo, undone } from '../shared/undo'
+import { undone } from '../shared/undo'
 import { BASES, effort, FAMILIES, KINDS, schemeFigures } from '../shared/words'
 import { draftOf, fromFile } from './draft'
+import { useShortcuts } from '../shared/shortcuts'
+import { useSave } from '../shared/save'
+import { useAnswerTo } from '../shared/answer'
+import { useFieldMessages } from '../shared/fields'
 
 /** What the studio has chosen for everyone, and its own schemes of bands. */
 const router = useRouter()
-const { data, problem, load } = useLoad(schemes)
+const { data, problem, load } = useAnswer(schemes)
 watch(undone, () => load(), { immediate: true })
 onMounted(loadMethods)
 
@@ -44,56 +47,53 @@ const families = (['ratio', 'linear'] as const).map((value) => ({
   name: `${FAMILIES[value].name}: ${FAMILIES[value].meaning}`,
 }))
 
-const fault = ref('')
-async function choose(scheme: string, rpeFamily: RpeFamily) {
-  const before = data.value!
-  try {
-    const { version } = await chooseWays(before.version, scheme, rpeFamily)
-    offerUndo('The studio’s choice is changed.', async () => {
-      await chooseWays(version, before.studio, before.rpeFamily)
-      await loadStudio()
-    })
-    fault.value = ''
-    await Promise.all([load(), loadStudio()])
-  } catch (thrown) {
-    fault.value = asProblem(thrown).message
-    await load()
-  }
-}
+const onPage = useFieldMessages()
+const { general: fault } = onPage
+const { save: choose } = useSave(
+  async (scheme: string, rpeFamily: RpeFamily) => {
+    const before = data.value!
+    return { before, after: await chooseWays(before.version, scheme, rpeFamily) }
+  },
+  {
+    form: onPage,
+    undo: ({ before, after }) => ({
+      said: 'The studio’s choice is changed.',
+      async back() {
+        await chooseWays(after.version, before.studio, before.rpeFamily)
+        await loadStudio()
+      },
+    }),
+    saved: () => Promise.all([load(), loadStudio()]),
+    wrong: () => load(),
+  },
+)
 
 /** The studio's bands on an example. */
-const example = ref<Zones | null>(null)
-watch(
-  () => [data.value?.studio, data.value?.rpeFamily, data.value?.version],
-  async ([scheme, rpeFamily]) => {
-    if (!scheme) return
-    example.value = await zonesOf({
+const { answer: example } = useAnswerTo(
+  () => data.value,
+  ({ studio, rpeFamily }) =>
+    zonesOf({
       restingBpm: 60,
       maximumBpm: 180,
-      scheme: String(scheme),
-      rpeFamily: rpeFamily as RpeFamily,
+      scheme: studio,
+      rpeFamily,
       lowerThresholdBpm: 126,
       upperThresholdBpm: 156,
       restingStandardErrorBpm: null,
       maximumStandardErrorBpm: null,
       capBpm: null,
-    }).catch(() => null)
-  },
+    }),
+  { stands: false },
 )
 
-async function putAway(scheme: Scheme) {
-  try {
-    const away = await archiveScheme(scheme.id, scheme.version!, true)
-    offerUndo(
-      `${scheme.name} is put away.`,
-      async () => void (await archiveScheme(scheme.id, away.version!, false)),
-    )
-    fault.value = ''
-    await load()
-  } catch (thrown) {
-    fault.value = asProblem(thrown).message
-  }
-}
+const { save: putAway } = useSave(({ id, version }: Scheme) => archiveScheme(id, version!, true), {
+  form: onPage,
+  undo: (away, { id, name }) => ({
+    said: `${name} is put away.`,
+    back: () => archiveScheme(id, away.version!, false),
+  }),
+  saved: () => load(),
+})
 
 const picker = ref<HTMLInputElement | null>(null)
 const faults = ref<FieldFault[]>([])
@@ -117,6 +117,10 @@ async function read(event: Event) {
       : [{ field: 'file', message: failure.message, accepted: '' }]
   }
 }
+
+useShortcuts({
+  list: [['Enter', 'on a scheme: open it']],
+})
 </script>
 
 <template>
@@ -277,34 +281,12 @@ async function read(event: Event) {
   align-items: center;
 }
 
-.heading {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 16px;
-  align-items: center;
-  justify-content: space-between;
-}
-
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 14px;
-  align-items: center;
-}
-
-.scroll {
-  /* What is hidden from sight in it stays within it. */
-  position: relative;
-  overflow-x: auto;
-}
-
 table {
-  border-collapse: collapse;
+  width: auto;
 }
 
 th,
 td {
-  text-align: left;
   padding: 6px 18px 6px 10px;
   white-space: nowrap;
   border-top: 1px solid var(--line);
@@ -312,9 +294,6 @@ td {
 
 thead th {
   border-top: 0;
-  font-size: 0.8rem;
-  font-weight: 550;
-  color: var(--ink-quiet);
 }
 
 tbody th .strokes {
@@ -352,11 +331,6 @@ tbody th .strokes {
 code {
   font-family: var(--mono);
   font-weight: 650;
-}
-
-.fault {
-  color: var(--wine);
-  font-weight: 600;
 }
 
 @media (max-width: 760px) {

@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, watch } from 'vue'
+import { computed, onMounted, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { today, type TodayRow } from '../api/korvel'
 import ProblemNote from '../shared/ProblemNote.vue'
-import { meantForField, singleKeys } from '../shared/keys'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { undone } from '../shared/undo'
 import { longWeekday, OUTCOMES } from '../shared/words'
+import { useShortcuts } from '../shared/shortcuts'
 
 /** Who is to be checked in, who must not train, who is due for what: a letter leads to each. */
 const router = useRouter()
-const { data, problem, load } = useLoad(today)
+const { data, problem, load } = useAnswer(today)
 onMounted(load)
 watch(undone, () => void load())
 
@@ -55,16 +55,13 @@ const groups = computed<Group[]>(() => {
 /** Who comes on the left, who needs something first on the right. */
 const columns = computed(() => [groups.value.slice(0, 2), groups.value.slice(2)])
 
-function onKey(event: KeyboardEvent) {
-  if (event.ctrlKey || event.metaKey || event.altKey || !singleKeys.value) return
-  if (meantForField(event.target) || document.querySelector('[role="dialog"]')) return
-  const row = groups.value.flatMap((group) => group.rows).find((each) => each.letter === event.key)
-  if (!row) return
-  event.preventDefault()
-  void router.push(to(row))
-}
-onMounted(() => window.addEventListener('keydown', onKey))
-onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+useShortcuts({
+  list: [['a b c …', 'the letter beside a name: open it']],
+  act: (key) => {
+    const row = groups.value.flatMap((group) => group.rows).find(({ letter }) => letter === key)
+    return row && (() => router.push(to(row)))
+  },
+})
 
 const title = computed(() => (data.value ? longWeekday(data.value.date) : ''))
 </script>
@@ -166,13 +163,6 @@ header {
   padding: 2px 0;
 }
 
-.columns {
-  display: grid;
-  grid-template-columns: repeat(2, minmax(0, 1fr));
-  gap: 16px;
-  align-items: start;
-}
-
 .together {
   float: right;
   font-size: 0.88rem;
@@ -257,11 +247,5 @@ kbd {
   gap: 10px;
   max-width: 560px;
   padding: 28px;
-}
-
-@media (max-width: 980px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

@@ -4,7 +4,7 @@ import type { Prescribable, Zones } from '../api/korvel'
 import CsvLink from '../shared/CsvLink.vue'
 import LevelStrokes from '../shared/LevelStrokes.vue'
 import MethodLink from '../shared/MethodLink.vue'
-import { holds } from '../shared/rulerDrawing'
+import { holds } from '../shared/ruler/drawing'
 import { effort, span } from '../shared/words'
 
 /** What each band of a scheme is: rates, counts, effort, voice. A band's name opens its sum. */
@@ -121,27 +121,17 @@ const reasons = computed(() => {
 
 <style scoped>
 .scroll {
-  overflow-x: auto;
   margin-top: 8px;
-}
-
-table {
-  border-collapse: collapse;
-  width: 100%;
 }
 
 th,
 td {
-  text-align: left;
   padding: 8px 10px;
   border-bottom: 1px solid var(--line);
   white-space: nowrap;
 }
 
 thead th {
-  font-size: 0.8rem;
-  font-weight: 550;
-  color: var(--ink-quiet);
   padding-top: 4px;
 }
 

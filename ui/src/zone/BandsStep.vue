@@ -3,29 +3,29 @@ import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { asProblem } from '../api/http'
 import { bands, chooseScheme, schemes, undoRecord, type Mode } from '../api/korvel'
 import { useClient } from '../clients/useClient'
 import Findings from '../shared/Findings.vue'
 import MethodLink from '../shared/MethodLink.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
-import Ruler from '../shared/Ruler.vue'
-import { useLoad } from '../shared/load'
-import { offerUndo, undone } from '../shared/undo'
-import { MODES, options } from '../shared/words'
+import Ruler from '../shared/ruler/Ruler.vue'
+import { useAnswer } from '../shared/answer'
+import { undone } from '../shared/undo'
+import { MODES, options, oneOf } from '../shared/words'
 import BandTable from './BandTable.vue'
 import ThresholdsSheet from './ThresholdsSheet.vue'
+import { useSave } from '../shared/save'
 
 /** The client's span on the ruler in one school, and what each of its bands is. */
 const { id, overview } = useClient()
 const route = useRoute()
 const router = useRouter()
-const { data, problem, load } = useLoad(bands)
-const shelf = useLoad(schemes)
+const { data, problem, load } = useAnswer(bands)
+const shelf = useAnswer(schemes)
 
 /** The school that is looked at; empty is the one in use. */
 const asked = ref(String(route.query.scheme ?? ''))
-const mode = ref<Mode>(String(route.query.mode ?? '') in MODES ? (route.query.mode as Mode) : 'run')
+const mode = ref<Mode>(oneOf(MODES, route.query.mode) ?? 'run')
 const fetchBands = () => load(id.value, asked.value, mode.value)
 watch([id, () => overview.value?.client.version, asked, mode, undone], fetchBands, {
   immediate: true,
@@ -44,26 +44,23 @@ const shown = computed({
 })
 const first = computed(() => overview.value?.client.name.split(' ')[0] ?? 'this client')
 
-const fault = ref('')
-async function use(scheme: string | null) {
-  const whose = id.value
-  try {
-    const { choiceId } = await chooseScheme(whose, scheme)
-    offerUndo(
-      scheme === null
-        ? `${first.value} is shown the studio's bands again.`
-        : `${first.value}'s bands are shown as ${nameOf(scheme)}.`,
-      async () => {
-        if (choiceId) await undoRecord(whose, 'scheme-choices', choiceId)
-      },
-    )
-    fault.value = ''
-    asked.value = ''
-    await fetchBands()
-  } catch (thrown) {
-    fault.value = asProblem(thrown).message
-  }
-}
+const { save: choose, general: fault } = useSave(
+  (whose: string, scheme: string | null) => chooseScheme(whose, scheme),
+  {
+    undo: ({ choiceId }, whose, scheme) => ({
+      said:
+        scheme === null
+          ? `${first.value} is shown the studio's bands again.`
+          : `${first.value}'s bands are shown as ${nameOf(scheme)}.`,
+      back: async () => choiceId && undoRecord(whose, 'scheme-choices', choiceId),
+    }),
+    saved() {
+      asked.value = ''
+      return fetchBands()
+    },
+  },
+)
+const use = (scheme: string | null) => choose(id.value, scheme)
 
 /** The same figures on the desk, where every number is worked out long hand. */
 function onDesk(band: string) {
@@ -244,10 +241,7 @@ const toPrescription = (low?: number, high?: number) => ({
 }
 
 .heading {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 16px;
-  align-items: center;
+  justify-content: start;
 }
 
 .school {
@@ -263,17 +257,5 @@ const toPrescription = (low?: number, high?: number) => ({
   display: flex;
   gap: 10px;
   align-items: baseline;
-}
-
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 14px;
-  align-items: center;
-}
-
-.fault {
-  color: var(--wine);
-  font-weight: 600;
 }
 </style>

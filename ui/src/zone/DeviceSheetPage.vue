@@ -8,24 +8,23 @@ import Findings from '../shared/Findings.vue'
 import LevelStrokes from '../shared/LevelStrokes.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import SelectField from '../shared/SelectField.vue'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { useTitle } from '../shared/title'
-import { day, MODES, options } from '../shared/words'
+import { day, MODES, options, oneOf } from '../shared/words'
 
 /** What a client types into a watch or bike computer of their own: to read off or to print. */
 const props = defineProps<{ id: string }>()
 const route = useRoute()
-const asked = String(route.query.mode ?? 'run')
-const mode = ref<Mode>(asked in MODES ? (asked as Mode) : 'run')
+const mode = ref<Mode>(oneOf(MODES, route.query.mode) ?? 'run')
 /** Empty is the one in use for this client. */
 const scheme = ref('')
 const shown = computed({
   get: () => scheme.value || (data.value?.scheme ?? ''),
   set: (chosen) => (scheme.value = chosen),
 })
-const { data, problem, load } = useLoad(deviceSheet)
+const { data, problem, load } = useAnswer(deviceSheet)
 useTitle(() => data.value?.clientName)
-const known = useLoad(methods)
+const known = useAnswer(methods)
 void known.load()
 watch([() => props.id, mode, scheme], () => load(props.id, scheme.value, mode.value), {
   immediate: true,
@@ -147,9 +146,7 @@ const print = () => window.print()
 }
 
 .ways {
-  display: flex;
   justify-content: space-between;
-  align-items: center;
 }
 
 .pick {
@@ -200,15 +197,6 @@ small {
   font-size: 2.1rem;
   line-height: 1.1;
   font-weight: 700;
-}
-
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-
-th {
-  text-align: left;
 }
 
 thead th {

@@ -90,20 +90,11 @@ const called = computed(() =>
 
 <style scoped>
 .scroll {
-  /* What is hidden from sight in it stays within it. */
-  position: relative;
-  overflow-x: auto;
   margin-top: 6px;
-}
-
-table {
-  border-collapse: collapse;
-  width: 100%;
 }
 
 th,
 td {
-  text-align: left;
   vertical-align: top;
   padding: 6px 12px 6px 0;
   white-space: nowrap;
@@ -111,12 +102,6 @@ td {
 
 tbody {
   border-top: 1px solid var(--line);
-}
-
-thead th {
-  font-size: 0.8rem;
-  font-weight: 550;
-  color: var(--ink-quiet);
 }
 
 tbody th {

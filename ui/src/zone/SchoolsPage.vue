@@ -6,15 +6,15 @@ import { schools, type Mode } from '../api/korvel'
 import { useClient } from '../clients/useClient'
 import Findings from '../shared/Findings.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
-import { useLoad } from '../shared/load'
-import { MODES, options } from '../shared/words'
+import { useAnswer } from '../shared/answer'
+import { MODES, options, oneOf } from '../shared/words'
 import SchoolsSheet from './SchoolsSheet.vue'
 
 /** Every school of zones for one client, side by side. */
 const { id, overview } = useClient()
 const route = useRoute()
-const mode = ref<Mode>(String(route.query.mode ?? '') in MODES ? (route.query.mode as Mode) : 'run')
-const { data, problem, load } = useLoad(schools)
+const mode = ref<Mode>(oneOf(MODES, route.query.mode) ?? 'run')
+const { data, problem, load } = useAnswer(schools)
 watch([id, () => overview.value?.client.version, mode], () => load(id.value, mode.value), {
   immediate: true,
 })

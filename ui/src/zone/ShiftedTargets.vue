@@ -108,17 +108,6 @@ const moved = (by: number) => (by === 0 ? '0' : by > 0 ? `+${by}` : `−${-by}`)
 </template>
 
 <style scoped>
-.scroll {
-  /* What is hidden from sight in it stays within it. */
-  position: relative;
-  overflow-x: auto;
-}
-
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-
 th,
 td {
   text-align: left;
@@ -129,9 +118,6 @@ td {
 
 thead th {
   border-top: 0;
-  font-size: 0.8rem;
-  font-weight: 550;
-  color: var(--ink-quiet);
 }
 
 tbody th {

@@ -1,30 +1,24 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed, reactive, ref, watch } from 'vue'
-import { asProblem } from '../api/http'
-import {
-  keepThresholds,
-  thresholds,
-  undoRecord,
-  withdraw,
-  type Mode,
-  type Thresholds,
-} from '../api/korvel'
+import { keepThresholds, thresholds, type Mode, type Thresholds } from '../api/korvel'
 import { useClient } from '../clients/useClient'
 import ChoiceField from '../shared/ChoiceField.vue'
 import Findings from '../shared/Findings.vue'
 import TextField from '../shared/TextField.vue'
 import { typed, useFieldMessages } from '../shared/fields'
-import { useLoad } from '../shared/load'
+import { useAnswer } from '../shared/answer'
 import { theStudio } from '../shared/studio'
-import { offerUndo, undone } from '../shared/undo'
+import { undone } from '../shared/undo'
 import { day, MODES } from '../shared/words'
+import { useSave } from '../shared/save'
+import { useRecords } from '../shared/records'
 
 /** The two measured rates some schools count from: on record, and entered. */
 const props = defineProps<{ mode: Mode }>()
 const emit = defineEmits<{ changed: [] }>()
 const { id, overview } = useClient()
-const { data, load } = useLoad(thresholds)
+const { data, load } = useAnswer(thresholds)
 const fetchThem = () => load(id.value, props.mode)
 watch([id, () => props.mode, undone], fetchThem, { immediate: true })
 
@@ -34,41 +28,35 @@ const KINDS = [
 ]
 const entry = reactive({ kind: 'talk-steps', lower: '', upper: '', measuredOn: '', note: '' })
 watch(theStudio, (studio) => (entry.measuredOn ||= studio?.today ?? ''), { immediate: true })
-const { messages, general, clear, show } = useFieldMessages()
+const form = useFieldMessages()
+const { messages, general } = form
 const open = ref(false)
 
-async function keep() {
-  try {
-    await keepThresholds(id.value, {
+async function changed() {
+  await fetchThem()
+  emit('changed')
+}
+const { save: keep } = useSave(
+  () =>
+    keepThresholds(id.value, {
       mode: props.mode,
-      kind: entry.kind as Thresholds['kind'],
+      kind: entry.kind,
       lowerThresholdBpm: typed(entry.lower),
       upperThresholdBpm: typed(entry.upper),
       measuredOn: entry.measuredOn || null,
       note: entry.note,
-    })
-    clear()
-    Object.assign(entry, { lower: '', upper: '', note: '' })
-    await fetchThem()
-    emit('changed')
-  } catch (thrown) {
-    show(asProblem(thrown))
-  }
-}
-async function takeBack(value: Thresholds) {
-  const whose = id.value
-  try {
-    const { id: kept } = await withdraw(whose, 'thresholds', value.id)
-    offerUndo(
-      `Thresholds ${value.lowerBpm} and ${value.upperBpm} are taken back.`,
-      async () => void (await undoRecord(whose, 'thresholds', kept)),
-    )
-    await fetchThem()
-    emit('changed')
-  } catch (thrown) {
-    show(asProblem(thrown))
-  }
-}
+    }),
+  {
+    form,
+    saved() {
+      Object.assign(entry, { lower: '', upper: '', note: '' })
+      return changed()
+    },
+  },
+)
+const records = useRecords('thresholds', () => id.value, changed, form.show)
+const takeBack = (value: Thresholds) =>
+  records.takeBack(`Thresholds ${value.lowerBpm} and ${value.upperBpm} are taken back.`, value.id)
 const used = computed(() => data.value?.thresholds.find((each) => each.id === data.value?.inUse))
 </script>
 
@@ -180,11 +168,6 @@ form {
 
 form > :deep(.p-button) {
   margin-top: 27px;
-}
-
-.fault {
-  color: var(--wine);
-  font-weight: 600;
 }
 
 @media (max-width: 1180px) {

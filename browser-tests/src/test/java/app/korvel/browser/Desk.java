@@ -6,6 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.HashMap;
@@ -14,6 +15,7 @@ import java.util.Map;
 import java.util.function.Supplier;
 import java.util.regex.Pattern;
 import org.openqa.selenium.By;
+import org.openqa.selenium.JavascriptException;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebElement;
@@ -68,6 +70,13 @@ final class Desk {
           .finally(() => setTimeout(() => window.korvelAsking--))
         return answer
       }
+      """;
+
+  /** Whether a person can read a text; what stands beside each other in a table reads as a line. */
+  private static final String READS =
+      """
+      const reads = (text) =>
+        document.body.innerText.replace(/[\\t\\u00a0 ]+/g, ' ').includes(text)
       """;
 
   private static Desk desk;
@@ -208,6 +217,21 @@ final class Desk {
         .until(ignored -> condition.get());
   }
 
+  /** Checks again until it holds: what a page shows may still be on its way. */
+  void soon(Runnable check) {
+    Instant end = Instant.now().plus(PATIENCE);
+    for (; ; ) {
+      try {
+        check.run();
+        return;
+      } catch (AssertionError | StaleElementReferenceException notYet) {
+        if (Instant.now().isAfter(end)) {
+          throw notYet;
+        }
+      }
+    }
+  }
+
   WebElement one(String css) {
     return await(() -> all(css).stream().findFirst().orElse(null));
   }
@@ -310,13 +334,32 @@ final class Desk {
     new Actions(driver).sendKeys(keys).perform();
   }
 
-  /** Waits until a person can read that text somewhere on the page. */
+  /** Waits, inside the page, until a person can read that text somewhere on it. */
   void sees(String text) {
-    await("“" + text + "”", () -> reads(text) ? true : null);
+    await(
+        "“" + text + "”",
+        () -> {
+          try {
+            return (Boolean)
+                driver.executeAsyncScript(
+                    READS
+                        + """
+                        const [text, done] = arguments
+                        const end = performance.now() + 2000
+                        ;(function look() {
+                          if (reads(text) || performance.now() > end) done(reads(text))
+                          else setTimeout(look, 25)
+                        })()
+                        """,
+                    text);
+          } catch (JavascriptException pageLeft) {
+            return false;
+          }
+        });
   }
 
   boolean reads(String text) {
-    return one("body").getText().contains(text);
+    return (Boolean) driver.executeScript(READS + "return reads(arguments[0])", text);
   }
 
   /** Lets the interface's clock go on. */

@@ -113,7 +113,7 @@ class FieldTestTest {
     desk.sees("On record.");
     desk.press("To the maximum");
     desk.sees("198 is measured: the highest that qualifies.");
-    assertThat(desk.one(".big b").getText()).isEqualTo("198");
+    desk.soon(() -> assertThat(desk.one(".big b").getText()).isEqualTo("198"));
     desk.one(".path a[href$='/prescription']").click();
     desk.sees("Values have changed since version 1");
   }

@@ -23,7 +23,7 @@ class KeyboardTest {
     desk.keys("yara");
     desk.await(() -> desk.all("a.name").size() == 1);
     desk.keys(Keys.ARROW_DOWN);
-    assertThat(desk.focused()).isEqualTo("Yara Fonotele");
+    desk.soon(() -> assertThat(desk.focused()).isEqualTo("Yara Fonotele"));
     desk.keys(Keys.ENTER);
     desk.sees("what each band is");
 
@@ -123,7 +123,7 @@ class KeyboardTest {
     desk.await(() -> desk.all("[role=dialog]").isEmpty());
     desk.keys("2", "?");
     desk.sees("Keys on this screen");
-    assertThat(desk.driver().getCurrentUrl()).contains("/methods");
+    desk.soon(() -> assertThat(desk.driver().getCurrentUrl()).contains("/methods"));
     desk.one("label[for=single-keys]").click();
     desk.keys(Keys.ESCAPE);
     desk.await(() -> desk.all("[role=dialog]").isEmpty());

@@ -106,22 +106,28 @@ class LogTest {
     String name = "Yara Fonotele";
     layOut("Yara");
     logAll(name, "13");
-    assertThat(desk.texts(".latest li"))
-        .anyMatch(row -> row.matches(".*" + name + " \\d+ min, effort 13.*"));
+    desk.soon(
+        () ->
+            assertThat(desk.texts(".latest li"))
+                .anyMatch(row -> row.matches(".*" + name + " \\d+ min, effort 13.*")));
     demo.openClient("Yara", "sessions");
     desk.sees(" is over");
     String title = desk.one("#step-title").getText().replaceAll("\\s+", " ");
     // The second week; near the end of a week the third is logged whole already.
     assertThat(title).matches("Week [23] is over: .* a step");
     int next = 1 + Integer.parseInt(title.replaceAll("Week (\\d).*", "$1"));
-    assertThat(desk.texts(".step .said")).anyMatch(said -> said.contains("sessions done"));
+    desk.soon(
+        () ->
+            assertThat(desk.texts(".step .said")).anyMatch(said -> said.contains("sessions done")));
     String proposed = desk.texts(".doses b").get(1);
     desk.tabTo("Accept for week " + next);
     desk.keys(Keys.ENTER);
     desk.sees("Week " + next + " is as proposed; what comes after is laid out anew.");
-    assertThat(desk.texts(".decision summary").get(0)).startsWith("Accepted on");
-    assertThat(desk.one("#week-title").getText().replaceAll("\\s+", " "))
-        .contains(proposed.replaceAll(".*%, (\\d+ min).*", "$1"));
+    desk.soon(() -> assertThat(desk.texts(".decision summary").get(0)).startsWith("Accepted on"));
+    desk.soon(
+        () ->
+            assertThat(desk.one("#week-title").getText().replaceAll("\\s+", " "))
+                .contains(proposed.replaceAll(".*%, (\\d+ min).*", "$1")));
 
     desk.one("h1").click();
     desk.keys("3");
@@ -194,16 +200,19 @@ class LogTest {
     desk.press("Keep the " + count);
     desk.sees("Accepted: 6 to 20 of 20.");
     // Nothing was kept and nothing is lost.
-    assertThat(desk.texts(".day h2")).hasSameSizeAs(rest);
-    assertThat(desk.one(".line [aria-invalid=true], .line .p-invalid").getDomProperty("value"))
-        .isEqualTo("21");
+    desk.soon(() -> assertThat(desk.texts(".day h2")).hasSameSizeAs(rest));
+    desk.soon(
+        () ->
+            assertThat(
+                    desk.one(".line [aria-invalid=true], .line .p-invalid").getDomProperty("value"))
+                .isEqualTo("21"));
     // The wrong figure is marked and in hand.
     desk.keys("13");
     int lines = desk.all(".line").size();
     desk.press("Keep the " + count);
     desk.sees(count + " sessions are logged.");
     desk.await(() -> desk.all(".line").size() == lines - count);
-    assertThat(desk.texts(".latest li")).anyMatch(row -> row.contains("not done"));
+    desk.soon(() -> assertThat(desk.texts(".latest li")).anyMatch(row -> row.contains("not done")));
     desk.press("Undo");
     desk.await(() -> desk.all(".line").size() == lines);
   }
@@ -326,7 +335,7 @@ class LogTest {
   void progressSaysWhatIsAChangeAndWhatIsNot() {
     demo.openClient("Tindra", "progress");
     desk.sees("Minutes by level, week by week");
-    assertThat(desk.texts(".figures dd").get(0)).matches("\\d+ of \\d+, \\d+ %");
+    desk.soon(() -> assertThat(desk.texts(".figures dd").get(0)).matches("\\d+ of \\d+, \\d+ %"));
     desk.sees("Resting not changed");
     desk.sees("Effort at the same target");
     desk.catchFiles();

@@ -30,7 +30,7 @@ class MethodsTest {
     desk.sees("164 − 0.7 × age");
     desk.sees("± 18 bpm (standard error).");
     desk.sees("Coronary disease, on beta-blockers");
-    assertThat(desk.driver().getCurrentUrl()).endsWith("q=brawner");
+    desk.soon(() -> assertThat(desk.driver().getCurrentUrl()).endsWith("q=brawner"));
     search.sendKeys(Keys.chord(Keys.CONTROL, "a"), "zzz");
     desk.sees("Nothing holds “zzz”.");
     search.sendKeys(Keys.ESCAPE);
@@ -57,7 +57,7 @@ class MethodsTest {
     desk.open("/methods");
     desk.sees("Equations for the maximum");
     for (String link : links) {
-      assertThat(desk.all("[id='" + link + "']")).as(link).hasSize(1);
+      desk.soon(() -> assertThat(desk.all("[id='" + link + "']")).as(link).hasSize(1));
     }
   }
 

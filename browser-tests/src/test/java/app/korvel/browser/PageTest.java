@@ -123,7 +123,7 @@ class PageTest {
     assertThat(desk.await(() -> desk.driver().switchTo().alert()).getText())
         .contains("not saved yet");
     desk.driver().switchTo().alert().dismiss();
-    assertThat(desk.driver().getCurrentUrl()).endsWith("/details");
+    desk.soon(() -> assertThat(desk.driver().getCurrentUrl()).endsWith("/details"));
     desk.one(".path a").click();
     desk.await(() -> desk.driver().switchTo().alert()).accept();
     desk.sees("May they exercise");
@@ -282,14 +282,14 @@ class PageTest {
             desk.all("[role=alert]").stream()
                 .anyMatch(each -> each.getText().equals("Name not known: choose the class.")));
     desk.press("Leave it as it was");
-    assertThat(desk.texts("li p")).contains("None");
+    desk.soon(() -> assertThat(desk.texts("li p")).contains("None"));
     // A row nothing was entered in is none.
     desk.one("[aria-label='Change: Medicines']").click();
     desk.press("Add a medicine");
     desk.await(() -> desk.focused().equals("Generic name"));
     desk.keys(Keys.ENTER);
     desk.await(() -> desk.all("form [name=medicine-0]").isEmpty());
-    assertThat(desk.texts("li p")).contains("None");
+    desk.soon(() -> assertThat(desk.texts("li p")).contains("None"));
   }
 
   /** A racing pulse before they have sat: sit, count again; another posture decides nothing. */

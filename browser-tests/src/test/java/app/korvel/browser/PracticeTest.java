@@ -40,7 +40,9 @@ class PracticeTest {
     desk.keys("" + beats, Keys.ENTER);
     desk.sees("Every beat counted: " + beats + " in 30 s.");
     desk.sees("The window alone explains");
-    assertThat(desk.one(".told").getText()).contains("You\n" + beats * 2, "You, alone\n0");
+    desk.soon(
+        () ->
+            assertThat(desk.one(".told").getText()).contains("You\n" + beats * 2, "You, alone\n0"));
     desk.await(() -> desk.all("figure circle").size() == before + 1);
     // Enter goes on to the next pulse.
     desk.await(() -> desk.focused().equals("Next pulse"));
@@ -66,7 +68,7 @@ class PracticeTest {
     desk.sees("3 beats too few.");
     assertThat(desk.reads("And the rhythm: uneven it was.") || desk.reads("The rhythm was steady."))
         .isTrue();
-    assertThat(desk.one(".told").getText()).contains("You, alone\n−18");
+    desk.soon(() -> assertThat(desk.one(".told").getText()).contains("You, alone\n−18"));
   }
 
   @Test

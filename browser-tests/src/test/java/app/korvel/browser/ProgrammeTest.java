@@ -44,21 +44,25 @@ class ProgrammeTest {
     desk.sees("target 116–131");
     // Not above what the client may do, however far it is pulled.
     edge("Upper").sendKeys(Keys.PAGE_UP);
-    assertThat(field("highPercent")).isEqualTo("60");
+    desk.soon(() -> assertThat(field("highPercent")).isEqualTo("60"));
     new Actions(desk.driver()).dragAndDropBy(edge("Upper"), -60, 0).perform();
     desk.await(() -> Integer.parseInt(field("highPercent")) < 56);
-    assertThat(desk.one(".target.num").getText()).startsWith("116–");
+    desk.soon(() -> assertThat(desk.one(".target.num").getText()).startsWith("116–"));
   }
 
   @Test
   void bothSchoolsOfStartingStandWithTheirReasons() {
     desk.openClient("Ewan", "prescription");
     desk.sees("How to start someone new");
-    assertThat(desk.texts(".schools label"))
-        .hasSize(2)
-        .anySatisfy(text -> assertThat(text).contains("Cautious", "30–40 %", "fewer give up"))
-        .anySatisfy(
-            text -> assertThat(text).contains("Guideline", "40–50 %", "from the first week"));
+    desk.soon(
+        () ->
+            assertThat(desk.texts(".schools label"))
+                .hasSize(2)
+                .anySatisfy(
+                    text -> assertThat(text).contains("Cautious", "30–40 %", "fewer give up"))
+                .anySatisfy(
+                    text ->
+                        assertThat(text).contains("Guideline", "40–50 %", "from the first week")));
     desk.one(".schools input[value=guideline]").click();
     desk.await(() -> field("lowPercent").equals("40"));
     desk.one(".schools input[value=cautious]").click();
@@ -76,7 +80,8 @@ class ProgrammeTest {
     desk.choose("Exercise", "Lifting weights");
     desk.sees("Isotonic: moving against a load that stays the same.");
     desk.sees("Mind high blood pressure.");
-    assertThat(desk.one(".about").getText()).contains("3.5–6 MET", "Ainsworth et al.");
+    desk.soon(
+        () -> assertThat(desk.one(".about").getText()).contains("3.5–6 MET", "Ainsworth et al."));
   }
 
   /** Someone else saves a version while this one is being made; then both are compared. */
@@ -97,18 +102,22 @@ class ProgrammeTest {
     desk.await(() -> desk.one("button.step[aria-label^='Work, 35 min']").isDisplayed());
     desk.press("Save as a draft");
     desk.sees("Version 1 was saved meanwhile, by somebody else");
-    assertThat(desk.texts(".conflict tr.differs"))
-        .anySatisfy(row -> assertThat(row).contains("Minutes of work", "25 35"));
+    desk.soon(
+        () ->
+            assertThat(desk.texts(".conflict tr.differs"))
+                .anySatisfy(row -> assertThat(row).contains("Minutes of work", "25 35")));
     desk.press("Save mine as version 2");
     desk.sees("Version 2 is saved as a draft.");
     desk.await(() -> desk.all(".versions li").size() == 2);
 
     desk.all(".versions input").forEach(WebElement::click);
     desk.sees("2 of 17 differ.");
-    assertThat(desk.texts("tr.differs"))
-        .containsExactly(
-            "Minutes of work , differs 25 35",
-            "Moderate-equivalent a week , differs 75 min 105 min");
+    desk.soon(
+        () ->
+            assertThat(desk.texts("tr.differs"))
+                .containsExactly(
+                    "Minutes of work , differs 25 35",
+                    "Moderate-equivalent a week , differs 75 min 105 min"));
   }
 
   private WebElement week(int number) {
@@ -136,9 +145,9 @@ class ProgrammeTest {
     desk.sees("What it would be: 8 weeks");
     desk.press("Save the programme");
     desk.sees("Every week keeps the rules.");
-    assertThat(desk.all(".weeks li")).hasSize(8);
-    assertThat(desk.one(".path .here").getText()).contains("until");
-    assertThat(week(4).getDomAttribute("aria-label")).contains("a lighter week");
+    desk.soon(() -> assertThat(desk.all(".weeks li")).hasSize(8));
+    desk.soon(() -> assertThat(desk.one(".path .here").getText()).contains("until"));
+    desk.soon(() -> assertThat(week(4).getDomAttribute("aria-label")).contains("a lighter week"));
 
     // By keys: a day on, which is not one of theirs.
     String first = desk.one(".session.on").getDomAttribute("aria-label");
@@ -148,7 +157,7 @@ class ProgrammeTest {
     assertThat(desk.one(".session.on").getDomAttribute("aria-label"))
         .isNotEqualTo(first)
         .contains("moved");
-    assertThat(week(1).getDomAttribute("aria-label")).contains("a rule is broken");
+    desk.soon(() -> assertThat(week(1).getDomAttribute("aria-label")).contains("a rule is broken"));
     desk.press("Undo");
     desk.sees("Every week keeps the rules.");
     desk.await(() -> desk.one(".session.on").getDomAttribute("aria-label").equals(first));
@@ -209,12 +218,13 @@ class ProgrammeTest {
     desk.await(() -> desk.one("#week-title").getText().startsWith("Week 3"));
     desk.one(".session.on").sendKeys(Keys.DELETE);
     desk.sees("Somebody else changed this programme meanwhile");
-    assertThat(desk.one(".conflict").getText()).contains("Yours was:", "is left out.");
+    desk.soon(
+        () -> assertThat(desk.one(".conflict").getText()).contains("Yours was:", "is left out."));
     desk.press("Do mine too");
     desk.await(() -> desk.all(".session.skipped").size() == 1);
     week(2).click();
     desk.await(() -> desk.one("#week-title").getText().startsWith("Week 2"));
-    assertThat(desk.all(".session.skipped")).hasSize(1);
+    desk.soon(() -> assertThat(desk.all(".session.skipped")).hasSize(1));
   }
 
   @Test
@@ -247,7 +257,10 @@ class ProgrammeTest {
       step("Work, 31 min").sendKeys(Keys.ARROW_UP);
     }
     desk.sees("31 min above 80 % at a stretch; 1 to 2 min are the most.");
-    assertThat(step("Work, 31 min").getDomAttribute("aria-label")).contains("breaks a rule");
+    desk.soon(
+        () ->
+            assertThat(step("Work, 31 min").getDomAttribute("aria-label"))
+                .contains("breaks a rule"));
     desk.press("Keep in the library");
     desk.await(() -> desk.reads("Saved.") ? null : true);
     for (int i = 0; i < 5; i++) {
@@ -284,7 +297,7 @@ class ProgrammeTest {
     desk.sees("5 min of warm-up; at least 15.");
     desk.press("Make it fit this client");
     desk.await(() -> desk.reads("of warm-up; at least") ? null : true);
-    assertThat(desk.texts("tbody tr").get(0)).contains("Warm-up", "15", "71–83");
+    desk.soon(() -> assertThat(desk.texts("tbody tr").get(0)).contains("Warm-up", "15", "71–83"));
     desk.press("Keep in the library");
     desk.sees("Saved.");
     desk.open("/studio");
@@ -309,7 +322,7 @@ class ProgrammeTest {
     desk.type("note", "Mine.");
     desk.press("Save");
     desk.sees("Somebody else changed this outline meanwhile");
-    assertThat(field("note")).isEqualTo("Mine.");
+    desk.soon(() -> assertThat(field("note")).isEqualTo("Mine."));
     desk.press("Save mine over it");
     desk.sees("Saved.");
     desk.driver().navigate().refresh();
@@ -347,7 +360,7 @@ class ProgrammeTest {
                 .contains("moved"));
     desk.press("Undo");
     desk.sees("Every week keeps the rules.");
-    assertThat(desk.texts("tbody tr").get(0)).startsWith("Warm-up");
+    desk.soon(() -> assertThat(desk.texts("tbody tr").get(0)).startsWith("Warm-up"));
     assertThat(
             (Boolean)
                 desk.driver()
@@ -385,6 +398,6 @@ class ProgrammeTest {
     desk.type("name", "Steady at Talk");
     desk.press("Keep in the library");
     desk.sees("Is the name of another outline.");
-    assertThat(field("high")).isEqualTo("55");
+    desk.soon(() -> assertThat(field("high")).isEqualTo("55"));
   }
 }

@@ -76,14 +76,18 @@ class TrainOrNotTest {
 
     question("What for, when and with what?");
     desk.sees("Medical clearance first; then light to moderate.");
-    assertThat(desk.texts("#decision-title")).containsExactly("No exercise yet");
-    assertThat(desk.one("[aria-labelledby=decision-title] dl").getText())
-        .contains("120 bpm", "up to 14 of 20", "15 min, 10 min");
-    assertThat(desk.texts(".watch li"))
-        .contains(
-            "Heart condition: effort 14 at most, supervised",
-            "Rate-lowering medicine: effort and talk first");
-    assertThat(desk.texts(".versions summary")).hasSize(1);
+    desk.soon(() -> assertThat(desk.texts("#decision-title")).containsExactly("No exercise yet"));
+    desk.soon(
+        () ->
+            assertThat(desk.one("[aria-labelledby=decision-title] dl").getText())
+                .contains("120 bpm", "up to 14 of 20", "15 min, 10 min"));
+    desk.soon(
+        () ->
+            assertThat(desk.texts(".watch li"))
+                .contains(
+                    "Heart condition: effort 14 at most, supervised",
+                    "Rate-lowering medicine: effort and talk first"));
+    desk.soon(() -> assertThat(desk.texts(".versions summary")).hasSize(1));
   }
 
   @Test
@@ -91,9 +95,11 @@ class TrainOrNotTest {
     desk.openClient("Osei", "prescription");
     desk.sees("The clearance lapsed on");
     desk.sees("It cannot be issued yet.");
-    assertThat(desk.texts(".versions li").get(0)).contains("suspended");
+    desk.soon(() -> assertThat(desk.texts(".versions li").get(0)).contains("suspended"));
     assertThat(desk.texts(".versions a")).isEmpty();
-    assertThat(desk.one(".path a[href$='/prescription']").getText()).contains("suspended");
+    desk.soon(
+        () ->
+            assertThat(desk.one(".path a[href$='/prescription']").getText()).contains("suspended"));
 
     desk.one(".path a[href$='/screening']").click();
     desk.press("Add a clearance");
@@ -106,7 +112,9 @@ class TrainOrNotTest {
     desk.sees("A clearance is in force until");
     desk.one(".path a[href$='/prescription']").click();
     desk.await(() -> desk.texts(".versions a").contains("Card"));
-    assertThat(desk.one(".path a[href$='/prescription']").getText()).contains("version 1");
+    desk.soon(
+        () ->
+            assertThat(desk.one(".path a[href$='/prescription']").getText()).contains("version 1"));
 
     // Taken back, it is suspended again.
     desk.one("h1").click();
@@ -136,17 +144,20 @@ class TrainOrNotTest {
     assertThat(desk.reads("I decide otherwise")).isFalse();
     desk.press("Keep");
     desk.sees("Checked in today");
-    assertThat(desk.texts("#kept-title")).containsExactly("■ Not today");
-    assertThat(desk.one(".check-in").getText()).contains("Today: not today");
+    desk.soon(() -> assertThat(desk.texts("#kept-title")).containsExactly("■ Not today"));
+    desk.soon(() -> assertThat(desk.one(".check-in").getText()).contains("Today: not today"));
 
     desk.press("Back to today");
     desk.sees("Must not train");
-    assertThat(desk.texts(".must-not li")).anyMatch(row -> row.contains("Ines Okafor-Lund"));
+    desk.soon(
+        () ->
+            assertThat(desk.texts(".must-not li"))
+                .anyMatch(row -> row.contains("Ines Okafor-Lund")));
     desk.one("h1").click();
     desk.keys("u");
     // Undone where it was done.
     desk.sees("Undone: Checked in: not today.");
-    assertThat(desk.driver().getCurrentUrl()).endsWith("/check-in");
+    desk.soon(() -> assertThat(desk.driver().getCurrentUrl()).endsWith("/check-in"));
     desk.open("/today");
     desk.await(() -> desk.texts(".pending li").stream().anyMatch(row -> row.contains("Ines")));
   }
@@ -162,13 +173,13 @@ class TrainOrNotTest {
             .orElseThrow();
     desk.keys(row.substring(0, 1));
     desk.await(() -> desk.focused().equals("Pulse now"));
-    assertThat(desk.one("h1").getText()).isEqualTo("Tomasz Wielgor");
+    desk.soon(() -> assertThat(desk.one("h1").getText()).isEqualTo("Tomasz Wielgor"));
     desk.sees("Lying, settled, strap: as the usual value was taken.");
     desk.keys("46");
     desk.sees("46 is as usual.");
     desk.keys(Keys.ENTER);
     desk.sees("Checked in today");
-    assertThat(desk.texts("#kept-title")).containsExactly("● Go");
+    desk.soon(() -> assertThat(desk.texts("#kept-title")).containsExactly("● Go"));
   }
 
   @Test
@@ -186,7 +197,7 @@ class TrainOrNotTest {
     desk.type("reason", "ran for the boat just now");
     desk.press("Keep");
     desk.sees("Your decision: “ran for the boat just now”. By rule: light only.");
-    assertThat(desk.texts("#kept-title")).containsExactly("● Go");
+    desk.soon(() -> assertThat(desk.texts("#kept-title")).containsExactly("● Go"));
 
     // Checked in again, the later one holds.
     desk.press("Check in again");
@@ -195,7 +206,7 @@ class TrainOrNotTest {
     desk.sees((usual + 1) + " is as usual.");
     desk.keys(Keys.ENTER);
     desk.await(() -> desk.texts(".answer p").contains(usual + 1 + " bpm, usual " + usual));
-    assertThat(desk.all(".recent li")).hasSize(2);
+    desk.soon(() -> assertThat(desk.all(".recent li")).hasSize(2));
   }
 
   @Test
@@ -207,7 +218,8 @@ class TrainOrNotTest {
     desk.sees("Not yet: not without sugar.");
     desk.type("glucose", "36");
     desk.sees("36 is outside the accepted range. Accepted: 1 to 35 mmol/L.");
-    assertThat(desk.one("input[name=glucose]").getDomProperty("value")).isEqualTo("36");
+    desk.soon(
+        () -> assertThat(desk.one("input[name=glucose]").getDomProperty("value")).isEqualTo("36"));
     desk.type("glucose", "5.5");
     desk.sees("glucose 5.5 mmol/L is under 5.6 mmol/L");
     desk.press("mg/dL");
@@ -227,7 +239,7 @@ class TrainOrNotTest {
     desk.press("Taken otherwise?");
     desk.press("Wrist");
     desk.sees("The usual 56 is by count, this one by wrist.");
-    assertThat(desk.texts("#verdict-title")).containsExactly("● Go");
+    desk.soon(() -> assertThat(desk.texts("#verdict-title")).containsExactly("● Go"));
     desk.press("Lying");
     desk.await(() -> desk.texts("#verdict-title").equals(List.of("↻ Count again")));
     desk.press("Count it seated");
@@ -254,13 +266,15 @@ class TrainOrNotTest {
   void aChangedMedicineIsSeenEverywhere() {
     desk.openClient("Jonas", "pulse");
     desk.sees("The resting pulse is stale: medicine changed on");
-    assertThat(desk.texts(".path .detail"))
-        .startsWith(
-            "light to moderate",
-            "stale: medicine changed",
-            "stale: medicine changed",
-            "pulse again first",
-            "rates suspended, v1");
+    desk.soon(
+        () ->
+            assertThat(desk.texts(".path .detail"))
+                .startsWith(
+                    "light to moderate",
+                    "stale: medicine changed",
+                    "stale: medicine changed",
+                    "pulse again first",
+                    "rates suspended, v1"));
     desk.openClient("Jonas", "maximum");
     desk.sees("Earlier maxima are stale: medicine changed on");
     desk.openClient("Jonas", "prescription");
@@ -305,12 +319,14 @@ class TrainOrNotTest {
             desk.driver().getCurrentUrl().replaceAll(".*(/clients/[^/]+)/.*", "$1"));
     desk.press("Save and next");
     desk.sees("Somebody else answered meanwhile.");
-    assertThat(desk.one("input[name=diabetes]").isSelected()).isTrue();
+    desk.soon(() -> assertThat(desk.one("input[name=diabetes]").isSelected()).isTrue());
     desk.press("Save and next");
     desk.await(() -> desk.all(".intake .open").isEmpty());
-    assertThat(desk.texts(".intake ol > li"))
-        .anyMatch(row -> row.contains("Present activity Little"))
-        .anyMatch(row -> row.contains("Known conditions Diabetes"));
+    desk.soon(
+        () ->
+            assertThat(desk.texts(".intake ol > li"))
+                .anyMatch(row -> row.contains("Present activity Little"))
+                .anyMatch(row -> row.contains("Known conditions Diabetes")));
     // Put back for whoever comes next.
     desk.one("[aria-label='Change: Known conditions']").click();
     desk.one("input[name=diabetes]").click();

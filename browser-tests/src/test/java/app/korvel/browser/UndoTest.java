@@ -39,7 +39,8 @@ class UndoTest {
     assertThat(desk.one(".big b").getText()).isNotEqualTo(byRule);
     desk.one(".findings summary").click();
     desk.sees("Your reason: “the coach asks for it”.");
-    assertThat(desk.one(".path a[href$='/maximum']").getText()).contains("your choice");
+    desk.soon(
+        () -> assertThat(desk.one(".path a[href$='/maximum']").getText()).contains("your choice"));
 
     undo();
     desk.await(() -> desk.one(".big b").getText().equals(byRule));
@@ -65,7 +66,7 @@ class UndoTest {
     desk.sees("77 is usual for rest.");
     desk.keys(Keys.ENTER);
     desk.await(() -> desk.one("tbody tr s").getText().equals(first));
-    assertThat(desk.one("tbody .rate").getText()).startsWith("77");
+    desk.soon(() -> assertThat(desk.one("tbody .rate").getText()).startsWith("77"));
     desk.sees("The reading of " + first + " is put right.");
 
     undo();
@@ -90,7 +91,10 @@ class UndoTest {
       desk.await(() -> pressed().equals(List.of("Strap", "Lying")));
       desk.press(way);
       desk.await(() -> pressed().equals(before));
-      assertThat(desk.one("input[name=minutesRested]").getDomProperty("value")).isEqualTo("5");
+      desk.soon(
+          () ->
+              assertThat(desk.one("input[name=minutesRested]").getDomProperty("value"))
+                  .isEqualTo("5"));
       assertThat(desk.one("input[name=beats]").getDomProperty("value")).isEmpty();
     }
   }
@@ -122,7 +126,7 @@ class UndoTest {
     assertThat(desk.one("button[type=submit]").isEnabled()).isFalse();
     desk.press("Bring them back");
     desk.await(() -> desk.all(".archived").isEmpty());
-    assertThat(desk.one("button[type=submit]").isEnabled()).isTrue();
+    desk.soon(() -> assertThat(desk.one("button[type=submit]").isEnabled()).isTrue());
 
     desk.openClient("Dmitri", "details");
     desk.press("Archive this client");
@@ -172,7 +176,8 @@ class UndoTest {
     desk.type("beats", "71");
     desk.press("Put right");
     desk.sees("This record has been corrected or taken back since. Nothing was written");
-    assertThat(desk.one("input[name=beats]").getDomProperty("value")).isEqualTo("71");
+    desk.soon(
+        () -> assertThat(desk.one("input[name=beats]").getDomProperty("value")).isEqualTo("71"));
     desk.press("Leave it as it is");
     desk.sees("Take a resting pulse");
   }
@@ -205,18 +210,26 @@ class UndoTest {
     desk.type("note", "mine");
     desk.press("Save details");
     desk.sees("Somebody else changed this meanwhile");
-    assertThat(desk.texts(".conflict tbody tr"))
-        .containsExactly("Note mine changed elsewhere", "Sex Male Not given");
+    desk.soon(
+        () ->
+            assertThat(desk.texts(".conflict tbody tr"))
+                .containsExactly("Note mine changed elsewhere", "Sex Male Not given"));
     // What the second one did not touch is theirs, unless it is picked.
-    assertThat(desk.one("input[name=pick-note][value=mine]").isSelected()).isTrue();
-    assertThat(desk.one("input[name=pick-sex][value=theirs]").isSelected()).isTrue();
-    assertThat(desk.one("input[name=note]").getDomProperty("value")).isEqualTo("mine");
+    desk.soon(
+        () -> assertThat(desk.one("input[name=pick-note][value=mine]").isSelected()).isTrue());
+    desk.soon(
+        () -> assertThat(desk.one("input[name=pick-sex][value=theirs]").isSelected()).isTrue());
+    desk.soon(
+        () -> assertThat(desk.one("input[name=note]").getDomProperty("value")).isEqualTo("mine"));
 
     // A third save comes in between: told again, with what stands now.
     savedElsewhere("{\"note\":\"changed twice\",\"sex\":\"not-given\"}");
     desk.press("Save what is picked");
     desk.sees("changed twice");
-    assertThat(desk.texts(".conflict tbody tr")).containsExactly("Note mine changed twice");
+    desk.soon(
+        () ->
+            assertThat(desk.texts(".conflict tbody tr"))
+                .containsExactly("Note mine changed twice"));
     desk.press("Save what is picked");
     desk.await(() -> desk.all(".conflict").isEmpty());
     desk.sees("49 · mine");
@@ -226,6 +239,9 @@ class UndoTest {
     desk.press("Save details");
     desk.press("Keep theirs");
     desk.sees("49 · winch house");
-    assertThat(desk.one("input[name=note]").getDomProperty("value")).isEqualTo("winch house");
+    desk.soon(
+        () ->
+            assertThat(desk.one("input[name=note]").getDomProperty("value"))
+                .isEqualTo("winch house"));
   }
 }

@@ -1,4 +1,4 @@
-import type { Band, Zones } from '../api/korvel'
+import type { Band, Zones } from '../../api/korvel'
 
 /** A point of a run of colours: where, and what it looks like there. */
 export interface Stop {
