@@ -1,16 +1,19 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { defineAsyncComponent, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import KeysHelp from './shared/KeysHelp.vue'
 import UndoBar from './shared/UndoBar.vue'
 import { PLACES } from './shared/places'
 import { hearShortcuts, useShortcuts } from './shared/shortcuts'
 import { theStudio } from './shared/studio'
 import { undoLast } from './shared/undo'
 
+/** Asked for seldom, and with a dialog in it. */
+const KeysHelp = defineAsyncComponent(() => import('./shared/KeysHelp.vue'))
 const route = useRoute()
 const router = useRouter()
 const help = ref(false)
+const wasAsked = ref(false)
+watch(help, () => (wasAsked.value = true))
 
 async function find() {
   await router.push('/clients')
@@ -68,7 +71,7 @@ hearShortcuts()
     </main>
   </div>
   <UndoBar />
-  <KeysHelp v-model="help" />
+  <KeysHelp v-if="wasAsked" v-model="help" />
 </template>
 
 <style scoped>

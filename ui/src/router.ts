@@ -1,6 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
-import ClientListPage from './clients/ClientListPage.vue'
-import ClientPage from './clients/ClientPage.vue'
+
 import { titleOf } from './shared/title'
 
 /** The pages. What a page is for stands in its title. */
@@ -17,7 +16,7 @@ export const router = createRouter({
     },
     {
       path: '/clients',
-      component: ClientListPage,
+      component: () => import('./clients/ClientListPage.vue'),
       meta: { title: 'Clients', place: 'clients' },
     },
     {
@@ -27,7 +26,7 @@ export const router = createRouter({
     },
     {
       path: '/clients/:id',
-      component: ClientPage,
+      component: () => import('./clients/ClientPage.vue'),
       props: true,
       meta: { place: 'clients' },
       children: [
@@ -164,6 +163,11 @@ export const router = createRouter({
       path: '/studio',
       component: () => import('./studio/StudioPage.vue'),
       meta: { title: 'Studio', place: 'studio' },
+    },
+    {
+      path: '/studio/about',
+      component: () => import('./studio/AboutPage.vue'),
+      meta: { title: 'About Korvel', place: 'studio' },
     },
     {
       path: '/studio/schemes/:scheme',

@@ -47,6 +47,7 @@ export type School = Schemas['SchoolView']
 export type Asked = Schemas['AskedView']
 export type Prescribable = Schemas['PrescribableView']
 export type ThresholdList = Schemas['ThresholdList']
+export type Shipped = Schemas['ShippedView']
 export type Thresholds = Schemas['ThresholdsView']
 export type RpeFamily = Schemas['WaysView']['rpeFamily']
 export type Start = Schemas['StartView']
@@ -121,6 +122,8 @@ const query = (parts: Record<string, string>) =>
 const client = (id: string) => `/clients/${encodeURIComponent(id)}`
 
 export const studio = () => get<Studio>('/studio')
+/** What Korvel is made of, with the licences of all that ships. */
+export const about = () => get<Schemas['AboutView']>('/about')
 export const methods = () => get<Methods>('/methods')
 
 export const clients = (q: string, archived = false) =>

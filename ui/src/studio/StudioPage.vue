@@ -268,6 +268,11 @@ useShortcuts({
           </li>
         </ul>
       </section>
+      <p>
+        <RouterLink to="/studio/about"
+          >About Korvel: its version, and the licences of what ships</RouterLink
+        >
+      </p>
     </template>
     <p v-else class="quiet" role="status">Asking what the studio has chosen…</p>
   </div>

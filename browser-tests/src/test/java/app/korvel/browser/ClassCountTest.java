@@ -143,7 +143,7 @@ class ClassCountTest {
     desk.sees("Not today: 96 is");
 
     // Back to the numbers and to the list again by key.
-    desk.one("h1").click();
+    desk.click("h1");
     desk.keys(Keys.ESCAPE);
     desk.sees("Beats in 15 s");
     desk.press("To the list");
@@ -183,7 +183,7 @@ class ClassCountTest {
     try {
       desk.open("/floor/classes/" + made.get(0));
       desk.sees("30 here, 0 counted");
-      desk.one("ol.people input").click();
+      desk.click("ol.people input");
       List<CharSequence> keys = new ArrayList<>();
       for (int i = 0; i < 30; i++) {
         keys.add("3" + i % 10);
@@ -192,7 +192,7 @@ class ClassCountTest {
       desk.keys(keys.toArray(CharSequence[]::new));
       desk.sees("30 here, 30 counted");
       desk.sees("Back to the numbers");
-      desk.one("h1").click();
+      desk.click("h1");
       desk.keys(Keys.ESCAPE);
       desk.await(() -> desk.all("ol.people input").size() == 30);
       List<String> entered =
@@ -208,7 +208,7 @@ class ClassCountTest {
   @Test
   void whoIsLeftOutIsPassedOverAndANumberThatDoesNotArriveIsKeptInItsField() {
     begin("");
-    desk.one("ol.people input").click();
+    desk.click("ol.people input");
     desk.keys("16", Keys.ENTER);
     // Nobody answers for a while.
     desk.driver()
@@ -241,7 +241,7 @@ class ClassCountTest {
     desk.await(() -> names().size() == CLASS.size());
     List<String> names = names();
     List<Integer> usual = usual();
-    desk.one("ol.people input").click();
+    desk.click("ol.people input");
     for (int i = 0; i < CLASS.size(); i++) {
       desk.keys("" + ((usual.get(i) + 2) / 4 + (i == 1 || i == 3 ? 8 : 0)), Keys.ENTER);
     }

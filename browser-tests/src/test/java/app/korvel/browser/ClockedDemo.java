@@ -112,10 +112,10 @@ final class ClockedDemo implements AutoCloseable {
 
   /** Picks a field test, makes sure of everything, and begins it. */
   void begin(String test, int warmedUpMinutes) {
-    desk.one("button[aria-label='Pick " + test + "']").click();
+    desk.click("button[aria-label='Pick " + test + "']");
     desk.type("warmedUp", "" + warmedUpMinutes);
     for (String sure : new String[] {"not-alone", "falls-and-joints", "help-at-hand"}) {
-      desk.one("input[name=" + sure + "]").click();
+      desk.click("input[name=" + sure + "]");
     }
     desk.press("Begin the warm-up");
     desk.one("[aria-label='Stop signs']");
@@ -128,7 +128,7 @@ final class ClockedDemo implements AutoCloseable {
 
   /** Notes a reading by keyboard. */
   void read(int bpm) {
-    desk.one("h1").click();
+    desk.click("h1");
     desk.keys("r");
     desk.await(() -> desk.focused().equals("Rate"));
     desk.keys("" + bpm, Keys.ENTER);

@@ -298,7 +298,21 @@ final class Desk {
   }
 
   void press(String text) {
-    pressable(text).click();
+    clicked("“" + text + "” to press", () -> pressable(text));
+  }
+
+  void click(String css) {
+    clicked(css + " to click", () -> one(css));
+  }
+
+  /** What is drawn anew between being found and being clicked is looked for again. */
+  private void clicked(String what, Supplier<WebElement> element) {
+    await(
+        what,
+        () -> {
+          element.get().click();
+          return true;
+        });
   }
 
   /** Picks one of the words of a list that is folded away; where the page moves, it folds again. */

@@ -80,6 +80,7 @@ class EveryPageTest {
     "Ines, bands/schools, What each school calls",
     "-, /desk/schools, What each school calls",
     "-, /studio, Your own schemes",
+    "-, /studio/about, Bills of materials",
     "-, /studio/schemes/new?from=max-fifths, maximum about 180",
     "first day, /studio, None yet.",
     "Ines, prescription, moderate-equivalent min",
@@ -138,7 +139,7 @@ class EveryPageTest {
   })
   void whatOpensIsSoundToo(String client, String page, String text, String opens, String then) {
     Desk desk = opened(client, page, text);
-    desk.one(opens).click();
+    desk.click(opens);
     desk.sees(then);
     sound(desk, page + opens);
   }

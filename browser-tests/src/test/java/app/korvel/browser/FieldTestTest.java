@@ -52,7 +52,7 @@ class FieldTestTest {
   }
 
   private void leaveTheField() {
-    desk.one("h1").click();
+    desk.click("h1");
   }
 
   @Test
@@ -114,7 +114,7 @@ class FieldTestTest {
     desk.press("To the maximum");
     desk.sees("198 is measured: the highest that qualifies.");
     desk.soon(() -> assertThat(desk.one(".big b").getText()).isEqualTo("198"));
-    desk.one(".path a[href$='/prescription']").click();
+    desk.click(".path a[href$='/prescription']");
     desk.sees("Values have changed since version 1");
   }
 

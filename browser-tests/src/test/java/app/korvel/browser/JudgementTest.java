@@ -49,13 +49,13 @@ class JudgementTest {
   void bothSchoolsOfStartingAreOfferedToTheNew() {
     desk.openClient("Bram", "prescription");
     desk.sees("Everyday activity · 30–40 %");
-    desk.one("input[value=general-fitness]").click();
+    desk.click("input[value=general-fitness]");
     desk.sees("The cautious start: 30–40 % for up to 12 weeks, then moderate.");
     desk.soon(
         () ->
             assertThat(desk.one("input[name=highPercent]").getDomProperty("value"))
                 .isEqualTo("40"));
-    desk.one("input[value=guideline]").click();
+    desk.click("input[value=guideline]");
     desk.sees("The guideline start: 40–50 % at once.");
     desk.soon(
         () ->
@@ -69,14 +69,14 @@ class JudgementTest {
   void theTrainedAreNotHeldUnderSixtyAndIntervalsHaveTheirOwnRules() {
     desk.openClient("Tomasz", "prescription");
     desk.sees("Start at 65–80 % of reserve, 40 min, 4 days a week.");
-    desk.one("input[value=general-fitness]").click();
+    desk.click("input[value=general-fitness]");
     desk.sees("Held at the goal's own 50–70 %.");
-    desk.one("input[value=competition]").click();
+    desk.click("input[value=competition]");
     desk.sees("Start at 65–80 % of reserve, 40 min, 4 days a week.");
     assertThat(desk.reads("not allowed yet")).isFalse();
     desk.type("highPercent", "85");
     desk.sees("Too hard for “Steady”. Accepted: up to 80 % of reserve, or another type.");
-    desk.one("[aria-label=Type]").click();
+    desk.click("[aria-label=Type]");
     desk.press("Intervals");
     desk.sees("Above 80 %: 1 to 2 minutes at a time, with easy time between.");
     desk.sees("1 min at the target, 2 min easy, again and again.");
@@ -88,11 +88,11 @@ class JudgementTest {
   void anotherModeHasAMaximumOfItsOwn() {
     desk.openClient("Ines", "prescription");
     desk.sees("maximum about 176");
-    desk.one("[aria-label='What they do']").click();
+    desk.click("[aria-label='What they do']");
     desk.press("Cycle");
     desk.sees("maximum about 166");
     desk.openClient("Ines", "maximum");
-    desk.one("[aria-label=Mode]").click();
+    desk.click("[aria-label=Mode]");
     desk.press("Cycle");
     desk.sees("Estimates for this mode come from running less 10, and are less sure.");
     desk.soon(() -> assertThat(desk.one("li.chosen").getText()).contains("166", "± 12.8"));
@@ -137,7 +137,7 @@ class JudgementTest {
     desk.await(() -> desk.texts(".versions a").contains("Card"));
     conditionOfSefa();
     desk.sees("Moderate work may continue; vigorous needs clearance within the last 12 months.");
-    desk.one(".path a[href$='/prescription']").click();
+    desk.click(".path a[href$='/prescription']");
     desk.sees("Suspended: it goes up to 75 % of reserve, and vigorous work is not allowed now.");
     assertThat(desk.texts(".versions a")).isEmpty();
     conditionOfSefa();
@@ -146,9 +146,9 @@ class JudgementTest {
 
   private void conditionOfSefa() {
     desk.openClient("Sefa", "screening");
-    desk.one("[aria-label='Change: Known conditions']").click();
-    desk.one("input[name=heart-condition]").click();
-    desk.one(".open button[type=submit]").click();
+    desk.click("[aria-label='Change: Known conditions']");
+    desk.click("input[name=heart-condition]");
+    desk.click(".open button[type=submit]");
     desk.await(() -> desk.all(".intake .open").isEmpty());
   }
 

@@ -54,7 +54,7 @@ class KeyboardTest {
   void theDeskByKeyboard() {
     desk.open("/clients");
     desk.sees("Yara Fonotele");
-    desk.one("h1").click();
+    desk.click("h1");
     desk.keys("5");
     desk.sees("The count, long hand");
     desk.keys("]");
@@ -82,7 +82,7 @@ class KeyboardTest {
   void theSearchIsReachedFromEverywhere() {
     for (String page : new String[] {"/desk/counts", "/methods", "/clients/new"}) {
       desk.open(page);
-      desk.one("h1").click();
+      desk.click("h1");
       desk.keys("/");
       desk.await(() -> desk.focused().equals("Find a client by name"));
       desk.keys("ines", Keys.ENTER);
@@ -94,7 +94,7 @@ class KeyboardTest {
   void alongTheStepsAndThePlacesByOneKey() {
     desk.openClient("Yara", "pulse");
     desk.sees("Take a resting pulse");
-    desk.one("h1").click();
+    desk.click("h1");
     desk.keys("]");
     desk.sees("is the default.");
     desk.keys("]");
@@ -118,13 +118,13 @@ class KeyboardTest {
     desk.sees("Equations for the maximum");
     desk.keys("?");
     desk.sees("Keys on this screen");
-    desk.one("label[for=single-keys]").click();
+    desk.click("label[for=single-keys]");
     desk.keys(Keys.ESCAPE);
     desk.await(() -> desk.all("[role=dialog]").isEmpty());
     desk.keys("2", "?");
     desk.sees("Keys on this screen");
     desk.soon(() -> assertThat(desk.driver().getCurrentUrl()).contains("/methods"));
-    desk.one("label[for=single-keys]").click();
+    desk.click("label[for=single-keys]");
     desk.keys(Keys.ESCAPE);
     desk.await(() -> desk.all("[role=dialog]").isEmpty());
     desk.keys("2");

@@ -129,7 +129,7 @@ class LogTest {
             assertThat(desk.one("#week-title").getText().replaceAll("\\s+", " "))
                 .contains(proposed.replaceAll(".*%, (\\d+ min).*", "$1")));
 
-    desk.one("h1").click();
+    desk.click("h1");
     desk.keys("3");
     desk.await(() -> !desk.all(".grid li").isEmpty());
     desk.keys("w");
@@ -157,7 +157,7 @@ class LogTest {
         () ->
             desk.texts("li[data-date='" + to + "'] button.session").stream()
                 .anyMatch(text -> text.contains("18:30") && text.contains(name)));
-    desk.one("h1").click();
+    desk.click("h1");
     desk.keys("u");
     desk.await(
         () ->
@@ -173,7 +173,7 @@ class LogTest {
   @Test
   void aClassIsLoggedAtOnceWithItsExceptions() {
     layOut("Agnethe");
-    desk.one("h1").click();
+    desk.click("h1");
     desk.keys("l");
     desk.await(() -> desk.all(".line").size() > 3);
     List<String> rest = desk.texts(".day h2");
@@ -222,7 +222,7 @@ class LogTest {
     layOut("Marguerite");
     demo.openClient("Marguerite", "sessions");
     desk.await(() -> desk.all(".weeks li button").size() == 8);
-    desk.one(".weeks li:nth-child(1) button").click();
+    desk.click(".weeks li:nth-child(1) button");
     desk.press("Log this session");
     desk.type("rpe", "15");
     desk.press("Any warning?");
@@ -239,7 +239,7 @@ class LogTest {
   void aLogIsPutRightAndTakenBack() {
     demo.openClient("Tindra", "sessions");
     desk.await(() -> desk.all(".weeks li button").size() == 12);
-    desk.one(".weeks li:nth-child(2) button").click();
+    desk.click(".weeks li:nth-child(2) button");
     desk.await(() -> desk.texts(".logged p").stream().anyMatch(text -> text.contains("one")));
     String before = desk.texts(".logged p").get(0);
     desk.press("Put right");
@@ -288,7 +288,7 @@ class LogTest {
     assertThat(fetched(address)).isEqualTo(404L);
 
     demo.openClient("Ines", "sessions");
-    desk.one("h1").click();
+    desk.click("h1");
     desk.keys("3");
     desk.press("A file for a class");
     desk.press("Ines Okafor-Lund");
@@ -320,7 +320,7 @@ class LogTest {
     desk.one("input[name=busy]").sendKeys(roster.toString());
     desk.sees("roster.ics, Ines Okafor-Lund: 3 busy times");
     desk.await(() -> !desk.all("li[data-date='" + LocalDate.now() + "'] .busy").isEmpty());
-    desk.one("h1").click();
+    desk.click("h1");
     desk.keys("d");
     desk.sees("Busy all day, Ines Okafor-Lund");
   }

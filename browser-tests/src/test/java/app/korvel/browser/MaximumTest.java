@@ -56,7 +56,7 @@ class MaximumTest {
 
     desk.press("Undo");
     desk.await(() -> big().equals(estimated));
-    desk.one("button[aria-label='Take the 191 back']").click();
+    desk.click("button[aria-label='Take the 191 back']");
     desk.await(() -> !desk.reads("A peak of 191 was seen"));
   }
 
@@ -156,7 +156,7 @@ class MaximumTest {
   }
 
   private void add(String name) {
-    desk.one("form.add .p-select").click();
+    desk.click("form.add .p-select");
     desk.press(name);
     desk.press("Add");
     desk.await(() -> desk.texts(".who li").stream().anyMatch(row -> row.startsWith(name)));

@@ -39,6 +39,20 @@ class MethodsTest {
     desk.sees("40 bpm");
   }
 
+  @Test
+  void whatShipsIsListedWithALicenceThatCanBeRead() {
+    desk.open("/studio");
+    desk.press("About Korvel: its version, and the licences of what ships");
+    desk.sees("Version 0.1.0");
+    desk.sees("openhtmltopdf-core");
+    desk.click("button[aria-label='MIT, of vue']");
+    desk.sees("Permission is hereby granted, free of charge");
+    desk.keys(Keys.ESCAPE);
+    desk.await(() -> desk.all("[role=dialog]").isEmpty());
+    desk.click("button[aria-label^='OFL-1.1, of Atkinson Hyperlegible Next']");
+    desk.sees("SIL OPEN FONT LICENSE");
+  }
+
   /** No number leads nowhere: every link to the methods has its entry. */
   @Test
   void everyLinkHasItsEntry() {

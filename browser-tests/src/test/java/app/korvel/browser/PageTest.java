@@ -76,7 +76,7 @@ class PageTest {
   void theTitleNamesTheClient() {
     desk.openClient("Ines", "pulse");
     desk.await(() -> desk.driver().getTitle().equals("Pulse · Ines Okafor-Lund · Korvel"));
-    desk.one(".path a:nth-child(3)").click();
+    desk.click(".path a:nth-child(3)");
     desk.await(() -> desk.driver().getTitle().equals("Maximum · Ines Okafor-Lund · Korvel"));
     desk.open("/today");
     desk.await(() -> desk.driver().getTitle().equals("Today · Korvel"));
@@ -97,7 +97,7 @@ class PageTest {
     desk.sees("what each band is");
     key("u");
     desk.sees("There is nothing left to undo.");
-    desk.one(".school").click();
+    desk.click(".school");
     desk.press("Fifths of maximum");
     desk.press("Use it for Marguerite");
     desk.sees("Marguerite's bands are shown as Fifths of maximum.");
@@ -119,12 +119,12 @@ class PageTest {
     desk.driver().navigate().refresh();
     desk.await(
         () -> desk.one("input[name=note]").getDomProperty("value").equals("half a sentence"));
-    desk.one(".path a").click();
+    desk.click(".path a");
     assertThat(desk.await(() -> desk.driver().switchTo().alert()).getText())
         .contains("not saved yet");
     desk.driver().switchTo().alert().dismiss();
     desk.soon(() -> assertThat(desk.driver().getCurrentUrl()).endsWith("/details"));
-    desk.one(".path a").click();
+    desk.click(".path a");
     desk.await(() -> desk.driver().switchTo().alert()).accept();
     desk.sees("May they exercise");
     desk.openClient("Amaru", "details");
@@ -144,7 +144,7 @@ class PageTest {
     assertThat(scrolled()).isEqualTo(before);
     // A row that is taken away leaves the focus in its form.
     desk.openClient("Keola", "screening");
-    desk.one("[aria-label='Change: Written limits']").click();
+    desk.click("[aria-label='Change: Written limits']");
     desk.press("Add a written limit");
     desk.one("[aria-label='Take off this limit']").sendKeys(Keys.ENTER);
     desk.await(
@@ -232,7 +232,7 @@ class PageTest {
   @Test
   void aSessionOfTheCalendarIsBroughtIntoView() {
     desk.open("/calendar?view=month");
-    desk.one("button.session").click();
+    desk.click("button.session");
     desk.sees("To the sessions");
     assertThat(
             (Boolean)
@@ -269,7 +269,7 @@ class PageTest {
   @Test
   void aMedicinesClassFollowsItsName() {
     desk.openClient("Yara", "screening");
-    desk.one("[aria-label='Change: Medicines']").click();
+    desk.click("[aria-label='Change: Medicines']");
     desk.press("Add a medicine");
     desk.await(() -> desk.focused().equals("Generic name"));
     desk.keys("bisoprolol");
@@ -284,7 +284,7 @@ class PageTest {
     desk.press("Leave it as it was");
     desk.soon(() -> assertThat(desk.texts("li p")).contains("None"));
     // A row nothing was entered in is none.
-    desk.one("[aria-label='Change: Medicines']").click();
+    desk.click("[aria-label='Change: Medicines']");
     desk.press("Add a medicine");
     desk.await(() -> desk.focused().equals("Generic name"));
     desk.keys(Keys.ENTER);
@@ -298,7 +298,7 @@ class PageTest {
     desk.openClient("Lupe", "check-in");
     desk.type("pulse", "130");
     desk.press("Taken otherwise?");
-    desk.one("input[name=settled]").click();
+    desk.click("input[name=settled]");
     desk.sees("Count again");
     desk.sees("Sit for 5 min, then count again for 60 s.");
     desk.press("Count again first");

@@ -54,7 +54,7 @@ class PracticeTest {
 
   @Test
   void aMiscountIsToldAndALevelAsksForTheRhythm() {
-    desk.one(".levels li:nth-child(5) button").click();
+    desk.click(".levels li:nth-child(5) button");
     desk.sees("5 Even or uneven?");
     desk.press("10 s");
     desk.press("Play a pulse");

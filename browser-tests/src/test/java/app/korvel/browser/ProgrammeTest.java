@@ -63,9 +63,9 @@ class ProgrammeTest {
                 .anySatisfy(
                     text ->
                         assertThat(text).contains("Guideline", "40–50 %", "from the first week")));
-    desk.one(".schools input[value=guideline]").click();
+    desk.click(".schools input[value=guideline]");
     desk.await(() -> field("lowPercent").equals("40"));
-    desk.one(".schools input[value=cautious]").click();
+    desk.click(".schools input[value=cautious]");
     desk.await(() -> field("lowPercent").equals("30"));
   }
 
@@ -170,7 +170,7 @@ class ProgrammeTest {
     desk.sees("steps up, after a week with");
     desk.driver().navigate().refresh();
     desk.sees("steps up, after a week with");
-    desk.one(".session.skipped").click();
+    desk.click(".session.skipped");
     desk.press("Take it in again");
     desk.sees("Every week keeps the rules.");
 
@@ -290,7 +290,7 @@ class ProgrammeTest {
     assertThat(longer).isGreaterThan(32);
 
     // For somebody: rates, and their own limits.
-    desk.one("#who, [aria-labelledby=who-label]").click();
+    desk.click("#who, [aria-labelledby=who-label]");
     desk.one(".p-select-filter").sendKeys("Ragnar");
     desk.await(() -> desk.all("li[role=option]").size() == 1);
     desk.keys(Keys.ARROW_DOWN, Keys.ENTER);
@@ -302,7 +302,7 @@ class ProgrammeTest {
     desk.sees("Saved.");
     desk.open("/studio");
     desk.sees("Quay and back");
-    desk.one("button[aria-label='Put Quay and back away']").click();
+    desk.click("button[aria-label='Put Quay and back away']");
     desk.sees("Quay and back is put away.");
   }
 
@@ -374,7 +374,7 @@ class ProgrammeTest {
   void theListOfKeysNamesThoseOfAProgramme() {
     desk.openClient("Ines", "sessions");
     desk.sees("Every week keeps the rules.");
-    desk.one("button.keys").click();
+    desk.click("button.keys");
     desk.sees("a day earlier, a day later");
     desk.sees("leave it out, or take it in again");
   }

@@ -85,7 +85,7 @@ class PulseBenchTest {
     desk.one(".pad").sendKeys(Keys.ENTER);
     desk.sees(bpm + " bpm is kept.");
     desk.await(() -> desk.texts(".kinds").toString().contains("Seated, tapped · 1"));
-    desk.one("h1").click();
+    desk.click("h1");
     desk.keys("u");
     desk.await(() -> desk.texts(".kinds").toString().contains("tapped") ? null : true);
   }
@@ -120,7 +120,7 @@ class PulseBenchTest {
   @Test
   void aRestIsKeptOverAReloadAndGradesTheCount() {
     desk.openClient("Ines", "pulse");
-    desk.one("button[aria-label^='Rest 5']").click();
+    desk.click("button[aria-label^='Rest 5']");
     desk.sees("Resting protocol");
     desk.letPass(Duration.ofSeconds(130));
     desk.sees("2:50");
@@ -146,7 +146,7 @@ class PulseBenchTest {
   @Test
   void cutShortItSaysWhatIsMissing() {
     desk.openClient("Ines", "pulse");
-    desk.one("button[aria-label^='Rest 10']").click();
+    desk.click("button[aria-label^='Rest 10']");
     desk.sees("10:00");
     desk.letPass(Duration.ofMinutes(3));
     desk.press("Count now, after 3 min");

@@ -55,7 +55,7 @@ class SchemeTest {
         () ->
             assertThat(desk.texts("[aria-labelledby=shifted-title] tbody tr").toString())
                 .contains("Off by its error, lower 166 115–135 −5, −7"));
-    desk.one("a[aria-label='Prescribe Weight and general fitness of Ranges by goal']").click();
+    desk.click("a[aria-label='Prescribe Weight and general fitness of Ranges by goal']");
     desk.await(() -> desk.all("input[name=highPercent]").size() == 1);
     desk.await(() -> "60".equals(desk.one("input[name=highPercent]").getDomProperty("value")));
     desk.soon(
@@ -75,7 +75,7 @@ class SchemeTest {
     desk.await(() -> desk.texts("tbody").toString().contains("Third fifth"));
     desk.press("Back to the studio's, Voice ladder");
     desk.await(() -> desk.texts("tbody").toString().contains("could sing a verse"));
-    desk.one("h1").click();
+    desk.click("h1");
     desk.keys("u");
     desk.await(() -> desk.texts("tbody").toString().contains("Third fifth"));
     desk.press("Back to the studio's, Voice ladder");
@@ -111,7 +111,7 @@ class SchemeTest {
     desk.type("band-1-name", "Steep");
     desk.keys(Keys.ENTER);
     desk.sees("Ladder, % of reserve: Flat 0–45, Steep 45–100");
-    desk.one("button[aria-label=\"Put Ship's stairs away\"]").click();
+    desk.click("button[aria-label=\"Put Ship's stairs away\"]");
     desk.sees("Ship's stairs is put away.");
     desk.await(() -> !desk.texts(".schemes").toString().contains("Steep"));
   }
@@ -191,7 +191,7 @@ class SchemeTest {
   void thresholdsAreEnteredAndTheirSchoolOpens() {
     desk.openClient("Ines", "bands?scheme=threshold-three");
     desk.sees("Measured thresholds needs more than is known");
-    desk.one(".sheet > details > summary").click();
+    desk.click(".sheet > details > summary");
     desk.type("lower", "118");
     desk.type("upper", "90");
     desk.press("Keep, for walk or run");
@@ -199,7 +199,7 @@ class SchemeTest {
     desk.type("upper", "149");
     desk.press("Keep, for walk or run");
     desk.await(() -> desk.texts("tbody").toString().contains("Talk in pieces 118–148"));
-    desk.one("button[aria-label='Take 118 and 149 back']").click();
+    desk.click("button[aria-label='Take 118 and 149 back']");
     desk.sees("Measured thresholds needs more than is known");
   }
 }

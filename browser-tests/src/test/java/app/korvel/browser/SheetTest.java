@@ -101,7 +101,7 @@ class SheetTest {
     // 208 − 31.5 = 176.5: 177; 70 and 85 %: 123.9 and 150.45; × 10 ÷ 60.
     assertThat(desk.sheetSays("45 177 124–150 21–25")).contains("yours", "Not for anyone with");
     desk.catchFiles();
-    desk.one("[aria-label='CSV of class chart']").click();
+    desk.click("[aria-label='CSV of class chart']");
     assertThat(lines("class chart.csv"))
         .containsExactly(
             "Age,\"Maximum, bpm\",\"School range, bpm, from\",\"School range, bpm, to\","
@@ -149,7 +149,7 @@ class SheetTest {
     desk.openClient("Ines", "bands");
     desk.sees("could sing a verse");
     desk.catchFiles();
-    desk.one("[aria-label='CSV of bands']").click();
+    desk.click("[aria-label='CSV of bands']");
     List<String> lines = lines("bands.csv");
     assertThat(lines.get(0))
         .isEqualTo(
@@ -163,7 +163,7 @@ class SheetTest {
     desk.open("/clients?q=ines");
     desk.sees("Ines Okafor-Lund");
     desk.catchFiles();
-    desk.one("[aria-label='CSV of clients']").click();
+    desk.click("[aria-label='CSV of clients']");
     assertThat(lines("clients.csv").get(1)).startsWith("Ines Okafor-Lund,").contains(",63,176,");
   }
 }

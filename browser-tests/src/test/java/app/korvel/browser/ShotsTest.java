@@ -73,7 +73,7 @@ class ShotsTest {
       demo.read(189);
       desk.sees("peak 189");
       demo.pass(0, 20);
-      desk.one("h1").click();
+      desk.click("h1");
       desk.keys("y");
       demo.pass(3, 0);
       desk.sees("Start bout 2");
@@ -93,7 +93,7 @@ class ShotsTest {
     desk.open("/floor");
     desk.press("Begin with 10 people");
     desk.sees("Beats in 15 s");
-    desk.one("ol.people input").click();
+    desk.click("ol.people input");
     for (String label : desk.texts("ol.people label")) {
       int usual = label.contains("no usual") ? 64 : Integer.parseInt(label.replaceAll(".* ", ""));
       int beats = (usual + 2) / 4 + (label.startsWith("Keola") ? 4 : 0);

@@ -49,7 +49,7 @@ class SliceTest {
     desk.sees("Agnethe Moravik");
     desk.one("[data-find]").sendKeys("zzz");
     desk.sees("Nobody's name holds “zzz”");
-    desk.one("p[role=status] button").click();
+    desk.click("p[role=status] button");
     desk.sees("Agnethe Moravik");
   }
 
@@ -90,7 +90,7 @@ class SliceTest {
     }
     desk.await(() -> desk.texts(".open h2").contains("What for, when and with what?"));
     desk.sees("No clearance needed: start light to moderate and progress gradually.");
-    desk.one(".path a[href$='/pulse']").click();
+    desk.click(".path a[href$='/pulse']");
 
     // Count with the clock on screen.
     desk.sees("Take a resting pulse");
@@ -123,7 +123,7 @@ class SliceTest {
     desk.sees("64 bpm, the latest reading, for want of a good one.");
 
     // The maximum by every equation.
-    desk.one(".path a[href$='/maximum']").click();
+    desk.click(".path a[href$='/maximum']");
     desk.sees("208 − 0.7 × age is the default.");
     desk.soon(
         () ->
@@ -133,7 +133,7 @@ class SliceTest {
     desk.sees("Only for people who take a beta-blocker.");
 
     // The ruler, read by arrow keys.
-    desk.one(".path a[href$='/bands']").click();
+    desk.click(".path a[href$='/bands']");
     desk.sees("From 64 at rest to about 176");
     WebElement ruler = desk.one("[role=slider]");
     ruler.sendKeys(Keys.HOME);
@@ -213,9 +213,9 @@ class SliceTest {
   void everyJudgementSaysWhyWithItsSource() {
     desk.openClient("Ines", "maximum");
     desk.sees("208 − 0.7 × age is the default.");
-    desk.one(".findings summary").click();
+    desk.click(".findings summary");
     desk.sees("Derived from many studies of healthy adults");
-    desk.one(".findings details[open] a").click();
+    desk.click(".findings details[open] a");
     desk.await(() -> desk.driver().getCurrentUrl().endsWith("/methods#default-healthy"));
     desk.await(() -> desk.one("li.here").isDisplayed());
   }

@@ -26,7 +26,7 @@ class TrainOrNotTest {
   void theIntakeByKeyboard() {
     desk.open("/clients/new");
     desk.sees("New client");
-    desk.one("h1").click();
+    desk.click("h1");
     desk.tabTo("Name");
     desk.keys("Keya Board", Keys.TAB);
     desk.keys(
@@ -101,7 +101,7 @@ class TrainOrNotTest {
         () ->
             assertThat(desk.one(".path a[href$='/prescription']").getText()).contains("suspended"));
 
-    desk.one(".path a[href$='/screening']").click();
+    desk.click(".path a[href$='/screening']");
     desk.press("Add a clearance");
     desk.type("issuer", "");
     desk.press("Put on record");
@@ -110,14 +110,14 @@ class TrainOrNotTest {
     desk.press("Put on record");
     desk.sees("The clearance by Dr Renewed is on record.");
     desk.sees("A clearance is in force until");
-    desk.one(".path a[href$='/prescription']").click();
+    desk.click(".path a[href$='/prescription']");
     desk.await(() -> desk.texts(".versions a").contains("Card"));
     desk.soon(
         () ->
             assertThat(desk.one(".path a[href$='/prescription']").getText()).contains("version 1"));
 
     // Taken back, it is suspended again.
-    desk.one("h1").click();
+    desk.click("h1");
     desk.keys("u");
     desk.await(
         () -> desk.one(".path a[href$='/screening']").getText().contains("clearance lapsed"));
@@ -153,7 +153,7 @@ class TrainOrNotTest {
         () ->
             assertThat(desk.texts(".must-not li"))
                 .anyMatch(row -> row.contains("Ines Okafor-Lund")));
-    desk.one("h1").click();
+    desk.click("h1");
     desk.keys("u");
     // Undone where it was done.
     desk.sees("Undone: Checked in: not today.");
@@ -301,9 +301,9 @@ class TrainOrNotTest {
   void twoPeopleAnswerAtOnceAndTheSecondKeepsBoth() {
     desk.openClient("Bram", "screening");
     desk.sees("Screening is due again.");
-    desk.one("[aria-label='Change: Known conditions']").click();
+    desk.click("[aria-label='Change: Known conditions']");
     question("Is any of these known?");
-    desk.one("input[name=diabetes]").click();
+    desk.click("input[name=diabetes]");
     desk.driver()
         .executeAsyncScript(
             """
@@ -328,11 +328,11 @@ class TrainOrNotTest {
                 .anyMatch(row -> row.contains("Present activity Little"))
                 .anyMatch(row -> row.contains("Known conditions Diabetes")));
     // Put back for whoever comes next.
-    desk.one("[aria-label='Change: Known conditions']").click();
-    desk.one("input[name=diabetes]").click();
-    desk.one(".open button[type=submit]").click();
+    desk.click("[aria-label='Change: Known conditions']");
+    desk.click("input[name=diabetes]");
+    desk.click(".open button[type=submit]");
     desk.await(() -> desk.all(".intake .open").isEmpty());
-    desk.one("[aria-label='Change: Present activity']").click();
+    desk.click("[aria-label='Change: Present activity']");
     desk.press("None");
     desk.press("Save and next");
     desk.await(() -> desk.all(".intake .open").isEmpty());
@@ -349,7 +349,7 @@ class TrainOrNotTest {
     desk.sees("Request for medical clearance to exercise");
     desk.sees("Light to moderate work, 30–60 % of heart rate reserve");
     assertThat(desk.reads("Vigorous work as well,")).isFalse();
-    desk.one("input[type=checkbox]").click();
+    desk.click("input[type=checkbox]");
     desk.sees("Vigorous work as well, 60–90 % of heart rate reserve");
     assertThat(desk.printedPages()).isEqualTo(1);
   }

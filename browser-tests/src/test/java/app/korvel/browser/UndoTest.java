@@ -17,7 +17,7 @@ class UndoTest {
   }
 
   private void undo() {
-    desk.one("h1").click();
+    desk.click("h1");
     desk.keys("u");
   }
 
@@ -26,7 +26,7 @@ class UndoTest {
     desk.openClient("Sefa", "maximum");
     desk.sees("stands in for want of a better one");
     String byRule = desk.one(".big b").getText();
-    desk.one("button[aria-label='Use 220 − age']").click();
+    desk.click("button[aria-label='Use 220 − age']");
     desk.sees("Use 220 − age (");
     desk.sees("In use now");
     desk.await(() -> desk.all("[aria-label='What it moves'] li").size() == 6);
@@ -37,7 +37,7 @@ class UndoTest {
     desk.sees("220 − age is in use.");
     desk.await(() -> desk.one("li.chosen").getText().contains("your choice"));
     assertThat(desk.one(".big b").getText()).isNotEqualTo(byRule);
-    desk.one(".findings summary").click();
+    desk.click(".findings summary");
     desk.sees("Your reason: “the coach asks for it”.");
     desk.soon(
         () -> assertThat(desk.one(".path a[href$='/maximum']").getText()).contains("your choice"));
@@ -57,7 +57,7 @@ class UndoTest {
     desk.openClient("Lupe", "pulse");
     desk.sees("Working resting value");
     String first = desk.one("tbody .rate span").getText().replaceAll("\\D", "");
-    desk.one("button[aria-label^='Put right the " + first + "']").click();
+    desk.click("button[aria-label^='Put right the " + first + "']");
     desk.sees("Put right the reading of");
     desk.type("beats", "0");
     desk.sees("Accepted:");
@@ -87,7 +87,7 @@ class UndoTest {
     List<String> before = pressed();
     assertThat(before).containsExactly("Counted", "Seated", "Wrist");
     for (String way : new String[] {"Leave it as it is", "Put right"}) {
-      desk.one("button[aria-label^='Put right']").click();
+      desk.click("button[aria-label^='Put right']");
       desk.await(() -> pressed().equals(List.of("Strap", "Lying")));
       desk.press(way);
       desk.await(() -> pressed().equals(before));
@@ -104,7 +104,7 @@ class UndoTest {
     desk.openClient("Noor", "pulse");
     desk.sees("Working resting value");
     int before = desk.all("figure [role=img] path").size();
-    desk.one("button[aria-label^='Put right']").click();
+    desk.click("button[aria-label^='Put right']");
     desk.press("Take it back");
     desk.sees("is taken back.");
     desk.await(() -> desk.all("figure [role=img] path").size() < before);
@@ -142,7 +142,7 @@ class UndoTest {
     desk.size(390, 844);
     desk.openClient("Keola", "maximum");
     desk.sees("208 − 0.7 × age is the default.");
-    desk.one("button[aria-label='Use 202.5 − 0.53 × age']").click();
+    desk.click("button[aria-label='Use 202.5 − 0.53 × age']");
     desk.sees("In use now");
     desk.await(() -> desk.focused().equals("Your reason"));
     desk.keys("ab", Keys.ENTER);
@@ -162,7 +162,7 @@ class UndoTest {
   void theSecondToPutAReadingRightIsTold() {
     desk.openClient("Agnethe", "pulse");
     desk.sees("Working resting value");
-    desk.one("button[aria-label^='Put right']").click();
+    desk.click("button[aria-label^='Put right']");
     desk.sees("Put right the reading of");
     desk.driver()
         .executeAsyncScript(
