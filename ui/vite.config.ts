@@ -17,16 +17,29 @@ const withTexts: NonNullable<Parameters<typeof sbom>[0]>['afterCollect'] = (bom)
 export default defineConfig({
   plugins: [
     vue(),
-    sbom({
-      outDir: 'licences',
-      outFilename: 'pages.cdx',
-      includeWellKnown: false,
-      saveTimestamp: false,
-      afterCollect: withTexts,
-    }),
+    {
+      ...sbom({
+        outDir: 'licences',
+        outFilename: 'pages.cdx',
+        includeWellKnown: false,
+        saveTimestamp: false,
+        afterCollect: withTexts,
+      }),
+      apply: 'build',
+    },
   ],
   // The application carries everything it needs; nothing is fetched from elsewhere.
-  build: { target: 'es2022', assetsInlineLimit: 0, reportCompressedSize: true },
+  build: {
+    target: 'es2022',
+    assetsInlineLimit: 0,
+    reportCompressedSize: true,
+    rolldownOptions: {
+      onwarn(warning, tell) {
+        // It looks for a bundler that is not in use.
+        if (warning.plugin !== 'rollup-plugin-sbom') tell(warning)
+      },
+    },
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:8080' } },
   test: { include: ['test/**/*.test.ts'], environment: 'happy-dom' },
 })

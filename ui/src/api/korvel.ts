@@ -215,14 +215,18 @@ export const keepThresholds = (id: string, measured: Typed<Schemas['ThresholdsRe
 const scheme = (id: string) => `/schemes/${encodeURIComponent(id)}`
 export const schemes = () => get<SchemeList>('/schemes')
 export const oneScheme = (id: string) => get<Scheme>(scheme(id))
-export const addScheme = (written: unknown) => post<Scheme>('/schemes', written)
-export const changeScheme = (id: string, version: number, written: unknown) =>
-  put<Scheme>(scheme(id), { version, scheme: written })
+export const addScheme = (written: Typed<Schemas['SchemeRequest']>) =>
+  post<Scheme>('/schemes', written)
+export const changeScheme = (
+  id: string,
+  version: number,
+  written: Typed<Schemas['SchemeRequest']>,
+) => put<Scheme>(scheme(id), { version, scheme: written })
 export const archiveScheme = (id: string, version: number, archived: boolean) =>
   put<Scheme>(`${scheme(id)}/archived`, { version, archived })
 export const schemeFile = (id: string) => `/api${scheme(id)}/file`
 export const readScheme = (file: Blob) => postFile<WrittenScheme>('/schemes/read', file)
-export const tryScheme = (written: unknown, clients: string[]) =>
+export const tryScheme = (written: Typed<Schemas['SchemeRequest']>, clients: string[]) =>
   ask<SchemeTrial>('/schemes/trial', { scheme: written, clients })
 export const chooseWays = (version: number, scheme: string, rpeFamily: RpeFamily) =>
   put<Schemas['WaysView']>('/studio/ways', { version, scheme, rpeFamily })
@@ -246,14 +250,18 @@ export const card = (id: string, version: string) =>
 const outline = (id: string) => `/outlines/${encodeURIComponent(id)}`
 export const outlines = () => get<Schemas['OutlineList']>('/outlines')
 export const oneOutline = (id: string) => get<NamedOutline>(outline(id))
-export const addOutline = (written: unknown) => post<NamedOutline>('/outlines', written)
-export const changeOutline = (id: string, version: number, written: unknown) =>
-  put<NamedOutline>(outline(id), { version, outline: written })
+export const addOutline = (written: Typed<Schemas['NamedOutlineRequest']>) =>
+  post<NamedOutline>('/outlines', written)
+export const changeOutline = (
+  id: string,
+  version: number,
+  written: Typed<Schemas['NamedOutlineRequest']>,
+) => put<NamedOutline>(outline(id), { version, outline: written })
 export const archiveOutline = (id: string, version: number, archived: boolean) =>
   put<NamedOutline>(`${outline(id)}/archived`, { version, archived })
-export const outlineOn = (written: unknown) =>
+export const outlineOn = (written: Typed<OutlineRequest>) =>
   ask<Outline>('/calculator/outline', { outline: written, restingBpm: null, maximumBpm: null })
-export const outlineFor = (id: string, mode: Mode, written: unknown) =>
+export const outlineFor = (id: string, mode: Mode, written: Typed<OutlineRequest>) =>
   ask<Schemas['ClientOutlineView']>(`${client(id)}/outline?mode=${mode}`, written)
 
 const programme = (id: string) => `${client(id)}/programme`
@@ -316,9 +324,9 @@ export const progress = (id: string) => get<Progress>(`${client(id)}/progress`)
 
 /** Sheets to print: as a page, and as a PDF. */
 export type SheetKind = 'cards' | 'chart' | 'poster' | 'hand-out'
-export const sheetPage = (kind: SheetKind, sheet: unknown) =>
+export const sheetPage = (kind: SheetKind, sheet: object) =>
   postForText(`/sheets/${kind}/page`, sheet)
-export const sheetPdf = (kind: SheetKind, sheet: unknown) =>
+export const sheetPdf = (kind: SheetKind, sheet: object) =>
   postForFile(`/sheets/${kind}/pdf`, sheet)
 export const cardsOf = (sheet: Typed<CardsSheet>) => ask<SheetOfCards>('/sheets/cards', sheet)
 
@@ -350,7 +358,7 @@ export const today = () => get<Today>('/today')
 
 export const questions = () => get<Questions>('/screening/questions')
 export const screening = (id: string) => get<ScreeningRecord>(`${client(id)}/screening`)
-export const answer = (id: string, version: number, answers: unknown) =>
+export const answer = (id: string, version: number, answers: Typed<Schemas['AnswersRequest']>) =>
   put<ScreeningRecord>(`${client(id)}/screening`, { version, answers })
 export const addClearance = (id: string, clearance: Typed<Schemas['ClearanceRequest']>) =>
   post<Clearance>(`${client(id)}/clearances`, clearance)
@@ -376,7 +384,7 @@ export const zonesOf = (sum: Typed<ZonesSum>) => calculate<Zones>('zones', sum)
 export const peakOf = (csv: string) => calculate<Schemas['PeakView']>('peak', { csv })
 export const ratesOf = (restingBpm: number, maximumBpm: number) =>
   calculate<Schemas['RatesAnswer']>('rates', { restingBpm, maximumBpm })
-export const chartOf = (sum: unknown) => calculate<Chart>('chart', sum)
+export const chartOf = (sum: Typed<Schemas['ClassChartRequest']>) => calculate<Chart>('chart', sum)
 export const countsOf = (sum: Typed<CountsSum>) => calculate<Schemas['CountsAnswer']>('counts', sum)
 
 export const pulseWorking = (of: Typed<PulseSum>, figures: Figures) =>

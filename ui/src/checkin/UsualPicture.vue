@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { CheckInSheet } from '../api/korvel'
 import { day } from '../shared/words'
+import { scale } from '../shared/chart/scale'
 
 /** The last readings of that posture and source, the usual band around them, and the pulse now. */
 const props = defineProps<{ sheet: CheckInSheet; now: number | null; today: string }>()
@@ -20,10 +21,8 @@ const span = computed(() => {
     Math.max(usual.value + far, ...all.map((bpm) => bpm + 2)),
   ] as const
 })
-const y = (bpm: number) => {
-  const [low, high] = span.value
-  return 6 + (1 - (bpm - low) / (high - low)) * (HEIGHT - 26)
-}
+const scaled = computed(() => scale(...span.value, HEIGHT - 20, 6))
+const y = (bpm: number) => scaled.value(bpm)
 const bands = computed(() => {
   const { lightFromBpm, notTodayFromBpm } = props.sheet
   return [

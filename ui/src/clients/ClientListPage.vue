@@ -12,6 +12,7 @@ import { STEPS } from '../shared/words'
 import { onSpanAxis, SPAN_AXIS } from './spanAxis'
 import SpanBar from './SpanBar.vue'
 import { useShortcuts } from '../shared/shortcuts'
+import PlotMarks from '../shared/chart/PlotMarks.vue'
 
 /** Find a client by typing; each row says who, from where to where, what to watch and what is next. */
 const route = useRoute()
@@ -137,11 +138,7 @@ useShortcuts({
       <p class="visually-hidden" role="status">{{ data.clients.length }} of {{ data.total }}</p>
       <div class="row head" aria-hidden="true">
         <span>Client</span>
-        <span class="scale"
-          ><i v-for="bpm in SPAN_AXIS.marks" :key="bpm" :style="{ left: `${onSpanAxis(bpm)}%` }">{{
-            bpm
-          }}</i></span
-        >
+        <span class="scale"><PlotMarks :marks="SPAN_AXIS.marks" :at="onSpanAxis" head /></span>
         <span>Next, and what to watch</span>
       </div>
       <ul>
@@ -222,13 +219,6 @@ header input {
 .scale {
   position: relative;
   height: 1.2em;
-}
-
-.scale i {
-  position: absolute;
-  transform: translateX(-50%);
-  font-style: normal;
-  font-family: var(--mono);
 }
 
 .name {

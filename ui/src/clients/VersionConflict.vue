@@ -57,7 +57,13 @@ function save() {
 </script>
 
 <template>
-  <section ref="section" class="conflict" role="alert" aria-label="Two versions" tabindex="-1">
+  <section
+    ref="section"
+    class="stack conflict"
+    role="alert"
+    aria-label="Two versions"
+    tabindex="-1"
+  >
     <h2>Somebody else changed this meanwhile</h2>
     <p v-if="!differing.length">
       What they saved is the same as what you entered. There is nothing left to save.
@@ -93,13 +99,6 @@ function save() {
 </template>
 
 <style scoped>
-.conflict {
-  display: grid;
-  gap: 10px;
-  border-radius: var(--radius);
-  padding: 14px 16px;
-}
-
 table {
   table-layout: fixed;
 }

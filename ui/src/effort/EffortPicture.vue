@@ -3,6 +3,8 @@ import { computed } from 'vue'
 import type { Effort } from '../api/korvel'
 import LevelStrokes from '../shared/LevelStrokes.vue'
 import { day, MODES } from '../shared/words'
+import PlotMarks from '../shared/chart/PlotMarks.vue'
+import { scale } from '../shared/chart/scale'
 
 /** An effort, and whose it was. */
 export interface EffortOf {
@@ -22,7 +24,7 @@ const sorted = computed(() =>
 const end = computed(() =>
   Math.max(105, ...props.efforts.map(({ effort }) => effort.reservePercent + 3)),
 )
-const at = (percent: number) => `${(100 * Math.max(0, percent)) / end.value}%`
+const at = computed(() => scale(0, end.value, 0, 100))
 const MARKS = [0, 20, 40, 60, 80, 100]
 </script>
 
@@ -31,8 +33,8 @@ const MARKS = [0, 20, 40, 60, 80, 100]
     <div class="row head" aria-hidden="true">
       <span>Effort</span>
       <span class="plot"
-        ><i v-for="mark in MARKS" :key="mark" :style="{ left: at(mark) }">{{ mark }} %</i></span
-      >
+        ><PlotMarks :marks="MARKS" :at="at" :words="(mark) => `${mark} %`" head
+      /></span>
       <span class="num">reserve</span>
       <span class="num">maximum</span>
       <span class="num">bpm</span>
@@ -49,11 +51,11 @@ const MARKS = [0, 20, 40, 60, 80, 100]
           >
         </span>
         <span class="plot" aria-hidden="true">
-          <i v-for="mark in MARKS" :key="mark" class="line" :style="{ left: at(mark) }" />
+          <PlotMarks :marks="MARKS" :at="at" />
           <i
             class="bar"
             :style="{
-              width: at(each.effort.reservePercent),
+              width: `${at(Math.max(0, each.effort.reservePercent))}%`,
               background: `var(--band-${each.effort.level})`,
             }"
           />
@@ -120,28 +122,8 @@ const MARKS = [0, 20, 40, 60, 80, 100]
   height: 18px;
 }
 
-.plot i {
-  position: absolute;
-  font-style: normal;
-}
-
-.head i {
-  white-space: nowrap;
-  transform: translateX(-50%);
-  font-family: var(--mono);
-}
-
-.head i:first-child {
-  transform: none;
-}
-
-.line {
-  top: -8px;
-  bottom: -8px;
-  border-left: 1px solid color-mix(in oklab, var(--line) 70%, transparent);
-}
-
 .bar {
+  position: absolute;
   top: 4px;
   height: 18px;
   left: 0;

@@ -3,7 +3,8 @@ import CsvLink from '../shared/CsvLink.vue'
 import { computed } from 'vue'
 import type { Estimate, Maximum, MaximumSheet } from '../api/korvel'
 import MethodLink from '../shared/MethodLink.vue'
-import { tens } from '../shared/ruler/drawing'
+import PlotMarks from '../shared/chart/PlotMarks.vue'
+import { scale, steps } from '../shared/chart/scale'
 import { standsOnMeasured } from '../shared/words'
 
 /** The maximum by every equation, side by side on one axis, the one in use first. */
@@ -23,9 +24,9 @@ const axis = computed(() => {
   const known = rows.value.filter((row) => row.bpm !== null)
   const from = Math.min(...known.map((row) => row.bpm! - row.standardErrorBpm)) - 4
   const to = Math.max(...known.map((row) => row.bpm! + row.standardErrorBpm)) + 4
-  return { from, to, marks: tens(from, to).filter((bpm) => bpm % 20 === 0) }
+  return { from, to, marks: steps(from, to, 20) }
 })
-const percent = (bpm: number) => ((bpm - axis.value.from) / (axis.value.to - axis.value.from)) * 100
+const percent = computed(() => scale(axis.value.from, axis.value.to, 0, 100))
 
 /** Whether a measured value stands before every equation. */
 const waiting = computed(
@@ -60,7 +61,7 @@ const table = () => [
       <span>Equation</span>
       <span class="num">bpm</span>
       <span class="plot">
-        <i v-for="bpm in axis.marks" :key="bpm" :style="{ left: `${percent(bpm)}%` }">{{ bpm }}</i>
+        <PlotMarks :marks="axis.marks" :at="percent" head />
       </span>
       <span>Made on, and source</span>
       <CsvLink name="maximum by every equation" :rows="table" />
@@ -89,12 +90,7 @@ const table = () => [
           >&nbsp; <span class="quiet">± {{ row.standardErrorBpm }}</span></span
         >
         <span class="plot">
-          <i
-            v-for="bpm in axis.marks"
-            :key="bpm"
-            class="line"
-            :style="{ left: `${percent(bpm)}%` }"
-          />
+          <PlotMarks :marks="axis.marks" :at="percent" />
           <template v-if="row.bpm !== null">
             <i
               class="spread"
@@ -140,23 +136,9 @@ const table = () => [
   height: 16px;
 }
 
-.head .plot i {
-  position: absolute;
-  transform: translateX(-50%);
-  font-style: normal;
-  font-family: var(--mono);
-}
-
 .plot {
   position: relative;
   height: 30px;
-}
-
-.plot .line {
-  position: absolute;
-  top: -7px;
-  bottom: -7px;
-  border-left: 1px solid color-mix(in oklab, var(--line) 55%, transparent);
 }
 
 .plot .spread {

@@ -47,6 +47,7 @@ import {
 import { useShortcuts } from '../shared/shortcuts'
 import { useSave } from '../shared/save'
 import { useAnswerTo } from '../shared/answer'
+import ConflictNote from '../shared/ConflictNote.vue'
 
 /** An outline of the library: a strip of blocks, and at once what it comes to for somebody. */
 const props = defineProps<{ outline: string }>()
@@ -276,8 +277,12 @@ function takeTheirs() {
     <p class="small"><RouterLink to="/studio">Studio</RouterLink> › session outlines</p>
     <h1>{{ name.trim() || 'New outline' }}</h1>
 
-    <section v-if="theirs" class="sheet stack conflict" role="alert">
-      <h2>Somebody else changed this outline meanwhile</h2>
+    <ConflictNote
+      v-if="theirs"
+      title="Somebody else changed this outline meanwhile"
+      @mine="save(theirs.version!)"
+      @theirs="takeTheirs"
+    >
       <p>Nothing is lost: yours stands in the editor. Theirs differs in this:</p>
       <p v-if="theirs.name !== name">
         Name: <b>{{ theirs.name }}</b>
@@ -289,11 +294,7 @@ function takeTheirs() {
         </p>
         <OutlineStrip :blocks="theirs.outline.blocks" />
       </template>
-      <div class="ways">
-        <Button label="Save mine over it" @click="save(theirs.version!)" />
-        <Button label="Take theirs" outlined @click="takeTheirs" />
-      </div>
-    </section>
+    </ConflictNote>
 
     <form class="sheet stack" novalidate @submit.prevent="save(version)">
       <div class="names">

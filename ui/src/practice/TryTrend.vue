@@ -2,6 +2,8 @@
 import { computed } from 'vue'
 import type { PracticeLevel, PracticeTry } from '../api/korvel'
 import { useNarrow } from '../shared/narrow'
+import ValueAxis from '../shared/chart/ValueAxis.vue'
+import { scale } from '../shared/chart/scale'
 
 /** The latest tries: how far each was off, and how much of it the window alone explains. */
 const props = defineProps<{ tries: PracticeTry[]; levels: PracticeLevel[] }>()
@@ -18,7 +20,7 @@ const shown = computed(() => props.tries.slice(narrow.value ? -16 : 0))
 
 /** The scale holds the largest error, and 8 bpm at least. */
 const most = computed(() => Math.max(8, ...shown.value.map((each) => Math.abs(each.errorBpm))))
-const y = (bpm: number) => MIDDLE - (bpm / most.value) * (MIDDLE - 8)
+const y = computed(() => scale(-most.value, most.value, 2 * MIDDLE - 8, 8))
 const step = computed(() =>
   Math.min(30, (width.value - LEFT - 12) / Math.max(1, shown.value.length)),
 )
@@ -43,16 +45,7 @@ const signed = (bpm: number) => (bpm > 0 ? `+${bpm}` : bpm < 0 ? `−${-bpm}` : 
 <template>
   <figure>
     <svg :viewBox="`0 0 ${width} ${HEIGHT}`" role="img" :aria-label="`${tries.length} tries`">
-      <g v-for="mark in marks" :key="mark">
-        <line
-          :x1="LEFT"
-          :x2="width - 4"
-          :y1="y(mark)"
-          :y2="y(mark)"
-          :class="{ zero: mark === 0 }"
-        />
-        <text :x="LEFT - 6" :y="y(mark) + 4" text-anchor="end">{{ signed(mark) }}</text>
-      </g>
+      <ValueAxis :marks="marks" :y="y" :left="LEFT" :right="width - 4" :words="signed" />
       <g v-for="(turn, at) in turns" :key="turn.id">
         <line
           :x1="turn.x - step / 2"
@@ -97,10 +90,6 @@ svg {
 
 line {
   stroke: var(--line);
-}
-
-.zero {
-  stroke: var(--ink-quiet);
 }
 
 .turn {

@@ -35,6 +35,7 @@ import WeekBar from './WeekBar.vue'
 import { useShortcuts } from '../shared/shortcuts'
 import { useSave } from '../shared/save'
 import { useAnswer, useAnswerTo } from '../shared/answer'
+import ConflictNote from '../shared/ConflictNote.vue'
 
 /** Pick a goal, see where to start and why, change any part, see what follows, save it. */
 const { id, overview, refresh } = useClient()
@@ -437,19 +438,20 @@ useShortcuts({
         </template>
         <p v-if="general" class="general" role="alert">{{ general }}</p>
 
-        <section v-if="theirs" class="conflict stack" role="alert">
-          <h3>Version {{ theirs.version }} was saved meanwhile, by somebody else</h3>
+        <ConflictNote
+          v-if="theirs"
+          :title="`Version ${theirs.version} was saved meanwhile, by somebody else`"
+          :mine="`Save mine as version ${theirs.version + 1}`"
+          @mine="save"
+          @theirs="takeTheirs"
+        >
           <p>Nothing is lost: theirs is kept, yours stands in the form.</p>
           <VersionCompare
             :one="theirs.prescription"
             :other="preview!"
             :labels="[`Theirs, version ${theirs.version}`, 'Yours, not saved']"
           />
-          <div class="save">
-            <Button :label="`Save mine as version ${theirs.version + 1}`" @click="save" />
-            <Button label="Take theirs" outlined @click="takeTheirs" />
-          </div>
-        </section>
+        </ConflictNote>
         <div v-else class="save">
           <Button
             :label="start.mayIssue ? `Save as version ${latestVersion + 1}` : 'Save as a draft'"
@@ -612,11 +614,6 @@ legend {
 
 .schools label {
   align-items: flex-start;
-}
-
-.conflict {
-  border-radius: var(--radius);
-  padding: 12px 14px;
 }
 
 .on-them {

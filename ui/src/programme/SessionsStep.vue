@@ -38,6 +38,7 @@ import { useShortcuts } from '../shared/shortcuts'
 import { useSave } from '../shared/save'
 import { useAnswerTo } from '../shared/answer'
 import { useRecords } from '../shared/records'
+import ConflictNote from '../shared/ConflictNote.vue'
 
 /** Weeks of training: laid out by the rules, then changed session by session while they look on. */
 const { id, refresh } = useClient()
@@ -295,16 +296,18 @@ useShortcuts({
       </div>
     </section>
 
-    <section v-if="missed" class="sheet stack conflict" role="alert">
-      <h2>Somebody else changed this programme meanwhile</h2>
+    <ConflictNote
+      v-if="missed"
+      title="Somebody else changed this programme meanwhile"
+      mine="Do mine too"
+      theirs="Leave it as theirs"
+      @mine="doMineToo"
+      @theirs="missed = null"
+    >
       <p>
         Nothing is lost: theirs is below. Yours was: <b>{{ missed.words }}</b>
       </p>
-      <div class="ways">
-        <Button label="Do mine too" @click="doMineToo" />
-        <Button label="Leave it as theirs" outlined @click="missed = null" />
-      </div>
-    </section>
+    </ConflictNote>
 
     <WeekStep
       v-if="data.review && saved && !laying && !data.why.length"

@@ -3,6 +3,8 @@ import { computed } from 'vue'
 import type { Progress } from '../api/korvel'
 import { useNarrow } from '../shared/narrow'
 import { day, VOICES } from '../shared/words'
+import ValueAxis from '../shared/chart/ValueAxis.vue'
+import { scale, steps } from '../shared/chart/scale'
 
 /** A column for each week: its minutes by level, against the minutes that are prescribed. */
 const props = defineProps<{ weeks: Progress['weeks']; goal: number | null; today: string }>()
@@ -16,7 +18,7 @@ const TOP = 14
 const most = computed(() =>
   Math.max(30, props.goal ?? 0, ...props.weeks.map(({ allMinutes }) => allMinutes)),
 )
-const y = (minutes: number) => TOP + (1 - minutes / most.value) * (HEIGHT - FOOT - TOP)
+const y = computed(() => scale(0, most.value, HEIGHT - FOOT, TOP))
 const step = computed(() => (width.value - LEFT) / props.weeks.length)
 const columns = computed(() =>
   props.weeks.map((week, at) => {
@@ -34,7 +36,7 @@ const columns = computed(() =>
 )
 const lines = computed(() => {
   const by = most.value > 240 ? 120 : most.value > 120 ? 60 : 30
-  return Array.from({ length: Math.floor(most.value / by) }, (_, n) => (n + 1) * by)
+  return steps(by, most.value, by)
 })
 const names = Object.values(VOICES).map((voice) => voice.slice(2))
 const spoken = (week: Progress['weeks'][number]) =>
@@ -45,10 +47,7 @@ const spoken = (week: Progress['weeks'][number]) =>
 
 <template>
   <svg :viewBox="`0 0 ${width} ${HEIGHT}`" role="group" aria-label="Minutes of each week">
-    <g v-for="line in lines" :key="line">
-      <line class="line" :x1="LEFT" :x2="width" :y1="y(line)" :y2="y(line)" />
-      <text :x="LEFT - 8" :y="y(line) + 5" text-anchor="end" class="num">{{ line }}</text>
-    </g>
+    <ValueAxis :marks="lines" :y="y" :left="LEFT" :right="width" />
     <line class="base" :x1="LEFT" :x2="width" :y1="y(0)" :y2="y(0)" />
     <g v-for="(week, at) in columns" :key="week.startsOn" role="img" :aria-label="spoken(week)">
       <title>{{ spoken(week) }}</title>
@@ -99,10 +98,6 @@ svg {
 text {
   font-size: 13px;
   fill: var(--ink-quiet);
-}
-
-.line {
-  stroke: var(--line);
 }
 
 .base {

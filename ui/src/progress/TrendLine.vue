@@ -2,6 +2,8 @@
 import { computed } from 'vue'
 import { useNarrow } from '../shared/narrow'
 import { day } from '../shared/words'
+import ValueAxis from '../shared/chart/ValueAxis.vue'
+import { scale } from '../shared/chart/scale'
 
 /** Values by day, as dots; the range that was asked for behind them. */
 const props = defineProps<{
@@ -23,21 +25,17 @@ const span = computed(() => {
   const all = props.points.map(({ value }) => value)
   return [Math.min(...all) - 2, Math.max(...all) + 2] as const
 })
-const y = (value: number) =>
-  6 + (1 - (value - span.value[0]) / (span.value[1] - span.value[0])) * (height.value - FOOT - 6)
+const y = computed(() => scale(...span.value, height.value - FOOT, 6))
 const time = (on: string) => Date.parse(on)
 const from = computed(() => Math.min(...props.points.map(({ on }) => time(on))))
 const to = computed(() => Math.max(...props.points.map(({ on }) => time(on))))
-const x = (on: string) =>
-  LEFT +
-  8 +
-  ((time(on) - from.value) / Math.max(1, to.value - from.value)) * (width.value - LEFT - 20)
-const ends = computed(() => [Math.min(...values.value), Math.max(...values.value)])
+const x = computed(() => scale(from.value, to.value, LEFT + 8, width.value - 12))
+const ends = computed(() => [...new Set([Math.min(...values.value), Math.max(...values.value)])])
 const values = computed(() => props.points.map(({ value }) => value))
 const asked = computed(() => {
   if (!props.band) return null
-  const top = y(Math.min(span.value[1], props.band[1] + 0.5))
-  const bottom = y(Math.max(span.value[0], props.band[0] - 0.5))
+  const top = y.value(Math.min(span.value[1], props.band[1] + 0.5))
+  const bottom = y.value(Math.max(span.value[0], props.band[0] - 0.5))
   return bottom > top ? { top, height: bottom - top } : null
 })
 const first = computed(() => [...props.points].sort((a, b) => a.on.localeCompare(b.on))[0]!)
@@ -58,11 +56,14 @@ const last = computed(() => [...props.points].sort((a, b) => a.on.localeCompare(
       :y="asked.top"
       :height="asked.height"
     />
-    <g v-for="end in new Set(ends)" :key="end">
-      <line class="line" :x1="LEFT" :x2="width" :y1="y(end)" :y2="y(end)" />
-      <text :x="LEFT - 6" :y="y(end) + 4.5" text-anchor="end" class="num">{{ end }}</text>
-    </g>
-    <circle v-for="(point, at) in points" :key="at" :cx="x(point.on)" :cy="y(point.value)" r="4.2">
+    <ValueAxis :marks="ends" :y="y" :left="LEFT" :right="width" />
+    <circle
+      v-for="(point, at) in points"
+      :key="at"
+      :cx="x(time(point.on))"
+      :cy="y(point.value)"
+      r="4.2"
+    >
       <title>{{ point.value }} {{ unit }}, {{ day(point.on) }}</title>
     </circle>
     <text :x="LEFT" :y="height - 4">{{ day(first.on) }}</text>
@@ -79,10 +80,6 @@ svg {
 text {
   font-size: 13px;
   fill: var(--ink-quiet);
-}
-
-.line {
-  stroke: var(--line);
 }
 
 .asked {

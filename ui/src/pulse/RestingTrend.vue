@@ -3,6 +3,8 @@ import { computed } from 'vue'
 import type { Reading } from '../api/korvel'
 import { useNarrow } from '../shared/narrow'
 import { day, SOURCES } from '../shared/words'
+import ValueAxis from '../shared/chart/ValueAxis.vue'
+import { scale, steps } from '../shared/chart/scale'
 
 /** A year of readings, by day and rate; those the working value stands on are full. */
 const props = defineProps<{
@@ -28,29 +30,25 @@ const span = computed(() => {
   const all = props.readings.map((reading) => reading.bpm)
   return [Math.min(...all) - 6, Math.max(...all) + 6] as const
 })
-const y = (bpm: number) =>
-  TOP + (1 - (bpm - span.value[0]) / (span.value[1] - span.value[0])) * (HEIGHT - FOOT - TOP)
+const y = computed(() => scale(...span.value, HEIGHT - FOOT, TOP))
+const x = computed(() => scale(now.value - YEAR, now.value, LEFT, width.value - 10))
 const dots = computed(() =>
   props.readings
     .map((reading) => ({
       ...reading,
-      x:
-        LEFT +
-        (1 - (now.value - new Date(reading.takenAt).getTime()) / YEAR) * (width.value - LEFT - 10),
-      y: y(reading.bpm),
+      x: x.value(new Date(reading.takenAt).getTime()),
+      y: y.value(reading.bpm),
       full: props.basis.includes(reading.id),
     }))
     .filter((dot) => dot.x >= LEFT),
 )
 const lines = computed(() => {
   const [low, high] = span.value
-  const step = high - low > 40 ? 20 : 10
-  const first = Math.ceil(low / step) * step
-  return Array.from({ length: Math.floor((high - first) / step) + 1 }, (_, i) => first + i * step)
+  return steps(low, high, high - low > 40 ? 20 : 10)
 })
 const usualBox = computed(() => {
-  const top = Math.max(TOP, y(props.usual[1]))
-  const bottom = Math.min(HEIGHT - FOOT, y(props.usual[0]))
+  const top = Math.max(TOP, y.value(props.usual[1]))
+  const bottom = Math.min(HEIGHT - FOOT, y.value(props.usual[0]))
   return bottom > top ? { y: top, height: bottom - top } : null
 })
 
@@ -80,10 +78,7 @@ const sources = computed(() => [...new Set(dots.value.map((dot) => dot.source))]
         :y="usualBox.y"
         :height="usualBox.height"
       />
-      <g v-for="line in lines" :key="line">
-        <line :x1="LEFT" :x2="width - 6" :y1="y(line)" :y2="y(line)" class="grid" />
-        <text :x="LEFT - 8" :y="y(line) + 5" text-anchor="end">{{ line }}</text>
-      </g>
+      <ValueAxis :marks="lines" :y="y" :left="LEFT" :right="width - 6" />
       <path
         v-for="dot in dots"
         :key="dot.id"
@@ -119,10 +114,6 @@ svg {
 .usual {
   fill: var(--teal-wash);
   opacity: 0.55;
-}
-
-.grid {
-  stroke: var(--line);
 }
 
 text {

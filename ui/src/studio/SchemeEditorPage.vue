@@ -26,6 +26,7 @@ import { addBand, draftOf, emptyDraft, fromFile, requestOf, type SchemeDraft } f
 import { useShortcuts } from '../shared/shortcuts'
 import { toFirstFault, useSave } from '../shared/save'
 import { useAnswerTo } from '../shared/answer'
+import ConflictNote from '../shared/ConflictNote.vue'
 
 /** A scheme of the studio's own: its bands, and at once what they come to for one or several clients. */
 const props = defineProps<{ scheme: string }>()
@@ -161,8 +162,12 @@ useShortcuts({
     </div>
     <ProblemNote v-if="problem" :problem="problem" @retry="begin" />
     <template v-else-if="ready">
-      <section v-if="theirs" class="sheet stack conflict" role="alert">
-        <h2>Somebody else changed this meanwhile</h2>
+      <ConflictNote
+        v-if="theirs"
+        title="Somebody else changed this meanwhile"
+        @mine="save(theirs.version!)"
+        @theirs="takeTheirs"
+      >
         <p>Yours stands below, and nothing is lost. Theirs differs in this:</p>
         <dl class="differs">
           <template v-for="[part, text] in differing" :key="part">
@@ -170,11 +175,7 @@ useShortcuts({
             <dd>{{ text }}</dd>
           </template>
         </dl>
-        <div class="ways">
-          <Button label="Save mine over it" @click="save(theirs!.version!)" />
-          <Button label="Take theirs" outlined @click="takeTheirs" />
-        </div>
-      </section>
+      </ConflictNote>
       <section class="sheet stack trial" :class="{ behind }" aria-label="What it comes to">
         <div class="top">
           <h2>What it comes to</h2>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { tens } from './drawing'
+import { steps } from '../chart/scale'
 import type { Layout } from './layout'
 
 /** The axis under the bars: rates or percents, and the percents of reserve that matter. */
@@ -14,7 +14,7 @@ const props = defineProps<{
 const ticks = computed(() => {
   const [from, to] = props.layout.range
   const every = props.layout.narrow ? 20 : 10
-  return tens(from, to).map((bpm) => ({ bpm, word: bpm % every === 0 }))
+  return steps(from, to, 10).map((bpm) => ({ bpm, word: bpm % every === 0 }))
 })
 /** Whether a figure has room before the end of the axis. */
 const fits = (at: number) => {

@@ -178,12 +178,3 @@ export function seams(zones: Zones): number[] {
     .filter((band, at) => at > 0 && zones.bands[at - 1]!.level === band.level && within(band))
     .map((band) => band.lowBpm)
 }
-
-/** Whole tens inside the span. */
-export function tens(from: number, to: number): number[] {
-  const first = Math.ceil(from / 10) * 10
-  return Array.from(
-    { length: Math.max(0, Math.floor((to - first) / 10) + 1) },
-    (_, i) => first + 10 * i,
-  )
-}

@@ -1,5 +1,6 @@
 import { computed, reactive, type Ref } from 'vue'
 import type { Zones } from '../../api/korvel'
+import { scale } from '../chart/scale'
 import { span } from '../words'
 import { domain, drawing, seams } from './drawing'
 
@@ -115,11 +116,10 @@ export function useLayout(props: RulerProps, id: string, width: Ref<number>) {
     props.byReserve ? [-6, 106] : domain(props.rows.map((row) => row.zones)),
   )
   /** Where a point of the axis lies. */
-  const x = (at: number) => {
-    const [from, to] = range.value
-    const { left, right } = size.value
-    return left + ((at - from) / (to - from)) * (width.value - left - right)
-  }
+  const placed = computed(() =>
+    scale(...range.value, size.value.left, width.value - size.value.right),
+  )
+  const x = (at: number) => placed.value(at)
   /** Where a rate of someone's lies. */
   const rateAt = (zones: Zones) => (bpm: number) =>
     x(props.byReserve ? (100 * (bpm - zones.restingBpm)) / zones.reserveBpm : bpm)

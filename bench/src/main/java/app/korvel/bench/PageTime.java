@@ -13,6 +13,31 @@ import org.openqa.selenium.chrome.ChromeDriver;
 final class PageTime {
   private static final int ROUNDS = 20;
 
+  private static final List<String> PLACES =
+      List.of(
+          "/today",
+          "/clients",
+          "/calendar",
+          "/floor",
+          "/desk/pulse",
+          "/desk/bands",
+          "/practice",
+          "/methods",
+          "/studio");
+
+  /** Answers when nothing has been fetched for half a second. */
+  private static final String QUIET =
+      """
+      const done = arguments[0]
+      let last = performance.now()
+      new PerformanceObserver(() => (last = performance.now())).observe({ type: 'resource' })
+      const look = setInterval(() => {
+        if (performance.now() - last < 500) return
+        clearInterval(look)
+        done()
+      }, 50)
+      """;
+
   /** Notes when the ruler is there and the browser has had time to draw it. */
   private static final String WATCH =
       """
@@ -53,7 +78,12 @@ final class PageTime {
                   done('/clients/' + found.clients[0].id + '/bands'))
                 """)
             .toString();
-    report(driver, "script of a first load, /clients");
+    for (String place : PLACES) {
+      driver.get(address + place);
+      // Whatever it shows has been asked for once nothing has come for a while.
+      driver.executeAsyncScript(QUIET);
+      report(driver, "script of a first load, " + place);
+    }
     driver.get(address + client);
     usable(driver);
     report(driver, "script of a first load, a client's bands");
