@@ -9,6 +9,7 @@ import {
   readings,
   screening,
 } from '../api/korvel'
+import TickField from '../shared/TickField.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import { useAnswer } from '../shared/answer'
 import { useTitle } from '../shared/title'
@@ -80,9 +81,12 @@ const answered = computed(() => {
       <RouterLink :to="`/clients/${id}/screening`"
         >Back to {{ loaded.data.value.client.client.name }}</RouterLink
       >
-      <label v-if="letter"
-        ><input v-model="wish.vigorous" type="checkbox" /> Ask for vigorous work as well</label
-      >
+      <TickField
+        v-if="letter"
+        v-model="wish.vigorous"
+        label="Ask for vigorous work as well"
+        name="vigorous"
+      />
       <Button label="Print" @click="print" />
     </div>
     <article>
@@ -230,19 +234,6 @@ const answered = computed(() => {
 .ways {
   width: min(760px, 100%);
   justify-content: space-between;
-}
-
-.ways label {
-  min-height: var(--touch);
-  display: flex;
-  gap: 8px;
-  align-items: center;
-}
-
-.ways input {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--teal);
 }
 
 article {
