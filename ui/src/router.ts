@@ -191,7 +191,7 @@ export const router = createRouter({
       path: '/desk/:tool',
       component: () => import('./desk/DeskPage.vue'),
       props: true,
-      meta: { title: 'Desk', place: 'desk' },
+      meta: { title: 'Calculators', place: 'desk' },
     },
     {
       path: '/methods',

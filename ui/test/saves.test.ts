@@ -37,11 +37,11 @@ describe('useSave', () => {
     const back = vi.fn(async () => {})
     const offered: (string | undefined)[] = []
     const { save } = useSave(async (rate: number) => rate, {
-      undo: (rate) => ({ said: `${rate} is kept.`, back }),
+      undo: (rate) => ({ said: `${rate} is saved.`, back }),
       saved: () => offered.push(undoOffer.value?.text),
     })
     await save(64)
-    expect(offered).toEqual(['64 is kept.'])
+    expect(offered).toEqual(['64 is saved.'])
     await undoLast()
     expect(back).toHaveBeenCalledTimes(1)
   })
@@ -98,14 +98,14 @@ describe('useSave', () => {
 describe('undo', () => {
   it('goes back to the page where it was done, and says what it did', async () => {
     const { save } = useSave(async () => {}, {
-      undo: () => ({ said: '64 bpm is kept.', back: async () => {} }),
+      undo: () => ({ said: '64 bpm is saved.', back: async () => {} }),
     })
     await save()
     await router.push('/b')
     const before = undone.value
     await undoLast()
     expect(router.currentRoute.value.path).toBe('/a')
-    expect(undoOffer.value).toMatchObject({ text: 'Undone: 64 bpm is kept.', undo: null })
+    expect(undoOffer.value).toMatchObject({ text: 'Undone: 64 bpm is saved.', undo: null })
     expect(undone.value).toBe(before + 1)
     await undoLast()
     expect(undoOffer.value?.text).toBe('There is nothing left to undo.')

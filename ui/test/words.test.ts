@@ -49,7 +49,7 @@ describe('figures in words', () => {
       { name: 'Easy', low: 50, high: 60, rpe20: [9, 11] },
       { name: 'Race', low: 85, high: 85, rpe20: null },
     ]
-    expect(schemeFigures({ basis: 'maximum', bands })).toBe('Easy 50–60 (effort 9–11), Race 85')
+    expect(schemeFigures({ basis: 'maximum', bands })).toBe('Easy 50–60 (RPE 9–11), Race 85')
     expect(schemeFigures({ basis: 'measured', bands })).toBe('Easy, Race')
   })
 

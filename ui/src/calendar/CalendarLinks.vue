@@ -65,7 +65,7 @@ async function copy() {
 }
 async function revoke(id: string, of: string) {
   const left = await revokeSubscription(id, true)
-  offerUndo(`The address for ${of} holds no more.`, async () => {
+  offerUndo(`The address for ${of} is revoked.`, async () => {
     await revokeSubscription(id, false)
   })
   data.value = left

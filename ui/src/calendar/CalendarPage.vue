@@ -209,7 +209,7 @@ const done = computed(() => inView.value.reduce((sum, each) => sum + each.done, 
       <Choices
         :model-value="view"
         :options="VIEWS"
-        aria-label="How much of it"
+        aria-label="View"
         @update:model-value="(to: View) => go({ view: to })"
       />
       <SelectField
@@ -298,7 +298,7 @@ const done = computed(() => inView.value.reduce((sum, each) => sum + each.done, 
         </li>
       </ul>
     </template>
-    <p v-else class="quiet" role="status">Fetching the calendar…</p>
+    <p v-else class="quiet" role="status">Loading…</p>
     <CalendarLinks :client="client" :people="people.data.value?.clients ?? []" @read="fetchShown" />
   </div>
 </template>

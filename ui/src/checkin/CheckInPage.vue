@@ -173,7 +173,7 @@ async function asUsually() {
 
 const readAnew = (client: string) => Promise.all([sheet.load(client), refresh()])
 const { save, saving } = useSave(
-  // An own decision without a reason is refused at its field, and nothing is kept.
+  // An own decision without a reason is refused at its field, and nothing is saved.
   (client: string, { mayOverride }: Verdict) => {
     const decided = own.on && mayOverride ? { outcome: own.outcome, reason: own.reason } : null
     return keepCheckIn(client, { ...found.value, decided })
@@ -221,7 +221,7 @@ const toldOptions = computed(() => {
   const words = [...TOLD_ALWAYS, ...glucose]
   const asked = (sheet.data.value?.told ?? []).filter((each) => words.includes(each.id))
   return carries.value.length
-    ? [...asked, { id: 'carried' as ToldWord, name: `Has on them: ${carries.value.join(' and ')}` }]
+    ? [...asked, { id: 'carried' as ToldWord, name: `Carrying: ${carries.value.join(' and ')}` }]
     : asked
 })
 const today = computed(() => (again.value ? null : (sheet.data.value?.today ?? null)))
@@ -311,13 +311,13 @@ useShortcuts({
         <div v-if="otherwise" class="otherwise">
           <ChoiceField v-model="entry.posture" label="Posture" :options="options(POSTURES)" />
           <ChoiceField v-model="entry.source" label="Source" :options="options(SOURCES)" />
-          <TickField v-model="entry.settled" label="Still for 5 minutes before" name="settled" />
+          <TickField v-model="entry.settled" label="Rested for 5 minutes before" name="settled" />
         </div>
         <p v-else class="quiet small">
           {{ POSTURES[sheet.data.value.posture] }}, settled,
           {{ SOURCES[sheet.data.value.source].toLowerCase() }}: as the usual value was taken.
           <button type="button" class="link small" @click="otherwise = true">
-            Taken otherwise?
+            Measured differently?
           </button>
         </p>
       </div>
@@ -329,7 +329,7 @@ useShortcuts({
           label="Counted again, for 60 s"
           name="recount"
           number
-          hint="After 5 minutes of sitting. A first odd value decides nothing."
+          hint="After 5 minutes of sitting. An unusual reading must be repeated."
         />
       </div>
 
@@ -337,7 +337,7 @@ useShortcuts({
         <template v-if="asks('blood-pressure')">
           <TextField
             v-model="entry.systolic"
-            label="Pressure, upper"
+            label="Systolic"
             name="systolic"
             number
             hint="mmHg, at rest"
@@ -425,7 +425,7 @@ useShortcuts({
           Compared with <span class="num">{{ verdict.usualBpm }}</span>, which is usual for them.
         </p>
         <p v-else-if="sheet.data.value.usualBpm === null" class="quiet small">
-          No usual value yet: the absolute lines alone decide.
+          No usual value yet: only the fixed limits apply.
         </p>
         <p v-else class="quiet small">
           Usual is <span class="num">{{ sheet.data.value.usualBpm }}</span>,
@@ -433,7 +433,7 @@ useShortcuts({
         </p>
         <Findings v-if="verdict" :findings="verdict.findings" />
         <div v-if="verdict?.mayOverride" class="own">
-          <TickField v-model="own.on" label="I decide otherwise" name="own" />
+          <TickField v-model="own.on" label="Override" name="own" />
           <template v-if="own.on">
             <ChoiceField v-model="own.outcome" label="Today" :options="easier" />
             <TextField
@@ -451,7 +451,7 @@ useShortcuts({
             form="check-in"
             :label="
               !verdict?.recount
-                ? 'Keep'
+                ? 'Save'
                 : postureFirst
                   ? `Count it ${POSTURES[sheet.data.value.posture].toLowerCase()}`
                   : 'Count again first'
@@ -460,7 +460,7 @@ useShortcuts({
             :disabled="closed"
           />
           <button v-if="again" type="button" class="link" @click="again = false">
-            Leave what is kept
+            Keep the earlier check-in
           </button>
         </div>
       </section>
@@ -469,7 +469,7 @@ useShortcuts({
         class="sheet stack"
         aria-labelledby="recent-title"
       >
-        <h2 id="recent-title">Check-ins before</h2>
+        <h2 id="recent-title">Previous check-ins</h2>
         <ul class="recent">
           <li v-for="each in sheet.data.value.recent" :key="each.id">
             <span>{{ day(each.on) }}</span>
@@ -483,7 +483,7 @@ useShortcuts({
       </section>
     </aside>
   </div>
-  <p v-else class="quiet" role="status">Fetching what is usual…</p>
+  <p v-else class="quiet" role="status">Loading…</p>
 </template>
 
 <style scoped>

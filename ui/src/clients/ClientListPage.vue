@@ -125,7 +125,7 @@ useShortcuts({
     </section>
 
     <p v-else-if="data && data.clients.length === 0 && q" class="sheet" role="status">
-      Nobody's name holds “{{ q }}”.
+      No name contains “{{ q }}”.
       <button type="button" class="link" @click="q = ''">
         Show all {{ archived ? data.archivedTotal : data.total }}
       </button>
@@ -164,7 +164,7 @@ useShortcuts({
         </li>
       </ul>
     </div>
-    <p v-else class="quiet" role="status">Fetching the clients…</p>
+    <p v-else class="quiet" role="status">Loading…</p>
     <p v-if="archived || data?.archivedTotal || data?.clients.length" class="away">
       <CsvLink v-if="data?.clients.length" name="clients" :rows="table" />
       <button

@@ -84,11 +84,11 @@ useSteps()
 
     <section v-if="data.client.archived" class="sheet archived" aria-label="Archived">
       <p><b>Archived.</b> The records are kept and can be read; nothing is added to them.</p>
-      <Button label="Bring them back" @click="bringBack" />
+      <Button label="Restore" @click="bringBack" />
       <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     </section>
 
-    <nav ref="pathBar" class="path" aria-label="The path of the job" data-steps>
+    <nav ref="pathBar" class="path" aria-label="Client workflow" data-steps>
       <RouterLink
         v-for="step in data.steps"
         :key="step.step"
@@ -108,7 +108,7 @@ useSteps()
 
     <RouterView :key="id" />
   </div>
-  <p v-else class="quiet" role="status">Fetching the client…</p>
+  <p v-else class="quiet" role="status">Loading…</p>
 </template>
 
 <style scoped>

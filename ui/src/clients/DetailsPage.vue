@@ -57,7 +57,7 @@ const { save: archive, general: fault } = useSave(
     </section>
     <section v-if="!overview.client.archived" class="sheet stack away">
       <h2>Put away</h2>
-      <p class="quiet">Puts them away, whole: out of the list, and back at any time.</p>
+      <p class="quiet">Archived clients leave the list; restore them at any time.</p>
       <div>
         <Button label="Archive this client" outlined severity="secondary" @click="archive" />
       </div>

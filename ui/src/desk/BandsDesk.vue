@@ -114,7 +114,7 @@ const band = computed(() => {
         </div>
         <ChoiceField
           v-model="family"
-          label="Effort of 10 is counted"
+          label="RPE 0–10 scale"
           :options="FAMILIES"
           :message="messages.rpeFamily"
         />
@@ -159,7 +159,7 @@ const band = computed(() => {
     </DeskSheet>
     <LongHand
       v-if="band"
-      :title="`${band.name}, long hand`"
+      :title="`${band.name}: the working`"
       :of="[request, band.id]"
       :ask="(figures) => zonesWorking(request, band!.id, figures)"
     />

@@ -13,7 +13,7 @@ const { form, one } = useBands()
 const { answer, general, refused } = one
 const cursor = ref<number>()
 const back = () => router.push({ path: '/desk/bands', query: { ...form } })
-useShortcuts({ list: [['Esc', 'back to the desk']], act: { Escape: back } })
+useShortcuts({ list: [['Esc', 'back to the calculators']], act: { Escape: back } })
 </script>
 
 <template>
@@ -24,7 +24,9 @@ useShortcuts({ list: [['Esc', 'back to the desk']], act: { Escape: back } })
         <span class="num">{{ answer.restingBpm }}</span> at rest, maximum
         <span class="num">{{ answer.maximumBpm }}</span>
       </p>
-      <button type="button" class="no-print" @click="back">Back to the desk <kbd>Esc</kbd></button>
+      <button type="button" class="no-print" @click="back">
+        Back to the calculators <kbd>Esc</kbd>
+      </button>
     </header>
     <template v-if="answer">
       <Ruler v-model:cursor="cursor" :rows="[{ zones: answer }]" wall />
@@ -45,7 +47,7 @@ useShortcuts({ list: [['Esc', 'back to the desk']], act: { Escape: back } })
       </ul>
     </template>
     <p v-else-if="general || refused.length" role="alert">
-      {{ refused[0]?.message ?? general }} Go back to the desk and look at the figures.
+      {{ refused[0]?.message ?? general }} Go back to the calculators and check the figures.
     </p>
   </div>
 </template>

@@ -249,7 +249,7 @@ const table = () => {
       <ChoiceField v-model="form.paper" label="Paper" :options="options(PAPERS)" />
       <p v-if="general" class="fault" role="alert">{{ general }}</p>
       <p class="quiet small">
-        For people without a condition or medicine that touches the heart rate; whoever has one
+        For people without a condition or medication that affects the heart rate; whoever has one
         carries a card of their own.
       </p>
     </form>
@@ -268,7 +268,7 @@ const table = () => {
       </template>
       <template #nothing>{{
         Object.keys(messages).length
-          ? 'Put right what is marked, and the chart stands here.'
+          ? 'Correct the highlighted field, and the chart appears here.'
           : 'Working it out…'
       }}</template>
     </SheetFrame>

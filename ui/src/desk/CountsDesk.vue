@@ -71,7 +71,7 @@ const { answer, behind, refused, messages, general } = useAnswerTo(() => request
       <CsvLink v-if="answer" name="count card" class="csv" />
     </template>
     <LongHand
-      title="The counts, long hand"
+      title="The counts: the working"
       :of="request"
       :ask="(figures) => countsWorking(request, figures)"
     />

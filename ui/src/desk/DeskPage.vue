@@ -27,14 +27,14 @@ useSteps()
 <template>
   <div class="stack">
     <header>
-      <h1>Desk</h1>
+      <h1>Calculators</h1>
       <p class="quiet no-print">
         The sums without a client. Nothing is stored; the address of this page holds what you
         entered, so you can keep it or pass it on.
       </p>
       <button v-if="!ownPrint" type="button" class="link no-print" @click="print">Print</button>
     </header>
-    <nav class="tools no-print" aria-label="Tools of the desk" data-steps>
+    <nav class="tools no-print" aria-label="Calculators" data-steps>
       <RouterLink
         v-for="each in TOOLS"
         :key="each.id"

@@ -125,7 +125,7 @@ const shownName = computed(
       :working="(method) => ({ query: { ...form, method } })"
     />
     <LongHand
-      :title="`${shownName || 'The equation'}, long hand`"
+      :title="`${shownName || 'The equation'}: the working`"
       :of="[request, shown]"
       :ask="(figures) => maximumWorking(request, shown, figures)"
     />

@@ -130,7 +130,7 @@ async function onDone() {
     </template>
     <LongHand
       v-if="!tapping"
-      title="The count, long hand"
+      title="The count: the working"
       :of="request"
       :ask="(figures) => pulseWorking(request, figures)"
     />

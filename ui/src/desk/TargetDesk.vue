@@ -108,7 +108,7 @@ const basis = computed(() => BASES[form.basis as keyof typeof BASES] ?? BASES.re
       <Ruler :rows="[{ zones: zones.answer.value, target: answer }]" />
     </section>
     <LongHand
-      title="The target, long hand"
+      title="The target: the working"
       :of="request"
       :ask="(figures) => targetWorking(request, figures)"
     />

@@ -137,7 +137,7 @@ const { answer: preview } = useAnswerTo(
 const { save: keep } = useSave((client: string) => keepEffort(client, request.value), {
   form,
   undo: ({ id, name }, client) => ({
-    said: `${name} is kept.`,
+    said: `${name} is saved.`,
     back: () => withdraw(client, 'efforts', id),
   }),
   saved() {
@@ -147,7 +147,7 @@ const { save: keep } = useSave((client: string) => keepEffort(client, request.va
 })
 const takeBack = ({ client, effort }: EffortOf) =>
   useRecords('efforts', () => client, fetchEfforts, form.show).takeBack(
-    `${effort.name} is taken back.`,
+    `${effort.name} is deleted.`,
     effort.id,
   )
 
@@ -261,7 +261,7 @@ useShortcuts({
           type="date"
           :message="messages.doneOn"
         />
-        <Button type="submit" label="Keep it" />
+        <Button type="submit" label="Save" />
       </form>
       <p v-if="general" class="fault" role="alert">{{ general }}</p>
       <p v-if="preview" role="status">

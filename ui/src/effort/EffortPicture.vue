@@ -76,10 +76,10 @@ const MARKS = [0, 20, 40, 60, 80, 100]
           <button
             type="button"
             class="link small"
-            :aria-label="`Take ${each.effort.name} of ${each.name} back`"
+            :aria-label="`Delete ${each.effort.name} of ${each.name}`"
             @click="$emit('takeBack', each)"
           >
-            take back
+            delete
           </button>
         </span>
         <span v-if="each.effort.finding" class="said">{{ each.effort.finding.message }}</span>

@@ -34,7 +34,7 @@ const since = (from: string, at: string) =>
             :aria-label="`Take the ${reading.bpm} back`"
             @click="$emit('takeBack', reading.id)"
           >
-            take back
+            delete
           </button>
         </li>
       </ul>

@@ -166,7 +166,7 @@ async function keep() {
   keeping.value = ''
   try {
     const kept = await keepFieldTest(props.test)
-    offerUndo(`${kept.result.peakBpm} is kept.`, async () => {
+    offerUndo(`${kept.result.peakBpm} is saved.`, async () => {
       await withdraw(kept.clientId, 'maxima', kept.keptAs!)
       await load()
     })
@@ -285,8 +285,8 @@ const table = () => [
             <Button
               :label="
                 preview?.judged.state === 'working'
-                  ? `Keep ${test.result.peakBpm} as the maximum`
-                  : `Keep ${test.result.peakBpm} on record`
+                  ? `Save ${test.result.peakBpm} as the maximum`
+                  : `Save ${test.result.peakBpm} to the record`
               "
               @click="keep"
             />
@@ -322,7 +322,7 @@ const table = () => [
               number
               :message="messages.bpm ?? messages.beats"
             />
-            <Button type="submit" label="Note it" />
+            <Button type="submit" label="Save" />
           </div>
         </form>
         <CsvLink v-if="test.bouts.length" name="readings of the test" :rows="table" class="csv" />
@@ -350,7 +350,7 @@ const table = () => [
       @stop="(why) => end('stopped', why)"
     />
   </div>
-  <p v-else class="quiet" role="status">Fetching the test…</p>
+  <p v-else class="quiet" role="status">Loading…</p>
 </template>
 
 <style scoped>

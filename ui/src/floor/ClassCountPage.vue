@@ -28,7 +28,7 @@ const props = defineProps<{ id: string }>()
 const router = useRouter()
 const room = useAnswer(classCount)
 
-/** What stands in each person's field, and what of it is kept. */
+/** What stands in each person's field, and what of it is saved. */
 interface Entry {
   text: string
   kept: string
@@ -323,7 +323,7 @@ useShortcuts({
         >
       </aside>
     </div>
-    <p v-else class="quiet" role="status">Fetching the class…</p>
+    <p v-else class="quiet" role="status">Loading…</p>
   </div>
 </template>
 

@@ -154,7 +154,7 @@ const table = () => [
     <div v-if="notBack.length" class="next">
       <p>
         Count {{ notBack.length === 1 ? names(notBack) : `these ${notBack.length}` }} again in
-        {{ againInMinutes }} minutes. The rest may go.
+        {{ againInMinutes }} minutes. Everyone else may go.
       </p>
       <Button
         :label="notBack.length === 1 ? 'Count again' : `Count these ${notBack.length} again`"
@@ -197,7 +197,7 @@ const table = () => [
     <div v-if="before && ready.length" class="next">
       <p>
         Ask the room: anyone ill or without sleep, anything new, worse than usual, or a change of
-        medicine? Whoever says yes is left out, and gets a check-in of their own.
+        medication? Whoever says yes is left out, and gets a check-in of their own.
       </p>
       <Button
         :label="`All well: check in ${toCheckIn.length === 1 ? 'one' : `these ${toCheckIn.length}`}`"

@@ -108,7 +108,7 @@ useShortcuts({
         />
         <template v-if="form.moment === 'before'">
           <ChoiceField v-model="form.posture" label="The class is" :options="options(POSTURES)" />
-          <ChoiceField v-model="form.settled" label="Still for" :options="STILL" />
+          <ChoiceField v-model="form.settled" label="Rested for" :options="STILL" />
         </template>
         <TextField
           v-else
@@ -143,7 +143,7 @@ useShortcuts({
         >
       </aside>
     </form>
-    <p v-else class="quiet" role="status">Fetching who there is…</p>
+    <p v-else class="quiet" role="status">Loading…</p>
   </div>
 </template>
 

@@ -42,7 +42,7 @@ function tag(row: Estimate) {
 }
 
 const table = () => [
-  ['Equation', 'Maximum, bpm', '± bpm', 'In use', 'Applies', 'Made on', 'Source'],
+  ['Equation', 'Maximum, bpm', '± bpm', 'In use', 'Applies', 'Derived from', 'Source'],
   ...rows.value.map((row) => [
     row.name,
     row.bpm,
@@ -63,7 +63,7 @@ const table = () => [
       <span class="plot">
         <PlotMarks :marks="axis.marks" :at="percent" head />
       </span>
-      <span>Made on, and source</span>
+      <span>Derived from; source</span>
       <CsvLink name="maximum by every equation" :rows="table" />
     </div>
     <ul>
@@ -77,7 +77,7 @@ const table = () => [
           ><RouterLink
             v-if="row.bpm !== null"
             :to="working(row.method)"
-            :title="`${row.name}, long hand`"
+            :title="`${row.name}: the working`"
             >{{ row.name }}</RouterLink
           ><template v-else>{{ row.name }}</template> {{ ' '
           }}<small v-if="tag(row)" :class="{ byrule: row.method !== maximum.inUse }">{{

@@ -36,7 +36,7 @@ import { useRecords } from '../shared/records'
 
 /**
  * The maximum: the one in use and why, what was measured, every equation with what it does to the
- * target, and the modes side by side. Another equation can be picked, with a reason that is kept.
+ * target, and the modes side by side. Another equation can be picked, with a reason that is saved.
  */
 const { id, overview, refresh } = useClient()
 const route = useRoute()
@@ -64,7 +64,7 @@ function enter(value: MeasuredMaximum | null) {
 async function kept(kept: string, bpm: string) {
   const was = correcting.value
   const client = id.value
-  offerUndo(was ? `${was.bpm} is put right: ${bpm}.` : `${bpm} is kept.`, async () => {
+  offerUndo(was ? `${was.bpm} is corrected: ${bpm}.` : `${bpm} is saved.`, async () => {
     await (was ? undoRecord(client, 'maxima', kept) : withdraw(client, 'maxima', kept))
     await again()
   })
@@ -76,7 +76,7 @@ const onPage = useFieldMessages()
 const { general: refused } = onPage
 const records = useRecords('maxima', () => id.value, again, onPage.show)
 const takeBack = (value: MeasuredMaximum) =>
-  records.takeBack(`The ${value.bpm} is taken back.`, value.id)
+  records.takeBack(`The ${value.bpm} is deleted.`, value.id)
 
 // Picking another equation
 const picked = ref<Estimate | null>(null)
@@ -271,7 +271,7 @@ useShortcuts({
         <p v-if="general" class="fault" role="alert">{{ general }}</p>
         <div class="ways">
           <Button type="submit" label="Use it" :loading="saving" />
-          <Button label="Leave it" outlined @click="picked = null" />
+          <Button label="Cancel" outlined @click="picked = null" />
         </div>
       </form>
     </section>

@@ -22,7 +22,7 @@ import { GRADES, MAXIMUM_STATES, MODES, options } from '../shared/words'
 import { useSave } from '../shared/save'
 import { useAnswerTo } from '../shared/answer'
 
-/** A maximum that was reached: how, when, and what it would change, before it is kept. */
+/** A maximum that was reached: how, when, and what it would change, before it is saved. */
 const props = defineProps<{
   client: string
   sheet: MaximumSheet
@@ -216,7 +216,7 @@ const { save: keep, saving } = useSave(
             <span class="num">± {{ preview.judged.standardErrorBpm }}</span></b
           >
           {{ preview.judged.reason }}
-          <template v-if="!moves">Nothing moves.</template>
+          <template v-if="!moves">Nothing changes.</template>
           <template v-else>The prescription is not moved; it is proposed to be looked at.</template>
         </p>
         <WhatMoves
@@ -229,8 +229,8 @@ const { save: keep, saving } = useSave(
         />
       </div>
       <div class="ways">
-        <Button type="submit" label="Keep it" :loading="saving" />
-        <Button label="Leave it" outlined @click="emit('leave')" />
+        <Button type="submit" label="Save" :loading="saving" />
+        <Button label="Cancel" outlined @click="emit('leave')" />
       </div>
     </form>
   </section>

@@ -42,14 +42,14 @@ defineEmits<{ correct: [value: MeasuredMaximum]; takeBack: [value: MeasuredMaxim
         <template v-if="!closed">
           <Button
             v-if="!value.fieldTest"
-            label="Put right"
+            label="Edit"
             text
             size="small"
             :aria-label="`Put the ${value.bpm} right`"
             @click="$emit('correct', value)"
           />
           <Button
-            label="Take back"
+            label="Delete"
             text
             size="small"
             :aria-label="`Take the ${value.bpm} back`"

@@ -67,11 +67,11 @@ export function groups(methods: Methods): Group[] {
     },
     {
       id: 'levels',
-      name: 'Levels of effort, and the scales they are read on',
+      name: 'Levels of effort, and the scales they are rated on',
       entries: methods.scales.map((row) =>
         entry(`level-${row.level}`, `${row.level} ${row.name}`, row.source, {
           figures:
-            `effort ${effort(row.rpe20, 6)} of 20; of 10: ${effort(row.rpe10Ratio, 0)} ` +
+            `RPE ${effort(row.rpe20, 6)} (6–20); on 0–10: ${effort(row.rpe10Ratio, 0)} ` +
             `on ratio scales, ${effort(row.rpe10Linear, 0)} on linear ones`,
           serves: `${capital(row.voice)}. Breathing: ${row.breathing}. Like ${row.like}.`,
         }),
@@ -188,7 +188,7 @@ export function groups(methods: Methods): Group[] {
     },
     {
       id: 'medicines',
-      name: 'Medicines by what they do to the work',
+      name: 'Medications by what they do to the work',
       entries: methods.medicines.map((row) =>
         entry(row.id, row.name, row.source, {
           serves:
@@ -199,12 +199,12 @@ export function groups(methods: Methods): Group[] {
     },
     {
       id: 'contexts',
-      name: 'What each condition, medicine or age changes',
+      name: 'What each condition, medication or age changes',
       entries: methods.contexts.map((row) =>
         entry(row.id, row.name, row.source, {
           figures:
             `${row.steering.toLowerCase()}; warm-up ${row.warmUpMinutes} min` +
-            (row.highestEffort < 20 ? `; effort up to ${row.highestEffort} of 20` : ''),
+            (row.highestEffort < 20 ? `; RPE up to ${row.highestEffort} (6–20)` : ''),
           serves: row.because,
         }),
       ),

@@ -287,7 +287,7 @@ function takeTheirs() {
       <p v-if="theirs.name !== name">
         Name: <b>{{ theirs.name }}</b>
       </p>
-      <p v-if="theirs.note !== note">When it serves: {{ theirs.note || 'nothing' }}</p>
+      <p v-if="theirs.note !== note">When to use it: {{ theirs.note || 'nothing' }}</p>
       <template v-if="stepsDiffer">
         <p>
           Steps: <span class="num">{{ minutes(theirs.outline.workSeconds) }}</span> min of work
@@ -305,7 +305,7 @@ function takeTheirs() {
           name="name"
           :message="messages.name"
         />
-        <TextField v-model="note" label="When it serves" name="note" :message="messages.note" />
+        <TextField v-model="note" label="When to use it" name="note" :message="messages.note" />
         <div>
           <label id="who-label" class="label" for="who">Worked out for</label>
           <Select
@@ -340,7 +340,7 @@ function takeTheirs() {
         <span class="num">{{ worked.easyPercent }}</span> % easy
       </p>
 
-      <div class="adds" role="group" aria-label="Put in after the step in hand">
+      <div class="adds" role="group" aria-label="Insert after the selected step">
         <span class="quiet small">Put in</span>
         <Button
           v-for="[label, make] in ADDS"
@@ -423,7 +423,7 @@ function takeTheirs() {
             @click="change(() => reorder(draft, selected!, 1))"
           />
           <Button
-            label="Take away"
+            label="Delete"
             outlined
             size="small"
             :disabled="draft.blocks.length < 2"
@@ -459,7 +459,7 @@ function takeTheirs() {
       </div>
       <p v-if="general" class="fault" role="alert">{{ general }}</p>
       <div class="ways">
-        <Button type="submit" :label="isNew ? 'Keep in the library' : 'Save'" :loading="saving" />
+        <Button type="submit" :label="isNew ? 'Save to the library' : 'Save'" :loading="saving" />
         <p v-if="savedNow" role="status">Saved.</p>
         <p v-else class="quiet small">
           The library holds to the rules of everyone; a client's own are kept when it is used.
@@ -473,7 +473,7 @@ function takeTheirs() {
       <PrincipleNote of="warm-up" />
     </section>
   </div>
-  <p v-else class="quiet" role="status">Fetching the outline…</p>
+  <p v-else class="quiet" role="status">Loading…</p>
 </template>
 
 <style scoped>

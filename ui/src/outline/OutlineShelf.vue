@@ -93,7 +93,7 @@ const bars = (named: NamedOutline) =>
               Put away
             </button>
           </template>
-          <span v-else class="quiet small">ships; opens as a copy</span>
+          <span v-else class="quiet small">built in; opens as a copy</span>
         </span>
       </li>
     </ul>

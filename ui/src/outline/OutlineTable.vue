@@ -19,8 +19,8 @@ defineProps<{ outline: Outline; name: string }>()
           <th scope="col">in 10 s</th>
           <th scope="col">in 15 s</th>
           <th scope="col">the voice</th>
-          <th scope="col">effort of 20</th>
-          <th scope="col">of 10</th>
+          <th scope="col">RPE 6–20</th>
+          <th scope="col">RPE 0–10</th>
           <th scope="col">% of reserve</th>
         </tr>
       </thead>

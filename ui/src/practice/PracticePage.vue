@@ -251,7 +251,7 @@ useShortcuts({
                 <dd class="num">{{ signed(told.errorBpm) }}</dd>
               </div>
               <div>
-                <dt><MethodLink to="count">The window</MethodLink></dt>
+                <dt><MethodLink to="count">The counting time</MethodLink></dt>
                 <dd class="num">{{ signed(told.windowErrorBpm) }}</dd>
               </div>
               <div>
@@ -310,7 +310,7 @@ useShortcuts({
         </p>
       </aside>
     </div>
-    <p v-else class="quiet" role="status">Fetching the levels…</p>
+    <p v-else class="quiet" role="status">Loading…</p>
   </div>
 </template>
 

@@ -23,7 +23,7 @@ const sheet = useSheet('cards', () => (data.value ? request.value : null))
 const { page, behind, making, messages, general } = sheet
 const back = computed(() => `/clients/${props.id}/prescription`)
 const LEADS = {
-  rate: 'The rate leads; effort and talk check it.',
+  rate: 'The rate leads; RPE and talk check it.',
   feel: 'How it feels and sounds leads; the rate follows.',
   'feel-only': 'How it feels and sounds is all there is: no rate may be used.',
 }
@@ -48,7 +48,7 @@ const LEADS = {
       </p>
     </header>
     <section v-if="data.ratesSuspended.length" class="sheet stack suspended">
-      <h2>Rates are suspended: the card shows effort and talk</h2>
+      <h2>Rates are suspended: the card shows RPE and talk</h2>
       <Findings :findings="data.ratesSuspended" />
     </section>
     <section v-if="data.review" class="sheet stack suspended">
@@ -66,7 +66,7 @@ const LEADS = {
         </p>
         <p>{{ LEADS[data.leads] }}</p>
         <p :class="{ fault: data.renewal.due }">
-          {{ data.renewal.due ? 'Was to be renewed by' : 'To be renewed by' }}
+          {{ data.renewal.due ? 'Was due for review by' : 'Review by' }}
           <b>{{ day(data.renewal.on) }}</b>: {{ data.renewal.because }}.
           <RouterLink v-if="data.renewal.due" :to="back">Make the next version</RouterLink>
         </p>
@@ -81,7 +81,7 @@ const LEADS = {
       >
     </div>
   </div>
-  <p v-else class="quiet" role="status">Fetching the card…</p>
+  <p v-else class="quiet" role="status">Loading…</p>
 </template>
 
 <style scoped>

@@ -19,7 +19,7 @@ const choices = computed(() => [
   { value: ANY, name: 'Any of this mode' },
   ...ofMode.value.map((each) => ({
     value: each.exercise as string,
-    name: each.notFor ? `${each.name} ■ not for them` : each.name,
+    name: each.notFor ? `${each.name} ■ not allowed` : each.name,
   })),
 ])
 const picked = computed({

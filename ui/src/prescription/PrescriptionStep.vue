@@ -207,7 +207,7 @@ const notes = computed(() => [
   ...(preview.value?.findings ?? []).filter((finding) => finding.severity === 'info'),
 ])
 const faulty = computed(() => Object.keys(messages.value).length > 0)
-/** The target worked out on the desk, long hand. */
+/** The target worked out on the desk: the working. */
 const onDesk = computed(() => ({
   path: '/desk/target',
   query: {
@@ -372,27 +372,27 @@ useShortcuts({
         />
       </form>
 
-      <section class="sheet stack result" :class="{ behind: faulty }" aria-label="What follows">
+      <section class="sheet stack result" :class="{ behind: faulty }" aria-label="Result">
         <template v-if="preview">
           <div class="headline">
             <div v-if="preview.target">
               <p class="target num">{{ preview.target.lowBpm }}–{{ preview.target.highBpm }}</p>
               <p class="quiet small">
-                <RouterLink :to="onDesk">bpm, long hand</RouterLink> ·
+                <RouterLink :to="onDesk">bpm: show the working</RouterLink> ·
                 <span class="num">{{ span(preview.target.counts['10']) }}</span> in 10 s ·
                 <span class="num">{{ span(preview.target.counts['15']) }}</span> in 15 s
               </p>
             </div>
             <div v-else>
-              <p class="target words">by effort and talk</p>
+              <p class="target words">by RPE and talk</p>
             </div>
             <div class="feel">
               <p v-for="feel in preview.feel" :key="feel.level">
                 <LevelStrokes :level="feel.level" /> <b>{{ feel.name }}</b> {{ feel.voice }}
               </p>
               <p class="quiet small">
-                effort <span class="num">{{ effort(preview.rpe20, 6) }}</span> of 20 ·
-                <span class="num">{{ effort(preview.rpe10, 0) }}</span> of 10 ·
+                RPE <span class="num">{{ effort(preview.rpe20, 6) }}</span> (6–20) ·
+                <span class="num">{{ effort(preview.rpe10, 0) }}</span> (0–10) ·
                 {{ preview.steeringWords.toLowerCase() }}
               </p>
             </div>
@@ -408,7 +408,7 @@ useShortcuts({
             >.
           </p>
           <details class="steps">
-            <summary>Every step in bpm, counts, effort and voice</summary>
+            <summary>Every step in bpm, counts, RPE and voice</summary>
             <OutlineTable :outline="worked!.outline" name="a session" />
           </details>
           <PrincipleNote of="warm-up" />
@@ -425,7 +425,7 @@ useShortcuts({
                 figureSpan(preview.otherDays.target.lowBpm, preview.otherDays.target.highBpm)
               }}</span>
               bpm</template
-            >, effort <span class="num">{{ effort(preview.otherDays.rpe20, 6) }}</span> of 20.
+            >, RPE <span class="num">{{ effort(preview.otherDays.rpe20, 6) }}</span> (6–20).
           </p>
           <WeekBar :week="preview.week" />
           <PrincipleNote of="overload" />
@@ -460,7 +460,7 @@ useShortcuts({
             :disabled="faulty || !preview"
             :loading="saving"
           />
-          <p v-if="faulty" class="fault" role="status">Mend the marked part first.</p>
+          <p v-if="faulty" class="fault" role="status">Correct the highlighted field first.</p>
           <p v-else-if="justSaved" role="status">
             Version <span class="num">{{ justSaved }}</span> is saved<template
               v-if="!start.mayIssue"
@@ -488,7 +488,7 @@ useShortcuts({
 
     <div class="columns">
       <section v-if="notes.length" class="sheet stack">
-        <h2>How it came about</h2>
+        <h2>Why this prescription</h2>
         <Findings :findings="notes" />
       </section>
       <SavedVersions v-if="saved.data.value" :id="id" :saved="saved.data.value" />

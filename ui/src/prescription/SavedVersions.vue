@@ -39,7 +39,7 @@ const pair = computed(() => {
     <h2>Saved versions</h2>
     <Findings :findings="standing" />
     <p v-if="saved.renewal" :class="{ due: saved.renewal.due }">
-      <b>{{ saved.renewal.due ? 'Look at it again now' : 'Look at it again' }}</b>,
+      <b>{{ saved.renewal.due ? 'Review now' : 'Review' }}</b>,
       {{ saved.renewal.due ? 'since' : 'by' }} {{ day(saved.renewal.on) }}:
       {{ saved.renewal.because }}.
     </p>
@@ -81,7 +81,7 @@ const pair = computed(() => {
       :other="pair[1]!.prescription"
       :labels="[`Version ${pair[0]!.version}`, `Version ${pair[1]!.version}`]"
     />
-    <p v-else-if="versions.length > 1" class="quiet small">Tick two to see them side by side.</p>
+    <p v-else-if="versions.length > 1" class="quiet small">Select two to compare.</p>
   </section>
 </template>
 

@@ -24,7 +24,7 @@ const ROWS: Row[] = [
           (made.target.capped ? ', cut by the cap' : '')
         : 'none by rate',
   ],
-  ['Effort of 20', (made) => effort(made.rpe20, 6)],
+  ['RPE (6–20)', (made) => effort(made.rpe20, 6)],
   ['Feels like', (made) => made.feel.map((feel) => feel.name).join(', ')],
   ['Steered by', (made) => made.steeringWords],
   ['Minutes of work', (made) => String(made.parts.minutes)],

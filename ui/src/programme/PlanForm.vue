@@ -109,7 +109,7 @@ const first = computed(() => props.proposal)
       />
       <TextField
         v-model="form.goalMinutes"
-        label="Minutes, in the end"
+        label="Minutes per session, final week"
         name="goalMinutes"
         number
         hint="a session"
@@ -117,7 +117,7 @@ const first = computed(() => props.proposal)
       />
       <TextField
         v-model="form.goalDays"
-        label="Days, in the end"
+        label="Days per week, final week"
         name="goalDays"
         number
         hint="a week"
@@ -143,7 +143,7 @@ const first = computed(() => props.proposal)
     </div>
     <ChoiceField
       v-model="form.weekdays"
-      label="Days they have"
+      label="Available days"
       :options="options(DAYS)"
       multiple
       hint="Sessions are laid on those that lie furthest apart."

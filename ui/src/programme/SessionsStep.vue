@@ -70,7 +70,7 @@ const { answer: preview } = useAnswerTo(
   ({ client, plan }) => previewProgramme(client, plan),
   { form },
 )
-/** What is shown: the plan being made, or the one that is kept. */
+/** What is shown: the plan being made, or the one that is saved. */
 const shown = computed(() => (planning.value || !saved.value ? preview.value : saved.value))
 
 const week = ref(1)
@@ -259,7 +259,7 @@ async function afterLog(log: SessionLog, before?: SessionLog) {
 const readAnew = () => Promise.all([load(id.value), logs.load(id.value), refresh()])
 const records = useRecords('session-logs', () => id.value, readAnew, form.show)
 const takeBack = (log: SessionLog) =>
-  records.takeBack(`The log of ${weekday(log.on)} is taken back.`, log.id)
+  records.takeBack(`The log of ${weekday(log.on)} is deleted.`, log.id)
 async function decided(after: Programme, words: string) {
   const before = saved.value!.version!
   const whose = id.value
@@ -299,8 +299,8 @@ useShortcuts({
     <ConflictNote
       v-if="missed"
       title="Somebody else changed this programme meanwhile"
-      mine="Do mine too"
-      theirs="Leave it as theirs"
+      mine="Apply my change as well"
+      theirs="Keep theirs"
       @mine="doMineToo"
       @theirs="missed = null"
     >
@@ -323,10 +323,10 @@ useShortcuts({
       v-if="laying"
       class="sheet stack"
       novalidate
-      aria-label="Lay a programme out"
+      aria-label="Plan a programme"
       @submit.prevent="request && keep(request)"
     >
-      <h2>{{ saved ? 'Lay it out anew' : 'Lay a programme out' }}</h2>
+      <h2>{{ saved ? 'Rebuild the programme' : 'Plan a programme' }}</h2>
       <PlanForm :proposal="data.proposal!" :messages="messages" @changed="request = $event" />
       <p v-if="data.busyDays.length" class="small">
         Left out, since a calendar has them busy for the most part:
@@ -341,8 +341,8 @@ useShortcuts({
           :disabled="outOf || !preview"
           :loading="saving"
         />
-        <Button v-if="saved" label="Keep the present one" text @click="planning = false" />
-        <p v-if="outOf" class="fault" role="status">Mend the marked part first.</p>
+        <Button v-if="saved" label="Keep the current one" text @click="planning = false" />
+        <p v-if="outOf" class="fault" role="status">Correct the highlighted field first.</p>
       </div>
     </form>
 
@@ -363,7 +363,7 @@ useShortcuts({
             <RouterLink :to="`/calendar?client=${id}`">Calendar</RouterLink>
             <Button
               v-if="data.proposal"
-              label="Lay out anew"
+              label="Rebuild"
               outlined
               size="small"
               @click="planning = true"
@@ -390,7 +390,7 @@ useShortcuts({
           class="quiet small"
           role="status"
         >
-          Every week keeps the rules.
+          Every week meets the guidelines.
         </p>
       </section>
 
@@ -444,8 +444,8 @@ useShortcuts({
                 <b>{{ logged.done ? '✓ Done' : '– Not done' }}</b>, {{ weekday(logged.on) }}:
                 {{ logged.words }}<template v-if="logged.note">; {{ logged.note }}</template>
               </p>
-              <Button label="Put right" size="small" outlined @click="logging = 'right'" />
-              <Button label="Take back" size="small" text @click="takeBack(logged)" />
+              <Button label="Edit" size="small" outlined @click="logging = 'right'" />
+              <Button label="Delete" size="small" text @click="takeBack(logged)" />
             </template>
             <Button
               v-else-if="!logged && !logging && inHand.date <= today"
@@ -481,7 +481,7 @@ useShortcuts({
       aria-labelledby="besides-title"
     >
       <div class="heading">
-        <h2 id="besides-title">Done besides</h2>
+        <h2 id="besides-title">Unplanned sessions</h2>
         <Button
           v-if="logging !== 'besides'"
           label="Log one that was not planned"
@@ -501,7 +501,7 @@ useShortcuts({
         <li v-for="log in unplanned" :key="log.id">
           <span class="quiet">{{ weekday(log.on) }}</span>
           <span>{{ MODES[log.mode] }}, {{ log.words }}</span>
-          <button type="button" class="link small" @click="takeBack(log)">Take back</button>
+          <button type="button" class="link small" @click="takeBack(log)">Delete</button>
         </li>
       </ul>
       <p v-else-if="logging !== 'besides'" class="quiet small">
@@ -510,7 +510,7 @@ useShortcuts({
     </section>
     <p v-if="theStudio" class="quiet small">{{ theStudio.notice }}</p>
   </div>
-  <p v-else class="quiet" role="status">Fetching the programme…</p>
+  <p v-else class="quiet" role="status">Loading…</p>
 </template>
 
 <style scoped>

@@ -83,8 +83,8 @@ const names = Object.values(VOICES).map((voice) => voice.slice(2))
         :today="theStudio?.today ?? ''"
       />
       <p class="quiet small">
-        A session’s minutes stand at one level: the middle one of rate, effort and voice, the higher
-        of two. Moderate minutes count once, vigorous ones (Phrases and up) twice, light ones not.
+        A session’s minutes stand at one level: the middle one of rate, RPE and voice, the higher of
+        two. Moderate minutes count once, vigorous ones (Phrases and up) twice, light ones not.
       </p>
     </section>
     <div class="columns">
@@ -108,26 +108,26 @@ const names = Object.values(VOICES).map((voice) => voice.slice(2))
           />
         </template>
         <p v-else class="quiet">
-          Six readings taken alike are needed: three then, three now.
+          Six readings taken alike are needed: three early, three recent.
           <RouterLink :to="`/clients/${id}/pulse`">To the pulse</RouterLink>
         </p>
       </section>
       <section class="sheet stack" aria-labelledby="effort-title">
-        <h2 id="effort-title">Effort at the same target</h2>
+        <h2 id="effort-title">RPE at the same target</h2>
         <template v-if="data.targets.length">
           <ul class="targets">
             <li v-for="target in data.targets.slice(0, 4)" :key="target.lowPercent + target.mode">
               <p>
                 {{ MODES[target.mode] }},
                 <b class="num">{{ figureSpan(target.lowPercent, target.highPercent) }}</b> % of
-                reserve: <b class="num">{{ target.mean }}</b> of 20 on average, target
+                reserve: average RPE <b class="num">{{ target.mean }}</b> (6–20), target
                 <span class="num">{{ effort(target.rpe, 6) }}</span>
               </p>
               <TrendLine
                 :points="target.felt.map(({ on, rpe }) => ({ on, value: rpe }))"
-                unit="of 20"
+                unit="RPE"
                 :band="[target.rpe[0]!, target.rpe[1]!]"
-                :label="`Effort at ${target.lowPercent} to ${target.highPercent} percent`"
+                :label="`RPE at ${target.lowPercent} to ${target.highPercent} percent`"
                 low
               />
             </li>
@@ -147,7 +147,7 @@ const names = Object.values(VOICES).map((voice) => voice.slice(2))
       <span>Since {{ day(data.weeks[0]!.startsOn) }}</span>
     </p>
   </div>
-  <p v-else class="quiet" role="status">Fetching what was done…</p>
+  <p v-else class="quiet" role="status">Loading…</p>
 </template>
 
 <style scoped>

@@ -211,13 +211,13 @@ const keep = () =>
     if (wrong) {
       const right = await correctReading(client, wrong.id, request.value)
       return {
-        said: `The reading of ${wrong.bpm} is put right.`,
+        said: `The reading of ${wrong.bpm} is corrected.`,
         undo: () => undoRecord(client, 'readings', right.id),
       }
     }
     const reading = await keepReading(client, request.value)
     return {
-      said: `${reading.bpm} bpm is kept.`,
+      said: `${reading.bpm} bpm is saved.`,
       undo: () => withdraw(client, 'readings', reading.id),
     }
   })
@@ -226,7 +226,7 @@ const takeBack = () =>
     const { id: wrong, bpm } = correcting.value!
     const withdrawal = await withdraw(client, 'readings', wrong)
     return {
-      said: `The reading of ${bpm} is taken back.`,
+      said: `The reading of ${bpm} is deleted.`,
       undo: () => undoRecord(client, 'readings', withdrawal.id),
     }
   })
@@ -252,7 +252,7 @@ const sites = computed(() =>
 )
 const title = computed(() =>
   correcting.value
-    ? `Put right the reading of ${day(correcting.value.takenAt)}: ${correcting.value.bpm} bpm`
+    ? `Edit the reading of ${day(correcting.value.takenAt)}: ${correcting.value.bpm} bpm`
     : resting.value
       ? 'Resting protocol'
       : 'Take a resting pulse',
@@ -324,13 +324,13 @@ useShortcuts({
           It keeps the moment it was taken. What it said before stays on record.
         </p>
         <p v-else-if="!felt" class="quiet hint">
-          Read the rate once it has stood still for a minute, and enter it.
+          Read the rate once it has been steady for a minute, and enter it.
         </p>
       </div>
 
       <div class="right">
         <div v-if="resting" class="advice">
-          <p>Seated, both feet on the floor, the back leaning, hands in the lap.</p>
+          <p>Seated, both feet on the floor, back supported, hands in the lap.</p>
           <p class="quiet small">
             Ask meanwhile what may disturb the count, and tick it below. The quiet time goes on if
             you leave this page.
@@ -349,14 +349,14 @@ useShortcuts({
             />
             <Button
               type="submit"
-              :label="correcting ? 'Put right' : 'Keep'"
+              :label="correcting ? 'Save changes' : 'Save'"
               :loading="saving"
               :disabled="closed"
             />
           </div>
           <div v-if="correcting" class="ways">
-            <Button label="Take it back" outlined class="take-back" @click="takeBack" />
-            <Button label="Leave it as it is" outlined @click="putAway" />
+            <Button label="Delete" outlined class="take-back" @click="takeBack" />
+            <Button label="Cancel" outlined @click="putAway" />
           </div>
           <p v-if="general || messages.tapMillis" class="general" role="alert">
             {{ general || messages.tapMillis }}
@@ -395,7 +395,7 @@ useShortcuts({
           <Button
             v-if="tapping && !byRate"
             type="submit"
-            label="Keep"
+            label="Save"
             class="keep-taps"
             :loading="saving"
             :disabled="closed || empty"
@@ -413,7 +413,7 @@ useShortcuts({
           <TextField
             v-model="entry.minutesRested"
             class="minutes"
-            label="Quiet minutes"
+            label="Minutes rested"
             name="minutesRested"
             number
             :message="messages.minutesRested"
@@ -442,7 +442,7 @@ useShortcuts({
         </template>
         <ChoiceField
           v-model="entry.disturbances"
-          label="Disturbed by"
+          label="Affected by"
           :options="options(DISTURBANCES)"
           multiple
         />

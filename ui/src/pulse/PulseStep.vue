@@ -77,7 +77,7 @@ function correct(reading: Reading) {
       @correct="correct"
     />
   </div>
-  <p v-else class="quiet" role="status">Fetching the readings…</p>
+  <p v-else class="quiet" role="status">Loading…</p>
 </template>
 
 <style scoped>

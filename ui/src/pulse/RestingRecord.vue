@@ -144,10 +144,10 @@ const departs = (reading: Reading) =>
                 <button
                   type="button"
                   class="link"
-                  :aria-label="`Put right the ${reading.bpm} of ${day(reading.takenAt)}`"
+                  :aria-label="`Edit the ${reading.bpm} of ${day(reading.takenAt)}`"
                   @click="emit('correct', reading)"
                 >
-                  Put right
+                  Edit
                 </button>
               </td>
             </tr>

@@ -42,7 +42,7 @@ export const TECHNIQUES: Record<TechniqueId, Technique> = {
       'Wet the two ribbed patches.',
       'Around the bare chest just below the chest muscles, the pod in the middle, its writing upright.',
       'Snug enough to stay when they jump, loose enough for a full breath.',
-      'Read it once it has stood still for a minute.',
+      'Read it once it has been steady for a minute.',
     ],
     watch: 'A rate that jumps or sticks means a dry patch or a loose strap: wet it, tighten it.',
   },
@@ -51,7 +51,7 @@ export const TECHNIQUES: Record<TechniqueId, Technique> = {
     steps: [
       'A finger’s breadth above the wrist bone, snug, on clean skin.',
       'The arm lies still.',
-      'Read it once it has stood still for a minute.',
+      'Read it once it has been steady for a minute.',
     ],
     watch: 'Cold hands, tattoos and a loose band mislead it. If in doubt, count.',
   },

@@ -67,13 +67,13 @@ const { save, saving } = useSave(
   {
     form,
     async saved({ id, issuer }) {
-      await records.kept(`The clearance by ${issuer} is on record.`, id)
+      await records.kept(`The clearance by ${issuer} is saved.`, id)
       await leave()
     },
   },
 )
 const takeBack = (clearance: Clearance) =>
-  records.takeBack(`The clearance by ${clearance.issuer} is taken back.`, clearance.id)
+  records.takeBack(`The clearance by ${clearance.issuer} is deleted.`, clearance.id)
 </script>
 
 <template>
@@ -94,10 +94,10 @@ const takeBack = (clearance: Clearance) =>
           v-if="!closed"
           type="button"
           class="link small"
-          :aria-label="`Take back the clearance by ${each.issuer}`"
+          :aria-label="`Delete the clearance by ${each.issuer}`"
           @click="takeBack(each)"
         >
-          Take back
+          Delete
         </button>
       </li>
     </ul>
@@ -142,8 +142,8 @@ const takeBack = (clearance: Clearance) =>
         :message="messages.note"
       />
       <div class="ways">
-        <Button type="submit" label="Put on record" :loading="saving" />
-        <button type="button" class="link" @click="leave">Leave it</button>
+        <Button type="submit" label="Save" :loading="saving" />
+        <button type="button" class="link" @click="leave">Cancel</button>
       </div>
     </form>
     <div v-else-if="!closed">

@@ -45,13 +45,13 @@ const { save, saving } = useSave(
   {
     form,
     async saved({ id, givenBy }) {
-      await records.kept(`The consent of ${givenBy} is on record.`, id)
+      await records.kept(`The consent of ${givenBy} is saved.`, id)
       await leave()
     },
   },
 )
 const takeBack = (consent: Consent) =>
-  records.takeBack(`The consent of ${consent.givenBy} is taken off the record.`, consent.id)
+  records.takeBack(`The consent of ${consent.givenBy} is deleted.`, consent.id)
 
 // Whoever comes from a place that misses it wants to put it on record.
 onHash((part) => part === 'consent' && !props.consents.length && !props.closed && start())
@@ -72,10 +72,10 @@ onHash((part) => part === 'consent' && !props.consents.length && !props.closed &
           v-if="!closed"
           type="button"
           class="link small"
-          :aria-label="`Take back the consent of ${each.givenBy}`"
+          :aria-label="`Delete the consent of ${each.givenBy}`"
           @click="takeBack(each)"
         >
-          Take back
+          Delete
         </button>
       </li>
     </ul>
@@ -107,8 +107,8 @@ onHash((part) => part === 'consent' && !props.consents.length && !props.closed &
         :message="messages.note"
       />
       <div class="ways">
-        <Button type="submit" label="Put on record" :loading="saving" />
-        <button type="button" class="link" @click="leave">Leave it</button>
+        <Button type="submit" label="Save" :loading="saving" />
+        <button type="button" class="link" @click="leave">Cancel</button>
       </div>
     </form>
     <div v-else-if="!closed">

@@ -28,7 +28,7 @@ const lines = computed(() => {
   const { decision } = props
   const lines: [string, string][] = [['Steered by', decision.steeringWords]]
   if (decision.cap) lines.push(['Cap', `${decision.cap.bpm} bpm. ${decision.cap.because}.`])
-  if (decision.highestEffort < 20) lines.push(['Effort', `up to ${decision.highestEffort} of 20`])
+  if (decision.highestEffort < 20) lines.push(['RPE', `up to ${decision.highestEffort} (6–20)`])
   lines.push([
     'Warm up, cool down',
     `${decision.warmUpMinutes} min, ${decision.coolDownMinutes} min`,
@@ -63,8 +63,8 @@ const lines = computed(() => {
     </dl>
     <Findings :findings="decision.cautions" />
     <p v-if="decision.rescreenOn" class="quiet small">
-      All is asked again on {{ day(decision.rescreenOn) }}, or at once when a condition, symptom or
-      medicine changes.
+      Full re-screening due on {{ day(decision.rescreenOn) }}, or at once when a condition, symptom
+      or medication changes.
     </p>
   </section>
 </template>

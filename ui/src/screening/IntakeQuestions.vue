@@ -186,9 +186,7 @@ const ofBody = (id: string) => body.value.some((each) => each.id === id)
 
 const activityHint = computed(() => {
   const found = props.questions.activities.find((each) => each.id === draft.activity)
-  return found
-    ? `${ACTIVITIES[found.id]}: ${found.meaning}.`
-    : 'By definition, not by impression: pick one to read it.'
+  return found ? `${ACTIVITIES[found.id]}: ${found.meaning}.` : 'Choose one to see its definition.'
 })
 
 /** Whether nothing was ticked or written in the open question. */
@@ -208,7 +206,7 @@ const nothing = computed(() => {
       return false
   }
 })
-const label = computed(() => (nothing.value ? 'None of these: next' : 'Save and next'))
+const label = computed(() => (nothing.value ? 'None: next' : 'Save and next'))
 </script>
 
 <template>
@@ -223,7 +221,7 @@ const label = computed(() => (nothing.value ? 'None of these: next' : 'Save and 
           <h3>{{ topic.name }}</h3>
           <p v-if="asked.has(topic.id)">{{ summary(topic.id, record.answers, questions) }}</p>
           <p v-else class="quiet">
-            not asked yet<template v-if="!topic.decides">; decides nothing</template>
+            not asked yet<template v-if="!topic.decides">; optional</template>
           </p>
           <button
             v-if="!closed"
@@ -248,7 +246,7 @@ const label = computed(() => (nothing.value ? 'None of these: next' : 'Save and 
             />
             <TickField
               v-model="draft.slowMile"
-              label="Cannot cover 1.6 km in 12 min: taken one class lower"
+              label="Cannot cover 1.6 km in 12 min: counts as one activity level lower"
               name="slowMile"
             />
           </template>
@@ -340,7 +338,7 @@ const label = computed(() => (nothing.value ? 'None of these: next' : 'Save and 
           <div class="buttons">
             <Button type="submit" :label="label" :loading="saving" />
             <button v-if="asked.has(topic.id)" type="button" class="link" @click="leave">
-              Leave it as it was
+              Cancel
             </button>
           </div>
         </form>

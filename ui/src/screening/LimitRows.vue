@@ -81,17 +81,17 @@ async function add() {
           :message="messages[`limits[${at}].until`]"
         />
         <p v-if="lapsed(row)" class="told small">
-          Lapsed, and still holds: until it is renewed, or whoever wrote it lifts it.
+          Ended, and still applies until it is renewed or its author lifts it.
         </p>
         <p v-if="told(row)" class="told small">
           Counts as known: {{ told(row).toLowerCase() }}. Name the condition among the known ones.
         </p>
         <Button
-          label="Take off"
+          label="Delete"
           outlined
           severity="secondary"
           class="off"
-          aria-label="Take off this limit"
+          aria-label="Delete this limit"
           @click="rows.splice(at, 1)"
         />
       </li>

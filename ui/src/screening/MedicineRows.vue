@@ -95,17 +95,17 @@ async function add() {
           Counts as known: {{ told(row).toLowerCase() }}. Name the condition among the known ones.
         </p>
         <Button
-          label="Take off"
+          label="Delete"
           outlined
           severity="secondary"
           class="off"
-          :aria-label="`Take off ${row.name || 'this medicine'}`"
+          :aria-label="`Delete ${row.name || 'this medication'}`"
           @click="rows.splice(at, 1)"
         />
       </li>
     </ul>
     <p v-if="messages.medicines" class="fault" role="alert">{{ messages.medicines }}</p>
-    <div><Button label="Add a medicine" outlined @click="add" /></div>
+    <div><Button label="Add a medication" outlined @click="add" /></div>
   </div>
 </template>
 

@@ -110,7 +110,7 @@ const answered = computed(() => {
       </template>
 
       <section>
-        <h2>What they told</h2>
+        <h2>What the client reported</h2>
         <dl>
           <template v-for="topic in answered" :key="topic.id">
             <dt>{{ topic.name }}</dt>
@@ -130,7 +130,7 @@ const answered = computed(() => {
               <span class="num">{{
                 loaded.data.value.resting.working.standardErrorBpm.toFixed(1)
               }}</span>)<template v-if="loaded.data.value.resting.working.stale"
-                >, taken before the present medicine</template
+                >, taken before the present medication</template
               >
             </template>
             <template v-else>not counted yet</template>
@@ -166,7 +166,7 @@ const answered = computed(() => {
       </section>
 
       <section v-if="!letter">
-        <h2>What it comes to</h2>
+        <h2>Conclusion</h2>
         <p>
           <b>{{ loaded.data.value.record.decision.decision }}</b>
           {{ loaded.data.value.record.decision.next }}
@@ -203,7 +203,7 @@ const answered = computed(() => {
           Highest rate <i class="line short" /> bpm · Highest effort (6–20)
           <i class="line short" /> · <span class="box" /> supervised only
         </p>
-        <p>Medicine expected to change <i class="line" /></p>
+        <p>Medication expected to change <i class="line" /></p>
         <p>This clearance holds until <i class="line" /></p>
         <p class="sign">
           <span><i class="line" /> Name, practice</span>
@@ -214,8 +214,8 @@ const answered = computed(() => {
       <footer>
         <p>
           An instructor may measure, compute and record, and may not decide whether a sign, a
-          symptom or a disease allows exercise, diagnose, or change or stop a medicine. That is the
-          clinician's, and what the clinician writes stands above every rule here.
+          symptom or a disease allows exercise, diagnose, or change or stop a medication. That is
+          the clinician's, and what the clinician writes stands above every rule here.
         </p>
         <p>{{ theStudio?.notice }}</p>
       </footer>

@@ -115,7 +115,7 @@ useShortcuts({
       </section>
     </div>
   </div>
-  <p v-else class="quiet" role="status">Fetching the answers…</p>
+  <p v-else class="quiet" role="status">Loading…</p>
 </template>
 
 <style scoped>

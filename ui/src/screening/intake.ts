@@ -70,7 +70,7 @@ export const ASKS: Record<Topic, string> = {
   activity: 'How active are they now?',
   symptoms: 'Any of these, at rest or with effort?',
   conditions: 'Is any of these known?',
-  medicines: 'Which medicines do they take?',
+  medicines: 'Which medications do they take?',
   body: 'Pregnancy, falls, joints',
   limits: 'Has a clinician written a limit?',
   plan: 'What for, when and with what?',
@@ -138,7 +138,7 @@ export function summary(topic: Topic, answers: Answers, questions: Questions): s
           nameOf(questions.goals, answers.goal),
           answers.days.map((each) => DAYS[each as keyof typeof DAYS]).join(' '),
           list(answers.equipment.map((id) => nameOf(questions.equipment, id)?.toLowerCase())),
-        ]) || 'Nothing told'
+        ]) || 'Not given'
       )
   }
 }

@@ -13,7 +13,7 @@ import { useSave } from '../shared/save'
 /** One session as it was done: logged, or a log put right. */
 const props = defineProps<{
   of: LogOf
-  /** A log that is put right. */
+  /** A log that is corrected. */
   instead?: SessionLog | undefined
   signs: StopSign[]
 }>()
@@ -112,7 +112,7 @@ const signOptions = props.signs.map(({ id, words }) => ({ id, name: words }))
       {{ general || messages.number }}
     </p>
     <div class="ways">
-      <Button type="submit" :label="instead ? 'Put it right' : 'Keep the log'" :loading="keeping" />
+      <Button type="submit" :label="instead ? 'Save changes' : 'Save the log'" :loading="keeping" />
       <Button label="Close" text @click="emit('close')" />
     </div>
   </form>

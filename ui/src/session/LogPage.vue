@@ -121,9 +121,9 @@ const words = (logs: SessionLog[]) =>
     ? `${logs[0]!.clientName}: ${logs[0]!.words}.`
     : `${logs.length} sessions are logged.`
 /** The figures of a line, in the order in which they are typed. */
-const FIGURES = { minutes: 'min', bpm: 'pulse', rpe: 'effort' } as const
+const FIGURES = { minutes: 'min', bpm: 'pulse', rpe: 'RPE' } as const
 const FIELDS: Record<string, string> = {
-  rpe: 'The effort',
+  rpe: 'The RPE',
   bpm: 'The pulse',
   minutes: 'The minutes',
   note: 'The note',
@@ -196,14 +196,14 @@ useShortcuts({
       <section v-if="!lines.length" class="sheet stack empty">
         <h2>Nothing to log</h2>
         <p>
-          Every session of the last two weeks is logged. Sessions stand here from their day on; a
-          session that was not planned is logged with its client, under Sessions.
+          Every session of the last two weeks is logged. Sessions appear here on the day; a session
+          that was not planned is logged with its client, under Sessions.
         </p>
         <p><RouterLink to="/clients">To the clients</RouterLink></p>
       </section>
       <section v-else ref="list" class="sheet stack" aria-label="To log">
-        <div class="class" role="group" aria-label="A class at once">
-          <b>{{ ticked.length ? `${ticked.length} ticked` : 'A class at once' }}</b>
+        <div class="class" role="group" aria-label="Log a whole class">
+          <b>{{ ticked.length ? `${ticked.length} ticked` : 'Log a whole class' }}</b>
           <template v-if="ticked.length">
             <span class="outcome">
               <button type="button" :aria-pressed="all.done" @click="all.done = true">done</button>
@@ -224,9 +224,9 @@ useShortcuts({
                 </option>
               </select>
             </label>
-            <Button label="Lay over the ticked" outlined size="small" @click="layOver" />
+            <Button label="Apply to selected" outlined size="small" @click="layOver" />
             <Button
-              :label="`Keep the ${ticked.length}`"
+              :label="`Save the ${ticked.length}`"
               size="small"
               :loading="keeping"
               @click="keep(lines.filter(isTicked))"
@@ -332,10 +332,10 @@ useShortcuts({
               {{ draft(session).warnings.length ? '■ Warning' : 'More' }}
             </button>
             <Button
-              label="Keep"
+              label="Save"
               size="small"
               outlined
-              :aria-label="`Keep the log of ${session.name}`"
+              :aria-label="`Save the log of ${session.name}`"
               @click="keep([session])"
             />
             <ul v-if="faults[key(session)]" class="faults fault" role="alert">

@@ -16,7 +16,7 @@ const emit = defineEmits<{ decided: [after: Programme, words: string]; stale: []
 const EARNED = {
   step: { word: 'A step', mark: '▲' },
   hold: { word: 'Hold', mark: '●' },
-  back: { word: 'A step back', mark: '▼' },
+  back: { word: 'Step down', mark: '▼' },
 }
 const way = ref<'changed' | 'refused' | null>(null)
 const form = reactive({
@@ -87,7 +87,7 @@ const {
       v-if="way"
       class="stack"
       novalidate
-      :aria-label="way === 'changed' ? 'Your own step' : 'Why no step'"
+      :aria-label="way === 'changed' ? 'Override' : 'Why'"
       @submit.prevent="decide(way)"
     >
       <div class="fields">
@@ -137,7 +137,7 @@ const {
       <div class="ways">
         <Button
           type="submit"
-          :label="way === 'changed' ? 'Use my own' : 'Keep it as week ' + review.week"
+          :label="way === 'changed' ? 'Use my own' : `Keep week ${review.week}’s dose`"
           :loading="deciding"
         />
         <Button label="Back to the proposal" text @click="way = null" />
@@ -146,7 +146,7 @@ const {
     <div v-else class="ways">
       <Button :label="`Accept for week ${next}`" :loading="deciding" @click="decide('accepted')" />
       <Button label="Change it" outlined @click="way = 'changed'" />
-      <Button label="Refuse it" outlined @click="way = 'refused'" />
+      <Button label="Keep last week's dose" outlined @click="way = 'refused'" />
     </div>
     <Findings :findings="refused" />
     <p v-if="general && !refused.length" class="fault" role="alert">{{ general }}</p>

@@ -3,7 +3,7 @@ import { useRoute } from 'vue-router'
 import type { Finding } from '../api/http'
 import { FINDING_PLACES } from './findingPlaces'
 
-/** Judgements, each with its reason and source on demand, and where what it misses is put right. */
+/** Judgements, each with its reason and source on demand, and where what it misses is corrected. */
 defineProps<{ findings: Finding[] }>()
 const route = useRoute()
 /** On a client's pages only: anywhere else nobody knows whose. */

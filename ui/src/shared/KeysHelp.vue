@@ -20,7 +20,7 @@ const open = defineModel<boolean>({ required: true })
     </dl>
     <div class="single">
       <Checkbox v-model="singleKeys" binary input-id="single-keys" />
-      <label for="single-keys">Single keys act outside of fields (? always does)</label>
+      <label for="single-keys">Single-key shortcuts (? always works)</label>
     </div>
   </Dialog>
 </template>

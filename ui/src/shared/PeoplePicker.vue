@@ -57,7 +57,7 @@ function toggleFound() {
         </button>
       </li>
     </ul>
-    <p v-if="found.length === 0" class="quiet">Nobody’s name holds “{{ search }}”.</p>
+    <p v-if="found.length === 0" class="quiet">No name contains “{{ search }}”.</p>
   </div>
 </template>
 

@@ -8,7 +8,7 @@ defineProps<{ lines: components['schemas']['LineView'][] }>()
 
 <template>
   <details>
-    <summary>Long hand</summary>
+    <summary>Show the working</summary>
     <ul>
       <li v-for="line in lines" :key="line.label">
         <MethodLink :to="line.method">{{ line.label }}</MethodLink>

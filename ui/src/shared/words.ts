@@ -92,7 +92,7 @@ export function schemeFigures(scheme: {
       // Measured rates have no figures until they are measured.
       if (scheme.basis === 'measured') return name
       const figures = low === high ? `${name} ${low}` : `${name} ${low}–${high}`
-      return rpe20 ? `${figures} (effort ${rpe20[0]}–${rpe20[1]})` : figures
+      return rpe20 ? `${figures} (RPE ${rpe20[0]}–${rpe20[1]})` : figures
     })
     .join(', ')
 }
@@ -138,7 +138,7 @@ export const MAXIMUM_STATES = {
   qualifies: { name: 'Qualifies', mark: '○' },
   proposal: { name: 'Proposal', mark: '◇' },
   'not-reached': { name: 'Not reached', mark: '·' },
-  stale: { name: 'Stale', mark: '■' },
+  stale: { name: 'Out of date', mark: '■' },
 } as const
 
 /** Whether a maximum stands on something measured, in its own mode or running. */

@@ -67,7 +67,7 @@ useShortcuts({
     <div v-else-if="everyone.data.value" class="columns">
       <div class="stack">
         <section class="sheet stack" aria-labelledby="who-title">
-          <h2 id="who-title">Who comes</h2>
+          <h2 id="who-title">Attending</h2>
           <PeoplePicker v-model="chosen" :people="people" />
           <p v-if="messages.clients" class="fault" role="alert">{{ messages.clients }}</p>
         </section>
@@ -117,7 +117,7 @@ useShortcuts({
           </template>
           <template #nothing>{{
             Object.keys(messages).length
-              ? 'Put right what is marked, and the cards are laid out here.'
+              ? 'Correct the highlighted field, and the cards appear here.'
               : found && !found.cards.length
                 ? 'None of them has a card today.'
                 : chosen.length
@@ -127,7 +127,7 @@ useShortcuts({
         </SheetFrame>
       </div>
     </div>
-    <p v-else class="quiet" role="status">Fetching who there is…</p>
+    <p v-else class="quiet" role="status">Loading…</p>
   </div>
 </template>
 

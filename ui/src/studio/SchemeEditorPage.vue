@@ -133,7 +133,7 @@ const differing = computed(() => {
   if (!theirs.value) return []
   const parts = (scheme: Parts): [string, string][] => [
     ['Name', scheme.name],
-    ['When it serves', scheme.serves || 'nothing'],
+    ['When to use it', scheme.serves || 'nothing'],
     ['Its bands are', KINDS[scheme.kind].name],
     ['Counted in', BASES[scheme.basis].name],
     ['Bands', schemeFigures(scheme)],
@@ -209,7 +209,7 @@ useShortcuts({
           />
           <TextField
             v-model="draft.serves"
-            label="When it serves"
+            label="When to use it"
             name="serves"
             :message="messages.serves"
           />
@@ -302,7 +302,7 @@ useShortcuts({
         </div>
       </form>
     </template>
-    <p v-else class="quiet" role="status">Fetching the scheme…</p>
+    <p v-else class="quiet" role="status">Loading…</p>
   </div>
 </template>
 

@@ -149,7 +149,7 @@ useShortcuts({
       </section>
 
       <section class="sheet stack" aria-labelledby="scale-title">
-        <h2 id="scale-title">Effort of 10</h2>
+        <h2 id="scale-title">RPE 0–10</h2>
         <ChoiceField
           :model-value="data.rpeFamily"
           label="Which 0–10 scale you use"
@@ -162,9 +162,11 @@ useShortcuts({
             <thead>
               <tr>
                 <th scope="col">level</th>
-                <th scope="col">effort of 20</th>
-                <th scope="col" :class="{ chosen: data.rpeFamily === 'ratio' }">of 10, ratio</th>
-                <th scope="col" :class="{ chosen: data.rpeFamily === 'linear' }">of 10, linear</th>
+                <th scope="col">RPE 6–20</th>
+                <th scope="col" :class="{ chosen: data.rpeFamily === 'ratio' }">RPE 0–10, ratio</th>
+                <th scope="col" :class="{ chosen: data.rpeFamily === 'linear' }">
+                  RPE 0–10, linear
+                </th>
                 <th scope="col">the voice</th>
               </tr>
             </thead>
@@ -274,7 +276,7 @@ useShortcuts({
         >
       </p>
     </template>
-    <p v-else class="quiet" role="status">Asking what the studio has chosen…</p>
+    <p v-else class="quiet" role="status">Loading…</p>
   </div>
 </template>
 

@@ -134,7 +134,7 @@ const title = computed(() => (data.value ? longWeekday(data.value.date) : ''))
         </section>
       </div>
     </div>
-    <p v-else class="quiet" role="status">Looking who is due…</p>
+    <p v-else class="quiet" role="status">Loading…</p>
   </div>
 </template>
 

@@ -53,8 +53,8 @@ const reasons = computed(() => {
           <th scope="col" class="edge"><MethodLink to="edge-error">edge ±</MethodLink></th>
           <th scope="col"><MethodLink to="count-card">in 10 s</MethodLink></th>
           <th scope="col">in 15 s</th>
-          <th scope="col">effort of 20</th>
-          <th scope="col">of 10</th>
+          <th scope="col">RPE 6–20</th>
+          <th scope="col">RPE 0–10</th>
           <th scope="col">how it sounds</th>
           <th v-if="prescribable" scope="col" class="no-print">prescribe</th>
         </tr>
@@ -67,7 +67,7 @@ const reasons = computed(() => {
         >
           <th scope="row">
             <LevelStrokes :level="band.level" />
-            <RouterLink :to="working(band.id)" class="name" :title="`${band.name}, long hand`">{{
+            <RouterLink :to="working(band.id)" class="name" :title="`${band.name}: the working`">{{
               band.name
             }}</RouterLink>
           </th>
@@ -104,7 +104,7 @@ const reasons = computed(() => {
                 }}</span>
                 %</RouterLink
               >
-              <span v-else class="quiet">not for them</span>
+              <span v-else class="quiet">not allowed</span>
             </td>
           </template>
         </tr>

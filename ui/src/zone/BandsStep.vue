@@ -114,7 +114,7 @@ const toPrescription = (low?: number, high?: number) => ({
         />
         <Button
           v-else
-          label="Prescribe by effort and talk"
+          label="Prescribe by RPE and talk"
           @click="router.push(`/clients/${id}/prescription`)"
         />
       </div>

@@ -68,7 +68,7 @@ const called = computed(() =>
                 ><span class="num">{{ figureSpan(may.lowPercent, may.highPercent!) }}</span>
                 %</RouterLink
               >
-              <span v-else class="quiet" :title="may?.because">not for them</span>
+              <span v-else class="quiet" :title="may?.because">not allowed</span>
             </td>
           </tr>
           <tr v-if="!bands.length">

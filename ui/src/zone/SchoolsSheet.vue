@@ -87,8 +87,8 @@ const stretch = computed(() =>
       </p>
       <p v-if="crosswalk" data-said="crosswalk">
         <b>How it feels.</b>
-        {{ capital(crosswalk.voice) }}; effort
-        <span class="num">{{ effort(crosswalk.rpe20, 6) }}</span> of 20; of 10,
+        {{ capital(crosswalk.voice) }}; RPE
+        <span class="num">{{ effort(crosswalk.rpe20, 6) }}</span> (6–20); on 0–10,
         <span class="num">{{ effort(crosswalk.rpe10Ratio, 0) }}</span> on a ratio scale and
         <span class="num">{{ effort(crosswalk.rpe10Linear, 0) }}</span> on a linear one<template
           v-if="theStudio"

@@ -56,7 +56,7 @@ const { save: keep } = useSave(
 )
 const records = useRecords('thresholds', () => id.value, changed, form.show)
 const takeBack = (value: Thresholds) =>
-  records.takeBack(`Thresholds ${value.lowerBpm} and ${value.upperBpm} are taken back.`, value.id)
+  records.takeBack(`Thresholds ${value.lowerBpm} and ${value.upperBpm} are deleted.`, value.id)
 const used = computed(() => data.value?.thresholds.find((each) => each.id === data.value?.inUse))
 </script>
 
@@ -90,7 +90,7 @@ const used = computed(() => data.value?.thresholds.find((each) => each.id === da
             >
             <Button
               v-if="!overview?.client.archived"
-              label="Take back"
+              label="Delete"
               text
               size="small"
               :aria-label="`Take ${value.lowerBpm} and ${value.upperBpm} back`"
@@ -124,7 +124,7 @@ const used = computed(() => data.value?.thresholds.find((each) => each.id === da
             :message="messages.measuredOn"
           />
           <TextField v-model="entry.note" label="Note" name="note" :message="messages.note" />
-          <Button type="submit" :label="`Keep, for ${MODES[mode].toLowerCase()}`" />
+          <Button type="submit" :label="`Save for ${MODES[mode].toLowerCase()}`" />
         </form>
         <p v-if="general" class="fault" role="alert">{{ general }}</p>
       </div>

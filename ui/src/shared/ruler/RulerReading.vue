@@ -40,9 +40,7 @@ defineProps<{
     </div>
     <div>
       <dt>
-        <MethodLink :to="`level-${full.level.level}`" tabindex="-1"
-          >effort of 20 · of 10</MethodLink
-        >
+        <MethodLink :to="`level-${full.level.level}`" tabindex="-1">RPE 6–20 · 0–10</MethodLink>
       </dt>
       <dd class="num">{{ effort(full.level.rpe20, 6) }} · {{ effort(full.level.rpe10, 0) }}</dd>
     </div>

@@ -59,6 +59,6 @@ export const stackInWords = (said: Said[], at: number, byReserve: boolean): stri
 export const inWords = ({ at, level }: FullReading, name: string): string =>
   `${at.bpm} beats per minute, ${at.reservePercent} percent of reserve, ` +
   `${at.maximumPercent} percent of maximum, ${name}, ${level.voice}, ` +
-  `effort ${effort(level.rpe20, 6)} of 20, ${effort(level.rpe10, 0)} of 10, ` +
+  `RPE ${effort(level.rpe20, 6)} on 6 to 20, ${effort(level.rpe10, 0)} on 0 to 10, ` +
   `${at.counts['10']} beats in 10 seconds, ${at.counts['15']} in 15 seconds` +
   (at.overCap ? ', over the cap' : '')

@@ -133,7 +133,7 @@ class ClassCountTest {
     desk.sees("first");
     desk.await(() -> desk.texts(".talk .who a").contains("Keola Brandt-Mori"));
     assertThat(desk.texts(".talk .who a")).doesNotContain("Ines Okafor-Lund");
-    desk.sees("Count again for 60 s before this decides anything.");
+    desk.sees("Recount for 60 s before deciding.");
 
     // A reload loses nothing.
     desk.driver().navigate().refresh();

@@ -58,7 +58,7 @@ class DeskTest {
   @Test
   void aTargetLongHandAsAPersonWouldWriteIt() {
     desk.open("/desk/target?rest=64&max=176&basis=reserve&low=50&high=70&cap=");
-    desk.sees("The target, long hand");
+    desk.sees("The target: the working");
     assertThat(sums())
         .contains(
             "176 − 64 = 112 bpm",
@@ -143,10 +143,10 @@ class DeskTest {
   @Test
   void everyEquationHasItsSum() {
     desk.open("/desk/maximum?age=45&rest=64&activity=some&mode=cycle");
-    desk.sees("208 − 0.7 × age, long hand");
+    desk.sees("208 − 0.7 × age: the working");
     desk.await(() -> sums().contains("√(10² + 8²) = 12.8 bpm"));
     desk.press("211 − 0.64 × age");
-    desk.sees("211 − 0.64 × age, long hand");
+    desk.sees("211 − 0.64 × age: the working");
     desk.await(() -> sums().contains("211 − 28.8 = 182.2 → 182 bpm"));
     desk.soon(() -> assertThat(desk.driver().getCurrentUrl()).contains("method=nes-211"));
     desk.press("On a beta-blocker");
@@ -169,7 +169,7 @@ class DeskTest {
     desk.soon(() -> assertThat(desk.one(".together").getText()).contains("First fifth", "Sing"));
 
     desk.press("Silent");
-    desk.sees("Silent, long hand");
+    desk.sees("Silent: the working");
     desk.press("Wall screen");
     desk.sees("64 at rest, maximum 176");
     desk.sees("above the cap");
@@ -197,7 +197,7 @@ class DeskTest {
             .findFirst()
             .orElseThrow();
     desk.press("Phrases");
-    desk.sees("Phrases, long hand");
+    desk.sees("Phrases: the working");
     String low = phrases.replaceAll("(?s).*?(\\d{2,3})–\\d+.*", "$1");
     assertThat(sums()).anyMatch(sum -> sum.contains(low + " bpm"));
     assertThat(desk.driver().getCurrentUrl()).doesNotContain("Yara");
@@ -208,6 +208,6 @@ class DeskTest {
     desk.open("/desk/nothing");
     desk.sees("There is no calculator of that name.");
     desk.press("Start with the pulse");
-    desk.sees("The count, long hand");
+    desk.sees("The count: the working");
   }
 }

@@ -109,7 +109,7 @@ class FieldTestTest {
     desk.sees("A maximum of 198 is proposed.");
     desk.sees("The prescription is not moved by it.");
     desk.await(() -> desk.all("[aria-label='What it moves'] li").size() == 6);
-    desk.press("Keep 198 as the maximum");
+    desk.press("Save 198 as the maximum");
     desk.sees("On record.");
     desk.press("To the maximum");
     desk.sees("198 is measured: the highest that qualifies.");

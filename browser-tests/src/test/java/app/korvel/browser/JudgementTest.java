@@ -18,7 +18,7 @@ class JudgementTest {
   void aReadingOffADeviceIsJudgedToo() {
     desk.openClient("Hyun-woo", "pulse");
     desk.press("Strap");
-    desk.sees("Read the rate once it has stood still");
+    desk.sees("Read the rate once it has been steady");
     desk.sees("Beats per minute");
     desk.type("beats", "52");
     desk.sees("52 is low, and common in someone who trains.");
@@ -61,7 +61,7 @@ class JudgementTest {
         () ->
             assertThat(desk.one("input[name=highPercent]").getDomProperty("value"))
                 .isEqualTo("50"));
-    desk.sees("Steer by talk first: new to exercise.");
+    desk.sees("Go by the talk test first: new to exercise.");
     desk.sees("The resting pulse is due again.");
   }
 
@@ -120,14 +120,14 @@ class JudgementTest {
             assertThat(desk.texts("section[aria-label='Every equation'] li:not(.off)")).hasSize(1));
     desk.sees("Not on a beta-blocker: it holds the maximum below what age explains.");
     desk.openClient("Marguerite", "prescription");
-    desk.sees("Steer by effort and talk first; the rate comes second.");
+    desk.sees("Go by RPE and talk first; the rate comes second.");
     desk.sees("Warm up 10 min, cool down 10 min.");
   }
 
   @Test
   void theSeventyFourYearOldIsAskedAboutFallsAndBalance() {
     desk.openClient("Agnethe", "prescription");
-    desk.sees("65 and over: effort beside every number, and balance work in the week.");
+    desk.sees("65 and over: RPE alongside every number, and balance work every week.");
   }
 
   @Test

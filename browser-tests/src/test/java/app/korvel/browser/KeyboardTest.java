@@ -35,7 +35,7 @@ class KeyboardTest {
     desk.letCount(30);
     desk.await(() -> desk.focused().equals("Beats in 30 s"));
     desk.keys("31", Keys.ENTER);
-    desk.sees("62 bpm is kept.");
+    desk.sees("62 bpm is saved.");
 
     desk.one("h1");
     desk.tabTo("Prescription");
@@ -56,11 +56,11 @@ class KeyboardTest {
     desk.sees("Yara Fonotele");
     desk.click("h1");
     desk.keys("5");
-    desk.sees("The count, long hand");
+    desk.sees("The count: the working");
     desk.keys("]");
-    desk.sees("208 − 0.7 × age, long hand");
+    desk.sees("208 − 0.7 × age: the working");
     desk.keys("]");
-    desk.sees("The target, long hand");
+    desk.sees("The target: the working");
     desk.tabTo("Resting");
     desk.keys("60");
     desk.tabTo("Maximum");
@@ -102,9 +102,9 @@ class KeyboardTest {
     desk.keys("[");
     desk.sees("is the default.");
     desk.keys("5");
-    desk.sees("The count, long hand");
+    desk.sees("The count: the working");
     desk.keys("]");
-    desk.sees("208 − 0.7 × age, long hand");
+    desk.sees("208 − 0.7 × age: the working");
     desk.keys("7");
     desk.sees("Equations for the maximum");
     // In a field a key is only a letter.

@@ -61,7 +61,7 @@ class LogTest {
     desk.await(
         () -> desk.texts("#weeks-title").stream().anyMatch(text -> text.contains("8 weeks")));
     desk.press("Save the programme");
-    desk.sees("Lay out anew");
+    desk.sees("Rebuild");
   }
 
   private String line() {
@@ -188,7 +188,7 @@ class LogTest {
     tick.click();
     desk.sees(count + " ticked");
     desk.type("all-rpe", "12");
-    desk.press("Lay over the ticked");
+    desk.press("Apply to selected");
     List<WebElement> ticked =
         desk.all(".line").stream()
             .filter(each -> each.findElement(By.cssSelector("[type=checkbox]")).isSelected())
@@ -197,8 +197,8 @@ class LogTest {
     ticked.get(0).findElement(By.cssSelector(".outcome-of")).click();
     WebElement wrong = ticked.get(1).findElement(By.name("rpe"));
     wrong.sendKeys(Keys.chord(Keys.CONTROL, "a"), "21");
-    desk.press("Keep the " + count);
-    desk.sees("Accepted: 6 to 20 of 20.");
+    desk.press("Save the " + count);
+    desk.sees("Accepted: 6 to 20 RPE.");
     // Nothing was kept and nothing is lost.
     desk.soon(() -> assertThat(desk.texts(".day h2")).hasSameSizeAs(rest));
     desk.soon(
@@ -209,7 +209,7 @@ class LogTest {
     // The wrong figure is marked and in hand.
     desk.keys("13");
     int lines = desk.all(".line").size();
-    desk.press("Keep the " + count);
+    desk.press("Save the " + count);
     desk.sees(count + " sessions are logged.");
     desk.await(() -> desk.all(".line").size() == lines - count);
     desk.soon(() -> assertThat(desk.texts(".latest li")).anyMatch(row -> row.contains("not done")));
@@ -228,7 +228,7 @@ class LogTest {
     desk.press("Any warning?");
     desk.press("pain or pressure in chest, jaw or arm");
     desk.sees("what was issued is suspended until a doctor has cleared it");
-    desk.press("Keep the log");
+    desk.press("Save the log");
     desk.sees("The programme rests");
     desk.press("Undo");
     desk.await(() -> !desk.reads("The programme rests"));
@@ -242,15 +242,15 @@ class LogTest {
     desk.click(".weeks li:nth-child(2) button");
     desk.await(() -> desk.texts(".logged p").stream().anyMatch(text -> text.contains("one")));
     String before = desk.texts(".logged p").get(0);
-    desk.press("Put right");
+    desk.press("Edit");
     desk.type("note", "by the other watch");
-    desk.press("Put it right");
+    desk.press("Save changes");
     desk.await(
         () ->
             desk.texts(".logged p").stream().anyMatch(text -> text.contains("by the other watch")));
     desk.press("Undo");
     desk.await(() -> desk.texts(".logged p").stream().anyMatch(before::equals));
-    desk.press("Take back");
+    desk.press("Delete");
     desk.sees("Log this session");
     desk.press("Undo");
     desk.await(() -> desk.texts(".logged p").stream().anyMatch(before::equals));
@@ -258,7 +258,7 @@ class LogTest {
     desk.press("Log one that was not planned");
     choose("What they did", "Swim");
     desk.type("rpe", "12");
-    desk.press("Keep the log");
+    desk.press("Save the log");
     desk.sees("Swim, 30 min, effort 12");
   }
 
@@ -284,7 +284,7 @@ class LogTest {
     desk.sees("phone of Ines");
     assertThat(desk.all("code")).isEmpty();
     desk.press("Revoke");
-    desk.sees("The address for phone of Ines holds no more.");
+    desk.sees("The address for phone of Ines is revoked.");
     assertThat(fetched(address)).isEqualTo(404L);
 
     demo.openClient("Ines", "sessions");

@@ -31,9 +31,9 @@ class MaximumTest {
     desk.sees("142 is not 40 bpm over the resting rate");
     desk.type("bpm", "191");
     desk.sees("Seen once: a proposal until another day comes within 3 bpm");
-    desk.sees("Nothing moves.");
+    desk.sees("Nothing changes.");
     desk.keys(Keys.ENTER);
-    desk.sees("191 is kept.");
+    desk.sees("191 is saved.");
     desk.soon(() -> assertThat(big()).isEqualTo(estimated));
     desk.sees("A peak of 191 was seen, 17 over the working maximum.");
 
@@ -50,7 +50,7 @@ class MaximumTest {
             LocalDate.parse(day).minusDays(9).toString());
     desk.sees("Confirms the 191.");
     desk.await(() -> desk.all("[aria-label='What it moves'] li").size() == 6);
-    desk.press("Keep it");
+    desk.press("Save");
     desk.await(() -> big().equals("191"));
     desk.sees("measured: Confirmed peak");
 
@@ -94,7 +94,7 @@ class MaximumTest {
     desk.await(() -> desk.texts(".compact .aim").contains("127–152"));
     desk.sees("Cycle · 174 ± 3.3, measured");
     desk.sees("Swim · 180 ± 10.6, from running");
-    desk.sees("220 − age is the higher rule here, not the careful one.");
+    desk.sees("220 − age is the higher rule here, not the cautious one.");
     desk.sees("A maximum says nothing about fitness.");
   }
 
@@ -132,7 +132,7 @@ class MaximumTest {
     desk.type("averageBpm", "150");
     desk.type("name", "Pier loop");
     desk.keys(Keys.ENTER);
-    desk.sees("Pier loop is kept.");
+    desk.sees("Pier loop is saved.");
     desk.await(() -> desk.texts(".picture .what").stream().anyMatch(row -> row.contains("Pier")));
     desk.press("Undo");
     desk.await(() -> desk.texts(".picture .what").stream().noneMatch(row -> row.contains("Pier")));

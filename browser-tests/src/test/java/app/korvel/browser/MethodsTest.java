@@ -64,7 +64,7 @@ class MethodsTest {
     for (String tool :
         List.of("pulse", "maximum", "target", "bands?rest=64&max=176&scheme=rest-plus", "counts")) {
       desk.open("/desk/" + tool);
-      desk.sees("long hand");
+      desk.sees("the working");
       links.addAll(linked());
     }
     assertThat(links).hasSizeGreaterThan(25);

@@ -146,7 +146,7 @@ class PageTest {
     desk.openClient("Keola", "screening");
     desk.click("[aria-label='Change: Written limits']");
     desk.press("Add a written limit");
-    desk.one("[aria-label='Take off this limit']").sendKeys(Keys.ENTER);
+    desk.one("[aria-label='Delete this limit']").sendKeys(Keys.ENTER);
     desk.await(
         () ->
             desk.driver()
@@ -169,8 +169,8 @@ class PageTest {
     int before = readings();
     desk.type("beats", "33");
     desk.sees("Graded");
-    new Actions(desk.driver()).doubleClick(desk.pressable("Keep")).perform();
-    desk.sees("66 bpm is kept.");
+    new Actions(desk.driver()).doubleClick(desk.pressable("Save")).perform();
+    desk.sees("66 bpm is saved.");
     desk.await(() -> readings() == before + 1);
     desk.driver().navigate().refresh();
     desk.sees("Working resting value");
@@ -257,7 +257,7 @@ class PageTest {
     desk.press("Put the consent on record");
     desk.await(() -> desk.focused().equals("Who agrees"));
     desk.keys("Leyla Dalen-Aziz, mother", Keys.ENTER);
-    desk.sees("The consent of Leyla Dalen-Aziz, mother is on record.");
+    desk.sees("The consent of Leyla Dalen-Aziz, mother is saved.");
     desk.await(() -> desk.one(".path a").getText().contains("light to moderate"));
     desk.press("Undo");
     desk.sees("Undone: The consent of Leyla");
@@ -269,8 +269,8 @@ class PageTest {
   @Test
   void aMedicinesClassFollowsItsName() {
     desk.openClient("Yara", "screening");
-    desk.click("[aria-label='Change: Medicines']");
-    desk.press("Add a medicine");
+    desk.click("[aria-label='Change: Medications']");
+    desk.press("Add a medication");
     desk.await(() -> desk.focused().equals("Generic name"));
     desk.keys("bisoprolol");
     desk.sees("Holds resting and maximum rate down.");
@@ -281,11 +281,11 @@ class PageTest {
         () ->
             desk.all("[role=alert]").stream()
                 .anyMatch(each -> each.getText().equals("Name not known: choose the class.")));
-    desk.press("Leave it as it was");
+    desk.press("Cancel");
     desk.soon(() -> assertThat(desk.texts("li p")).contains("None"));
     // A row nothing was entered in is none.
-    desk.click("[aria-label='Change: Medicines']");
-    desk.press("Add a medicine");
+    desk.click("[aria-label='Change: Medications']");
+    desk.press("Add a medication");
     desk.await(() -> desk.focused().equals("Generic name"));
     desk.keys(Keys.ENTER);
     desk.await(() -> desk.all("form [name=medicine-0]").isEmpty());
@@ -297,7 +297,7 @@ class PageTest {
   void aRacingPulseIsCountedAgain() {
     desk.openClient("Lupe", "check-in");
     desk.type("pulse", "130");
-    desk.press("Taken otherwise?");
+    desk.press("Measured differently?");
     desk.click("input[name=settled]");
     desk.sees("Count again");
     desk.sees("Sit for 5 min, then count again for 60 s.");

@@ -74,9 +74,9 @@ class ProgrammeTest {
     desk.openClient("Jonas", "prescription");
     desk.sees("moderate-equivalent min");
     desk.choose("What they do", "Other");
-    desk.choose("Exercise", "Holds against a wall or floor ■ not for them");
+    desk.choose("Exercise", "Holds against a wall or floor ■ not allowed");
     desk.sees("“Holds against a wall or floor” is left out for this client: long isometric holds");
-    desk.sees("Mend the marked part first.");
+    desk.sees("Correct the highlighted field first.");
     desk.choose("Exercise", "Lifting weights");
     desk.sees("Isotonic: moving against a load that stays the same.");
     desk.sees("Mind high blood pressure.");
@@ -127,7 +127,7 @@ class ProgrammeTest {
   @Test
   void aProgrammeIsMadeASessionMovedARuleBrokenAndTakenBack() {
     desk.openClient("Sefa", "sessions");
-    desk.sees("Lay a programme out");
+    desk.sees("Plan a programme");
     desk.type("weeks", "3");
     desk.sees("Makes 3 weeks. Accepted: 4 to 26 weeks");
     desk.type("weeks", "8");
@@ -141,10 +141,10 @@ class ProgrammeTest {
         day.click();
       }
     }
-    desk.await(() -> desk.reads("Mend the marked part first.") ? null : true);
+    desk.await(() -> desk.reads("Correct the highlighted field first.") ? null : true);
     desk.sees("What it would be: 8 weeks");
     desk.press("Save the programme");
-    desk.sees("Every week keeps the rules.");
+    desk.sees("Every week meets the guidelines.");
     desk.soon(() -> assertThat(desk.all(".weeks li")).hasSize(8));
     desk.soon(() -> assertThat(desk.one(".path .here").getText()).contains("until"));
     desk.soon(() -> assertThat(week(4).getDomAttribute("aria-label")).contains("a lighter week"));
@@ -159,7 +159,7 @@ class ProgrammeTest {
         .contains("moved");
     desk.soon(() -> assertThat(week(1).getDomAttribute("aria-label")).contains("a rule is broken"));
     desk.press("Undo");
-    desk.sees("Every week keeps the rules.");
+    desk.sees("Every week meets the guidelines.");
     desk.await(() -> desk.one(".session.on").getDomAttribute("aria-label").equals(first));
 
     // Left out: the week after it was not earned.
@@ -172,7 +172,7 @@ class ProgrammeTest {
     desk.sees("steps up, after a week with");
     desk.click(".session.skipped");
     desk.press("Take it in again");
-    desk.sees("Every week keeps the rules.");
+    desk.sees("Every week meets the guidelines.");
 
     // Dragged by mouse to the day before it is moved back to.
     WebElement session = desk.one(".board .session");
@@ -190,7 +190,7 @@ class ProgrammeTest {
         .perform();
     desk.sees("is not a day they have.");
     desk.press("Undo");
-    desk.sees("Every week keeps the rules.");
+    desk.sees("Every week meets the guidelines.");
 
     desk.choose("What they do", "Cycle");
     desk.sees("Cycle instead of Walk or run.");
@@ -220,7 +220,7 @@ class ProgrammeTest {
     desk.sees("Somebody else changed this programme meanwhile");
     desk.soon(
         () -> assertThat(desk.one(".conflict").getText()).contains("Yours was:", "is left out."));
-    desk.press("Do mine too");
+    desk.press("Apply my change as well");
     desk.await(() -> desk.all(".session.skipped").size() == 1);
     week(2).click();
     desk.await(() -> desk.one("#week-title").getText().startsWith("Week 2"));
@@ -261,7 +261,7 @@ class ProgrammeTest {
         () ->
             assertThat(step("Work, 31 min").getDomAttribute("aria-label"))
                 .contains("breaks a rule"));
-    desk.press("Keep in the library");
+    desk.press("Save to the library");
     desk.await(() -> desk.reads("Saved.") ? null : true);
     for (int i = 0; i < 5; i++) {
       desk.one("button.step.on").sendKeys(Keys.chord(Keys.CONTROL, "z"));
@@ -298,7 +298,7 @@ class ProgrammeTest {
     desk.press("Make it fit this client");
     desk.await(() -> desk.reads("of warm-up; at least") ? null : true);
     desk.soon(() -> assertThat(desk.texts("tbody tr").get(0)).contains("Warm-up", "15", "71–83"));
-    desk.press("Keep in the library");
+    desk.press("Save to the library");
     desk.sees("Saved.");
     desk.open("/studio");
     desk.sees("Quay and back");
@@ -334,7 +334,7 @@ class ProgrammeTest {
   void onAPhoneASessionIsDraggedWithAFinger() {
     desk.size(390, 844);
     desk.openClient("Hyun-woo", "sessions");
-    desk.sees("Every week keeps the rules.");
+    desk.sees("Every week meets the guidelines.");
     WebElement session = desk.one(".board .session");
     WebElement empty =
         desk.all(".board li").stream()
@@ -359,7 +359,7 @@ class ProgrammeTest {
                 .getDomAttribute("aria-label")
                 .contains("moved"));
     desk.press("Undo");
-    desk.sees("Every week keeps the rules.");
+    desk.sees("Every week meets the guidelines.");
     desk.soon(() -> assertThat(desk.texts("tbody tr").get(0)).startsWith("Warm-up"));
     assertThat(
             (Boolean)
@@ -373,7 +373,7 @@ class ProgrammeTest {
   @Test
   void theListOfKeysNamesThoseOfAProgramme() {
     desk.openClient("Ines", "sessions");
-    desk.sees("Every week keeps the rules.");
+    desk.sees("Every week meets the guidelines.");
     desk.click("button.keys");
     desk.sees("a day earlier, a day later");
     desk.sees("leave it out, or take it in again");
@@ -393,10 +393,10 @@ class ProgrammeTest {
     desk.sees("35 % is under the lower edge");
     desk.type("high", "55");
     desk.await(() -> desk.reads("is under the lower edge") ? null : true);
-    desk.press("Keep in the library");
+    desk.press("Save to the library");
     desk.sees("Is empty. Accepted: 1 to 60 characters.");
     desk.type("name", "Steady at Talk");
-    desk.press("Keep in the library");
+    desk.press("Save to the library");
     desk.sees("Is the name of another outline.");
     desk.soon(() -> assertThat(field("high")).isEqualTo("55"));
   }

@@ -83,7 +83,7 @@ class PulseBenchTest {
     int bpm = Integer.parseInt(desk.one(".bpm b").getText());
     assertThat(bpm).isBetween(60, 84);
     desk.one(".pad").sendKeys(Keys.ENTER);
-    desk.sees(bpm + " bpm is kept.");
+    desk.sees(bpm + " bpm is saved.");
     desk.await(() -> desk.texts(".kinds").toString().contains("Seated, tapped · 1"));
     desk.click("h1");
     desk.keys("u");
@@ -113,7 +113,7 @@ class PulseBenchTest {
     // What the taps suggested is noted only when the instructor felt it too.
     assertThat(desk.reads("Uneven. If that is new")).isFalse();
     desk.press("Uneven");
-    desk.sees("Uneven. If that is new for this client, no session and a doctor's look.");
+    desk.sees("Uneven. If that is new for this client, no session, and a medical review.");
     desk.sees("Graded good: standard protocol.");
   }
 

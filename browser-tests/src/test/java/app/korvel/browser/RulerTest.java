@@ -138,7 +138,7 @@ class RulerTest {
     desk.soon(
         () ->
             assertThat(ruler.getDomAttribute("aria-valuetext"))
-                .contains("148 beats per minute", "Words", "effort 16–17 of 20, 7–8 of 10")
+                .contains("148 beats per minute", "Words", "RPE 16–17 on 6 to 20, 7–8 on 0 to 10")
                 .contains("25 beats in 10 seconds, 37 in 15 seconds"));
   }
 

@@ -46,11 +46,11 @@ class SchemeTest {
     seesSaid("cursor", "At 63. All ");
     desk.soon(() -> assertThat(said("cursor")).contains("call it light."));
     desk.soon(() -> assertThat(desk.texts(".ruler .call").get(0)).isEqualTo("Sing"));
-    seesSaid("crosswalk", "of 10, up to 2 on a ratio scale and up to 4 on a linear one");
+    seesSaid("crosswalk", "on 0–10, up to 2 on a ratio scale and up to 4 on a linear one");
     // A 65 % “warm-up” is that school's, and not prescribed to someone held under 60.
     desk.press("Weight and general fitness");
     desk.await(
-        () -> desk.texts("tbody tr").toString().contains("Warm-up 136 vigorous not for them"));
+        () -> desk.texts("tbody tr").toString().contains("Warm-up 136 vigorous not allowed"));
     desk.soon(
         () ->
             assertThat(desk.texts("[aria-labelledby=shifted-title] tbody tr").toString())
@@ -177,7 +177,7 @@ class SchemeTest {
     desk.await(() -> desk.texts("tbody").toString().contains("12–13 5–6"));
     desk.soon(() -> assertThat(desk.texts(".reading").get(0)).contains("12–13 · 5–6"));
     desk.openClient("Ines", "prescription");
-    desk.sees("5–6 of 10");
+    desk.sees("5–6 (0–10)");
     desk.open("/desk/bands?rest=64&max=176&scheme=voice-ladder&family=ratio");
     desk.await(() -> desk.texts("tbody").toString().contains("12–13 3–4"));
     desk.open("/studio");
@@ -194,10 +194,10 @@ class SchemeTest {
     desk.click(".sheet > details > summary");
     desk.type("lower", "118");
     desk.type("upper", "90");
-    desk.press("Keep, for walk or run");
+    desk.press("Save for walk or run");
     desk.sees("90 is not above the lower one of 118. Accepted: 119 to 240 bpm.");
     desk.type("upper", "149");
-    desk.press("Keep, for walk or run");
+    desk.press("Save for walk or run");
     desk.await(() -> desk.texts("tbody").toString().contains("Talk in pieces 118–148"));
     desk.click("button[aria-label='Take 118 and 149 back']");
     desk.sees("Measured thresholds needs more than is known");

@@ -41,7 +41,7 @@ class SheetTest {
     desk.openClient("Ines", "card/1");
     // 63 at rest, 176 at most: 45 and 60 % of 113.
     assertThat(desk.sheetSays("114–131"))
-        .contains("beats a minute", "in 10 s 19–22", "in 15 s 29–33", "Renew by")
+        .contains("beats a minute", "in 10 s 19–22", "in 15 s 29–33", "Review by")
         .doesNotContain("in 30 s");
     countPrints();
     desk.press("Print");
@@ -66,7 +66,7 @@ class SheetTest {
   @Test
   void withoutARateNoneIsOnItAndTheCountsAreNotAskedFor() {
     desk.openClient("Beatriz", "card/1");
-    assertThat(desk.sheetSays("Effort and talk only: no heart rate."))
+    assertThat(desk.sheetSays("RPE and talk only: no heart rate."))
         .doesNotContain("beats a minute");
     desk.sees("How it feels and sounds is all there is");
     assertThat(desk.reads("Counts for")).isFalse();
@@ -82,7 +82,7 @@ class SheetTest {
     desk.keys("tindra", Keys.ENTER);
     desk.sees("2 cards on 1 sheet.");
     desk.sees("No card today: 1");
-    desk.sees("The clearance lapsed on");
+    desk.sees("The clearance ended on");
     desk.sees("was to be renewed by");
     assertThat(desk.sheetSays("Tindra Vossberg"))
         .contains("Ines Okafor-Lund", "114–131")
@@ -104,8 +104,8 @@ class SheetTest {
     desk.click("[aria-label='CSV of class chart']");
     assertThat(lines("class chart.csv"))
         .containsExactly(
-            "Age,\"Maximum, bpm\",\"School range, bpm, from\",\"School range, bpm, to\","
-                + "\"School range, beats in 10 s, from\",\"School range, beats in 10 s, to\"",
+            "Age,\"Maximum, bpm\",\"Classroom range, bpm, from\",\"Classroom range, bpm, to\","
+                + "\"Classroom range, beats in 10 s, from\",\"Classroom range, beats in 10 s, to\"",
             "44,177,124,150,21,25",
             "45,177,124,150,21,25",
             "46,176,123,150,21,25");
@@ -154,8 +154,8 @@ class SheetTest {
     assertThat(lines.get(0))
         .isEqualTo(
             "band,\"bpm, from\",\"bpm, to\",edge ±,\"in 10 s, from\",\"in 10 s, to\","
-                + "\"in 15 s, from\",\"in 15 s, to\",\"effort of 20, from\",\"effort of 20, to\","
-                + "\"of 10, from\",\"of 10, to\",how it sounds");
+                + "\"in 15 s, from\",\"in 15 s, to\",\"RPE 6–20, from\",\"RPE 6–20, to\","
+                + "\"RPE 0–10, from\",\"RPE 0–10, to\",how it sounds");
     // 40 and 60 % of 113 over 63: 108.2 and 130.8.
     assertThat(lines.get(2))
         .startsWith("Talk,108,130,")

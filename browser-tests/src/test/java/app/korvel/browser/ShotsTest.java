@@ -28,8 +28,8 @@ class ShotsTest {
     "methods, -, /methods, Equations for the maximum",
     "bands, Hyun-woo, bands, could sing a verse",
     "prescription, Ines, prescription, moderate-equivalent min",
-    "sessions, Keola, sessions, Every week keeps the rules.",
-    "card, Ines, card/1, To be renewed by",
+    "sessions, Keola, sessions, Every week meets the guidelines.",
+    "card, Ines, card/1, Review by",
     "log, -, /log, Logged lately",
     "calendar, -, /calendar, Calendars out and in",
     "progress, Tindra, progress, Minutes by level",
@@ -99,7 +99,7 @@ class ShotsTest {
       int beats = (usual + 2) / 4 + (label.startsWith("Keola") ? 4 : 0);
       desk.keys("" + beats, Keys.ENTER);
     }
-    desk.sees("Count again for 60 s before this decides anything.");
+    desk.sees("Recount for 60 s before deciding.");
     take(desk, "class-count");
   }
 

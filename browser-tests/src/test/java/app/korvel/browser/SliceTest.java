@@ -48,14 +48,14 @@ class SliceTest {
     desk.open("/clients");
     desk.sees("Agnethe Moravik");
     desk.one("[data-find]").sendKeys("zzz");
-    desk.sees("Nobody's name holds “zzz”");
+    desk.sees("No name contains “zzz”");
     desk.click("p[role=status] button");
     desk.sees("Agnethe Moravik");
   }
 
   @Test
   void fromANewClientToTheCard() {
-    // Errors stand at the field, and what was typed is kept.
+    // Errors stand at the field, and what was typed is saved.
     desk.open("/clients/new");
     desk.type("note", "pier crew");
     desk.press("Add and start the screening");
@@ -81,12 +81,12 @@ class SliceTest {
         new String[] {
           "Any of these, at rest or with effort?",
           "Is any of these known?",
-          "Which medicines do they take?",
+          "Which medications do they take?",
           "Pregnancy, falls, joints",
           "Has a clinician written a limit?",
         }) {
       desk.await(() -> desk.texts(".open h2").contains(question));
-      desk.press("None of these: next");
+      desk.press("None: next");
     }
     desk.await(() -> desk.texts(".open h2").contains("What for, when and with what?"));
     desk.sees("No clearance needed: start light to moderate and progress gradually.");
@@ -119,8 +119,8 @@ class SliceTest {
                 .isEqualTo("64 bpm ± 4"));
     desk.sees("Graded fair: counted for 15 s, under 30.");
     desk.keys(Keys.ENTER);
-    desk.sees("64 bpm is kept.");
-    desk.sees("64 bpm, the latest reading, for want of a good one.");
+    desk.sees("64 bpm is saved.");
+    desk.sees("64 bpm, the latest reading; no good one is available.");
 
     // The maximum by every equation.
     desk.click(".path a[href$='/maximum']");
@@ -160,13 +160,13 @@ class SliceTest {
     desk.sees("target 109–131");
     desk.type("highPercent", "75");
     desk.sees("Vigorous work is not allowed for this client.");
-    desk.sees("Mend the marked part first.");
+    desk.sees("Correct the highlighted field first.");
     desk.soon(
         () ->
             assertThat(desk.one("input[name=highPercent]").getDomProperty("value"))
                 .isEqualTo("75"));
     desk.type("highPercent", "60");
-    desk.await(() -> desk.reads("Mend the marked part first.") ? null : true);
+    desk.await(() -> desk.reads("Correct the highlighted field first.") ? null : true);
     desk.soon(
         () -> assertThat(desk.one(".figures").getText()).contains("90 moderate-equivalent min"));
     desk.press("5");
@@ -203,8 +203,8 @@ class SliceTest {
   void withHeartFailureNoRateIsShown() {
     desk.openClient("Pilar", "bands");
     desk.sees("The numbers come from the cardiac team.");
-    desk.press("Prescribe by effort and talk");
-    desk.sees("by effort and talk");
+    desk.press("Prescribe by RPE and talk");
+    desk.sees("by RPE and talk");
     assertThat(desk.all("[role=slider]")).isEmpty();
     assertThat(desk.reads("beats in 10")).isFalse();
   }

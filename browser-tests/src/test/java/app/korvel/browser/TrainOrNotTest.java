@@ -52,8 +52,8 @@ class TrainOrNotTest {
     desk.keys(Keys.SPACE, Keys.ENTER);
 
     // A generic name finds its class.
-    question("Which medicines do they take?");
-    desk.await(() -> desk.focused().equals("Add a medicine"));
+    question("Which medications do they take?");
+    desk.await(() -> desk.focused().equals("Add a medication"));
     desk.keys(Keys.ENTER);
     desk.await(() -> desk.focused().equals("Generic name"));
     desk.keys("Bisoprolol");
@@ -80,20 +80,20 @@ class TrainOrNotTest {
     desk.soon(
         () ->
             assertThat(desk.one("[aria-labelledby=decision-title] dl").getText())
-                .contains("120 bpm", "up to 14 of 20", "15 min, 10 min"));
+                .contains("120 bpm", "up to 14 (6–20)", "15 min, 10 min"));
     desk.soon(
         () ->
             assertThat(desk.texts(".watch li"))
                 .contains(
                     "Heart condition: effort 14 at most, supervised",
-                    "Rate-lowering medicine: effort and talk first"));
+                    "Rate-lowering medication: RPE and talk first"));
     desk.soon(() -> assertThat(desk.texts(".versions summary")).hasSize(1));
   }
 
   @Test
   void aLapsedClearanceSuspendsAndARenewedOneLifts() {
     desk.openClient("Osei", "prescription");
-    desk.sees("The clearance lapsed on");
+    desk.sees("The clearance ended on");
     desk.sees("It cannot be issued yet.");
     desk.soon(() -> assertThat(desk.texts(".versions li").get(0)).contains("suspended"));
     assertThat(desk.texts(".versions a")).isEmpty();
@@ -104,11 +104,11 @@ class TrainOrNotTest {
     desk.click(".path a[href$='/screening']");
     desk.press("Add a clearance");
     desk.type("issuer", "");
-    desk.press("Put on record");
+    desk.press("Save");
     desk.sees("Is empty. Accepted: 1 to 80 characters.");
     desk.type("issuer", "Dr Renewed");
-    desk.press("Put on record");
-    desk.sees("The clearance by Dr Renewed is on record.");
+    desk.press("Save");
+    desk.sees("The clearance by Dr Renewed is saved.");
     desk.sees("A clearance is in force until");
     desk.click(".path a[href$='/prescription']");
     desk.await(() -> desk.texts(".versions a").contains("Card"));
@@ -130,19 +130,19 @@ class TrainOrNotTest {
     String usual = desk.one("text.usual").getText();
     int odd = Integer.parseInt(usual) + 11;
     desk.keys(String.valueOf(odd));
-    desk.sees("Count again for 60 s before this decides anything.");
+    desk.sees("Recount for 60 s before deciding.");
     desk.keys(Keys.ENTER);
     desk.await(() -> desk.focused().equals("Counted again, for 60 s"));
     desk.keys(String.valueOf(odd + 1));
     desk.sees("Not today: " + (odd + 1) + " is 12 bpm over the usual " + usual + ".");
 
     // The instructor may decide otherwise, with a reason; a fever closes that.
-    desk.press("I decide otherwise");
+    desk.press("Override");
     desk.sees("Kept with the check-in");
     desk.press("Fever or illness");
     desk.sees("Not today: fever or illness.");
-    assertThat(desk.reads("I decide otherwise")).isFalse();
-    desk.press("Keep");
+    assertThat(desk.reads("Override")).isFalse();
+    desk.press("Save");
     desk.sees("Checked in today");
     desk.soon(() -> assertThat(desk.texts("#kept-title")).containsExactly("■ Not today"));
     desk.soon(() -> assertThat(desk.one(".check-in").getText()).contains("Today: not today"));
@@ -191,11 +191,11 @@ class TrainOrNotTest {
     desk.await(() -> desk.focused().equals("Counted again, for 60 s"));
     desk.keys(String.valueOf(usual + 6));
     desk.sees("Light only: " + (usual + 6) + " is 6 bpm over the usual " + usual + ".");
-    desk.press("I decide otherwise");
-    desk.press("Keep");
+    desk.press("Override");
+    desk.press("Save");
     desk.sees("Is empty. Accepted: 3 to 200 characters.");
     desk.type("reason", "ran for the boat just now");
-    desk.press("Keep");
+    desk.press("Save");
     desk.sees("Your decision: “ran for the boat just now”. By rule: light only.");
     desk.soon(() -> assertThat(desk.texts("#kept-title")).containsExactly("● Go"));
 
@@ -225,7 +225,7 @@ class TrainOrNotTest {
     desk.press("mg/dL");
     desk.sees("5.5 is outside the accepted range. Accepted: 18 to 630 mg/dL.");
     desk.type("glucose", "118");
-    desk.press("Has on them: sugar");
+    desk.press("Carrying: sugar");
     desk.await(() -> desk.texts("#verdict-title").equals(List.of("● Go")));
   }
 
@@ -236,7 +236,7 @@ class TrainOrNotTest {
     desk.await(() -> desk.focused().equals("Pulse now"));
     desk.keys("57");
     desk.await(() -> desk.texts("#verdict-title").equals(List.of("● Go")));
-    desk.press("Taken otherwise?");
+    desk.press("Measured differently?");
     desk.press("Wrist");
     desk.sees("The usual 56 is by count, this one by wrist.");
     desk.soon(() -> assertThat(desk.texts("#verdict-title")).containsExactly("● Go"));
@@ -245,7 +245,7 @@ class TrainOrNotTest {
     desk.press("Count it seated");
     desk.await(() -> desk.focused().equals("Pulse now"));
     assertThat(desk.one("input[name=pulse]").getDomProperty("value")).isEmpty();
-    desk.press("Leave what is kept");
+    desk.press("Keep the earlier check-in");
     desk.sees("Checked in today");
   }
 
@@ -265,24 +265,24 @@ class TrainOrNotTest {
   @Test
   void aChangedMedicineIsSeenEverywhere() {
     desk.openClient("Jonas", "pulse");
-    desk.sees("The resting pulse is stale: medicine changed on");
+    desk.sees("The resting pulse is out of date: medication changed on");
     desk.soon(
         () ->
             assertThat(desk.texts(".path .detail"))
                 .startsWith(
                     "light to moderate",
-                    "stale: medicine changed",
-                    "stale: medicine changed",
+                    "out of date: medication changed",
+                    "out of date: medication changed",
                     "pulse again first",
                     "rates suspended, v1"));
     desk.openClient("Jonas", "maximum");
-    desk.sees("Earlier maxima are stale: medicine changed on");
+    desk.sees("Earlier maxima are out of date: medication changed on");
     desk.openClient("Jonas", "prescription");
-    desk.sees("Its rate targets are suspended: medicine changed on");
+    desk.sees("Its rate targets are suspended: medication changed on");
     desk.press("Card");
-    desk.sees("Rates are suspended: the card shows effort and talk");
+    desk.sees("Rates are suspended: the card shows RPE and talk");
     assertThat(desk.sheetSays("Stop at once"))
-        .contains("Effort and talk only", "12–13 of 20", "holding the breath, straining")
+        .contains("RPE and talk only", "12–13 (6–20)", "holding the breath, straining")
         .doesNotContain("beats a minute");
   }
 

@@ -24,7 +24,7 @@ class UndoTest {
   @Test
   void anotherEquationIsPickedWithAReasonAndUndone() {
     desk.openClient("Sefa", "maximum");
-    desk.sees("stands in for want of a better one");
+    desk.sees("is used: there is no better one");
     String byRule = desk.one(".big b").getText();
     desk.click("button[aria-label='Use 220 − age']");
     desk.sees("Use 220 − age (");
@@ -57,8 +57,8 @@ class UndoTest {
     desk.openClient("Lupe", "pulse");
     desk.sees("Working resting value");
     String first = desk.one("tbody .rate span").getText().replaceAll("\\D", "");
-    desk.click("button[aria-label^='Put right the " + first + "']");
-    desk.sees("Put right the reading of");
+    desk.click("button[aria-label^='Edit the " + first + "']");
+    desk.sees("Edit the reading of");
     desk.type("beats", "0");
     desk.sees("Accepted:");
     desk.press("60 s");
@@ -67,7 +67,7 @@ class UndoTest {
     desk.keys(Keys.ENTER);
     desk.await(() -> desk.one("tbody tr s").getText().equals(first));
     desk.soon(() -> assertThat(desk.one("tbody .rate").getText()).startsWith("77"));
-    desk.sees("The reading of " + first + " is put right.");
+    desk.sees("The reading of " + first + " is corrected.");
 
     undo();
     desk.await(() -> desk.one("tbody .rate").getText().startsWith(first));
@@ -86,8 +86,8 @@ class UndoTest {
     desk.sees("Working resting value");
     List<String> before = pressed();
     assertThat(before).containsExactly("Counted", "Seated", "Wrist");
-    for (String way : new String[] {"Leave it as it is", "Put right"}) {
-      desk.click("button[aria-label^='Put right']");
+    for (String way : new String[] {"Cancel", "Save changes"}) {
+      desk.click("button[aria-label^='Edit the']");
       desk.await(() -> pressed().equals(List.of("Strap", "Lying")));
       desk.press(way);
       desk.await(() -> pressed().equals(before));
@@ -104,9 +104,9 @@ class UndoTest {
     desk.openClient("Noor", "pulse");
     desk.sees("Working resting value");
     int before = desk.all("figure [role=img] path").size();
-    desk.click("button[aria-label^='Put right']");
-    desk.press("Take it back");
-    desk.sees("is taken back.");
+    desk.click("button[aria-label^='Edit the']");
+    desk.press("Delete");
+    desk.sees("is deleted.");
     desk.await(() -> desk.all("figure [role=img] path").size() < before);
     desk.press("Undo");
     desk.await(() -> desk.all("figure [role=img] path").size() == before);
@@ -124,7 +124,7 @@ class UndoTest {
     desk.press("Dmitri Halvor-Cho");
     desk.sees("The records are kept and can be read; nothing is added to them.");
     assertThat(desk.one("button[type=submit]").isEnabled()).isFalse();
-    desk.press("Bring them back");
+    desk.press("Restore");
     desk.await(() -> desk.all(".archived").isEmpty());
     desk.soon(() -> assertThat(desk.one("button[type=submit]").isEnabled()).isTrue());
 
@@ -162,8 +162,8 @@ class UndoTest {
   void theSecondToPutAReadingRightIsTold() {
     desk.openClient("Agnethe", "pulse");
     desk.sees("Working resting value");
-    desk.click("button[aria-label^='Put right']");
-    desk.sees("Put right the reading of");
+    desk.click("button[aria-label^='Edit the']");
+    desk.sees("Edit the reading of");
     desk.driver()
         .executeAsyncScript(
             """
@@ -174,11 +174,11 @@ class UndoTest {
             """,
             desk.driver().getCurrentUrl().replaceAll(".*(/clients/[^/]+)/.*", "$1"));
     desk.type("beats", "71");
-    desk.press("Put right");
+    desk.press("Save changes");
     desk.sees("This record has been corrected or taken back since. Nothing was written");
     desk.soon(
         () -> assertThat(desk.one("input[name=beats]").getDomProperty("value")).isEqualTo("71"));
-    desk.press("Leave it as it is");
+    desk.press("Cancel");
     desk.sees("Take a resting pulse");
   }
 

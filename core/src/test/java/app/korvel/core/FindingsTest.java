@@ -64,7 +64,7 @@ class FindingsTest {
   /** What may be written as a figure: ends of scales, equations, guidelines, spans of a count. */
   private static final Pattern WRITTEN =
       Pattern.compile(
-          "of 20|of 10|20 out of 20|12 to|11 to|3 to 4|40 to|75 to 150|208 − 0\\.7|220 −|164 − 0\\.7|"
+          "of 10|RPE 20|12 to|11 to|3 to 4|40 to|75 to 150|208 − 0\\.7|220 −|164 − 0\\.7|"
               + "− 30|; 30 is|for 60 s|, 60 s|last 24 hours|goes to 20|5 to 15 bpm|60 minutes a day|"
               + "30–40|40–50|worth 0|1 to 2 min|; 3 at least|2\\.5 s|200 ms|within 3 bpm|"
               + "5 min after the first dose|train 5 or more");

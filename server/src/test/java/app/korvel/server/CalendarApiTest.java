@@ -300,7 +300,7 @@ class CalendarApiTest {
                 "{\"version\":1,\"date\":\"%s\"}".formatted(monday.plusDays(1)))
             .json()
             .toString();
-    assertThat(moved).contains("session-busy").contains("is taken, all day");
+    assertThat(moved).contains("session-busy").contains("calendar conflict, all day");
 
     // Read again under its name it is replaced; removed it counts no more, and can be brought back.
     read = read("roster.ics", client, roster(everyWeek(monday.plusDays(3))));

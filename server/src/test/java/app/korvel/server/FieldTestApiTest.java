@@ -93,7 +93,7 @@ class FieldTestApiTest {
     assertThat(begin("ramp", "stairs").status()).isEqualTo(201);
     assertThat(begin("hill-repeats", "run").at("/findings/0/code")).isEqualTo("field-test-running");
     assertThat(server.get("/api/today").json().get("due").toString())
-        .contains("A field test is going on.");
+        .contains("A field test is in progress.");
   }
 
   @Test

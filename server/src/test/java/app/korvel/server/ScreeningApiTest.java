@@ -251,8 +251,8 @@ class ScreeningApiTest {
     assertThat(card.json().at("/prescription/rpe20").toString()).isEqualTo("[12,13]");
     assertThat(card.at("/ratesSuspended/0/code")).isEqualTo("rate-suspended-medicine");
     Answer overview = server.get(client);
-    assertThat(overview.at("/steps/1/detail")).isEqualTo("stale: medicine changed");
-    assertThat(overview.at("/steps/2/detail")).isEqualTo("stale: medicine changed");
+    assertThat(overview.at("/steps/1/detail")).isEqualTo("out of date: medication changed");
+    assertThat(overview.at("/steps/2/detail")).isEqualTo("out of date: medication changed");
     assertThat(overview.at("/steps/4/detail")).isEqualTo("rates suspended, v1");
     JsonNode due = server.get("/api/today").json().get("due");
     assertThat(due.toString()).contains("New Dose");
@@ -391,7 +391,7 @@ class ScreeningApiTest {
     counted(server, client, 64);
     Answer decision = server.get(client + "/screening/decision");
     assertThat(decision.json().at("/cap/bpm").asInt()).isEqualTo(120);
-    assertThat(decision.at("/cap/because")).contains("lapsed on", "still holds");
+    assertThat(decision.at("/cap/because")).contains("ended on", "still applies");
     assertThat(decision.json().toString()).contains("limit-lapsed");
     assertThat(server.get("/api/today").json().get("due").toString()).contains("Lapsed Limit");
   }

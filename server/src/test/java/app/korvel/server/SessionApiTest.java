@@ -132,8 +132,8 @@ class SessionApiTest {
       value = {
         "1  | ,\"done\":true,\"minutes\":0    | minutes | 1 to 600 minutes",
         "1  | ,\"done\":true,\"minutes\":900  | minutes | 1 to 600 minutes",
-        "1  | ,\"done\":true,\"rpe\":5        | rpe     | 6 to 20 of 20",
-        "1  | ,\"done\":true,\"rpe\":21       | rpe     | 6 to 20 of 20",
+        "1  | ,\"done\":true,\"rpe\":5        | rpe     | 6 to 20 RPE",
+        "1  | ,\"done\":true,\"rpe\":21       | rpe     | 6 to 20 RPE",
         "1  | ,\"done\":true,\"bpm\":300      | bpm     | 30 to 240 bpm",
         "1  | ,\"done\":false,\"rpe\":12      | rpe     | nothing, or “done”",
         "99 | ,\"done\":true                  | number  | a session that was laid out, or none",
@@ -275,7 +275,7 @@ class SessionApiTest {
     Answer sheet = server.get(client + "/programme");
     assertThat(sheet.at("/programme/decisions/0/changed/code")).isEqualTo("decision-log-changed");
     assertThat(sheet.at("/programme/decisions/0/changed/message"))
-        .contains("log of week 2", "look at week 3 again");
+        .contains("log of week 2", "review week 3");
     server.post(client + "/session-logs/" + right.at("/id") + "/undo", "{}");
     assertThat(
             server.get(client + "/programme").json().at("/programme/decisions/0/changed").isNull())

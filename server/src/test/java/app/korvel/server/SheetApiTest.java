@@ -93,7 +93,7 @@ class SheetApiTest {
   void aCardSaysWhatTheClientsPagesSay() {
     Answer card = server.get("/api/clients/" + id("Ines") + "/prescriptions/1/card");
     assertThat(card.at("/leads")).isEqualTo("rate");
-    assertThat(card.at("/renewal/because")).isEqualTo("it is looked at again every 4 weeks");
+    assertThat(card.at("/renewal/because")).isEqualTo("reviewed every 4 weeks");
     JsonNode target = card.json().at("/prescription/target");
     String range = target.get("lowBpm").asInt() + "–" + target.get("highBpm").asInt();
     HttpResponse<byte[]> pdf =
@@ -116,7 +116,7 @@ class SheetApiTest {
     assertThat(server.post("/api/sheets/cards", jonas).at("/cards/0/ratesSuspended/0/code"))
         .isEqualTo("rate-suspended-medicine");
     assertThat(text(server.file("/api/sheets/cards/pdf", jonas)))
-        .contains("Effort and talk only: no heart rate.")
+        .contains("RPE and talk only: no heart rate.")
         .doesNotContain("beats a minute");
     Answer osei = server.post("/api/sheets/cards/pdf", cards("\"size\":\"a6\"", "Osei"));
     assertThat(osei.status()).isEqualTo(422);

@@ -46,12 +46,12 @@ public record CheckIn(
     FEVER("Fever or illness"),
     NO_SLEEP("No sleep"),
     HOSPITAL("Hospital stay or defibrillator shock since the last session"),
-    CHANGED("New condition, symptom, medicine or dose"),
+    CHANGED("New condition, symptom, medication or dose"),
     POOR_AIR("Poor air outside"),
     HEAT("Heat"),
     UNWELL("Unwell, with high glucose"),
     SEVERE_LOW("A severe low in the last 24 hours"),
-    CARRIED("Has on them what they carry");
+    CARRIED("Carrying what they need");
 
     private final String displayName;
 

@@ -38,9 +38,9 @@ public enum CheckInFinding implements FindingKind {
       Source.PRACTICE),
   PULSE_NO_USUAL(
       CAUTION,
-      "There is no usual value to compare %s with.",
+      "No baseline to compare %s with.",
       "Count a resting pulse in the same posture and by the same source on three days; until then"
-          + " the absolute lines alone decide.",
+          + " only the fixed limits apply.",
       Source.PRACTICE),
   CHECKED_IN_STRICTER(
       CAUTION,
@@ -66,7 +66,7 @@ public enum CheckInFinding implements FindingKind {
       Source.PRACTICE),
   PULSE_RECOUNT(
       BLOCK,
-      "Count again for 60 s before this decides anything.",
+      "Recount for 60 s before deciding.",
       "%s is odd, and a first odd value may be a miscount or someone who has just sat down.",
       Source.PRACTICE),
   SLEEPLESS_AND_RAISED(
@@ -162,7 +162,7 @@ public enum CheckInFinding implements FindingKind {
       Source.PRACTICE),
   CARRY_FIRST(
       BLOCK,
-      "Not yet: not without %s.",
+      "Not yet: the client must carry %s.",
       "It is carried in every session, and within reach.",
       Source.PRACTICE),
   ONE_LEVEL_EASIER(
@@ -178,10 +178,9 @@ public enum CheckInFinding implements FindingKind {
   CHANGED_SINCE(
       CAUTION,
       "Go through the screening again: something is new or different.",
-      "A new condition, symptom, medicine or dose changes what is allowed.",
+      "A new condition, symptom, medication or dose changes what is allowed.",
       Source.ACSM_SCREENING),
-  NOTHING_AGAINST(
-      INFO, "Nothing speaks against today's session.", "Every line was kept.", Source.PRACTICE),
+  NOTHING_AGAINST(INFO, "All checks passed.", "Every line was kept.", Source.PRACTICE),
   SCREENING_STOPS(
       BLOCK, "Not today: the screening does not allow it.", "%s", Source.ACSM_SCREENING),
   SCREENING_OPEN(

@@ -30,7 +30,7 @@ public enum FieldTestFinding implements FindingKind {
   FIELD_TEST_PREGNANT(
       BLOCK,
       "Not in pregnancy.",
-      "Talk and effort come first, and no maximum is tested.",
+      "Talk and RPE come first, and no maximum is tested.",
       Source.PRACTICE),
   FIELD_TEST_NOT_VIGOROUS(
       BLOCK,
@@ -44,8 +44,8 @@ public enum FieldTestFinding implements FindingKind {
       Source.PRACTICE),
   FIELD_TEST_EFFORT(
       BLOCK,
-      "Not while effort is held at %s of 20.",
-      "A test goes to 20 of 20; for this client effort stays lower.",
+      "Not while RPE is limited to %s.",
+      "A test goes to RPE 20; for this client RPE stays lower.",
       Source.PRACTICE),
   FIELD_TEST_SUPERVISED(
       BLOCK,
@@ -70,7 +70,7 @@ public enum FieldTestFinding implements FindingKind {
       Source.PRACTICE),
   FIELD_TEST_RUNNING(
       BLOCK,
-      "A field test is going on.",
+      "A field test is in progress.",
       "One at a time: finish it or stop it first.",
       Source.KORVEL),
   FIELD_TEST_JOINTS(
@@ -94,7 +94,7 @@ public enum FieldTestFinding implements FindingKind {
   FIELD_TEST_STOPPED(
       BLOCK,
       "Stopped: %s. Nothing is proposed.",
-      "Get help by the local emergency plan, and write down what happened. A symptom belongs into"
+      "Get help following the local emergency plan, and write down what happened. A symptom belongs into"
           + " the screening: no more exercise until a doctor has had a look.",
       Source.PRACTICE);
 

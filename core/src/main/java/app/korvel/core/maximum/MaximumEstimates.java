@@ -54,7 +54,7 @@ public record MaximumEstimates(
    *
    * @param choice the instructor's own choice; set aside, and said so, while it does not apply
    * @param medicinesChangedOn when medicines that touch the heart rate last changed: what was
-   *     chosen before that day is stale
+   *     chosen before that day is out of date
    * @param restingBpm resting rate, {@link Limit#RESTING}, if one is known
    * @throws app.korvel.core.measure.InvalidValueException when the resting rate is out of range
    */
@@ -100,7 +100,7 @@ public record MaximumEstimates(
                 stale
                     ? MaximumFinding.MAXIMUM_CHOICE_SET_ASIDE.of(
                         made.method(),
-                        "Medicine changed on "
+                        "Medication changed on "
                             + Days.of(medicinesChangedOn.get())
                             + ", after it was made.",
                         byRule(recommended))

@@ -19,7 +19,7 @@ public enum MaximumFinding implements FindingKind {
       Source.TANAKA),
   DEFAULT_UNDER_18(
       INFO,
-      "208 − 0.7 × age stands in for want of a better one.",
+      "208 − 0.7 × age is used: there is no better one.",
       "The equations were made on adults. Under {UNDER_18} it is a rough guide, and no maximum is tested.",
       Source.TANAKA),
   DEFAULT_LOWER_OF_TWO(
@@ -41,11 +41,11 @@ public enum MaximumFinding implements FindingKind {
   NO_DEFAULT_HEART_FAILURE(
       BLOCK,
       "No maximum is proposed with heart failure.",
-      "The numbers come from the cardiac team. Until then steer by effort and talk.",
+      "The numbers come from the cardiac team. Until then go by RPE and talk.",
       Source.KETEYIAN),
   FOX_HIGH_UNDER_40(
       INFO,
-      "220 − age is the higher rule here, not the careful one.",
+      "220 − age is the higher rule here, not the cautious one.",
       "It is often called careful. It is only so above age {FOX_HIGHER_UNDER}: below, it gives more than 208 − 0.7"
           + " × age, and this client is %s.",
       Source.FOX),
@@ -56,18 +56,18 @@ public enum MaximumFinding implements FindingKind {
       Source.PRACTICE),
   MAXIMUM_CHOICE_SET_ASIDE(
       CAUTION,
-      "Your choice of %s is set aside.",
+      "Your choice of %s is not used.",
       "%2$s What is used instead: %3$s.",
       Source.PRACTICE),
   MAXIMUM_STALE(
       CAUTION,
-      "Earlier maxima are stale: medicine changed on %s.",
-      "What stands here is estimated anew for the present medicine. A maximum measured on the present"
+      "Earlier maxima are out of date: medication changed on %s.",
+      "What stands here is estimated anew for the present medication. A maximum measured on the present"
           + " dose is best.",
       Source.PRACTICE),
   FOX_LOW_FROM_40(
       INFO,
-      "220 − age is the careful rule here; it would not be below {FOX_HIGHER_UNDER}.",
+      "220 − age is the cautious rule here; it would not be below {FOX_HIGHER_UNDER}.",
       "It is often called careful. From {FOX_HIGHER_UNDER} on it gives no more than 208 − 0.7 × age; below {FOX_HIGHER_UNDER} it is"
           + " the higher of the two. This client is %s.",
       Source.FOX),
@@ -84,8 +84,8 @@ public enum MaximumFinding implements FindingKind {
       Source.PRACTICE),
   MAXIMUM_ON_PRESENT_DOSE(
       INFO,
-      "Measured on the present dose: the best there is.",
-      "Medicine changed on %s, and this was measured since. After the next change it is stale.",
+      "Measured on the current dose: the best there is.",
+      "Medication changed on %s, and this was measured since. After the next change it is out of date.",
       Source.PRACTICE),
   MAXIMUM_DUE(
       CAUTION,
@@ -95,7 +95,7 @@ public enum MaximumFinding implements FindingKind {
       Source.KORVEL),
   MAXIMUM_CHOICE_WAITS(
       INFO,
-      "Your choice of %s waits.",
+      "Your choice of %s is on hold.",
       "Measured beats estimated: while a measured maximum stands, no equation is in use.",
       Source.PRACTICE),
   MAXIMUM_PROPOSED(

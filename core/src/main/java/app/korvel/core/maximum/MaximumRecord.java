@@ -68,7 +68,7 @@ public record MaximumRecord(
    *
    * @param choice the instructor's own choice of an equation, if one was made
    * @param all the measured values of every mode, in any order
-   * @param medicinesChangedAt what was measured before it is stale
+   * @param medicinesChangedAt what was measured before it is out of date
    */
   public static MaximumRecord of(
       Person person,
@@ -187,7 +187,7 @@ public record MaximumRecord(
       if (stale(value)) {
         return judged.as(
             State.STALE,
-            "Measured before medicine changed on " + Days.of(changedOn.orElseThrow()) + ".");
+            "Measured before medication changed on " + Days.of(changedOn.orElseThrow()) + ".");
       }
       if (person.health().heartDisease() && !(value.kind().clinical() && value.passed())) {
         return judged.as(

@@ -52,7 +52,7 @@ public enum Formula {
       Source.PRACTICE),
   WORKING_MAXIMUM(
       "Working maximum",
-      "the highest measured value of the mode that is not stale and graded fair or better; else, for"
+      "the highest measured value of the mode that is not out of date and graded fair or better; else, for"
           + " another mode than running, the measured running value, less 10 for cycle and swim;"
           + " else the equation in use",
       "",
@@ -155,7 +155,7 @@ public enum Formula {
     return error;
   }
 
-  /** When it serves. */
+  /** When to use it. */
   public String serves() {
     return serves;
   }

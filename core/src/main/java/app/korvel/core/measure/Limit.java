@@ -23,7 +23,7 @@ public enum Limit {
   /** A clinician's cap. */
   CAP(40, 230, "bpm"),
   /** Perceived exertion on the scale of 6 to 20. */
-  EFFORT(6, 20, "of 20"),
+  EFFORT(6, 20, "RPE"),
   /** Height. */
   HEIGHT(80, 240, "cm"),
   /** Weight; decimals are accepted. */

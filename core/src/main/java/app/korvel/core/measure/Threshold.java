@@ -82,11 +82,11 @@ public enum Threshold {
       "3", "bpm", "A smaller move of a resting value, a median of three, is noise.", Source.KORVEL),
   TEST_AGAIN("12", "weeks", "A test is due again.", Source.KORVEL),
   QUIET_AFTER("10", "days", "Nobody goes so long without a log and is not asked.", Source.KORVEL),
-  REVIEW_AFTER("4", "weeks", "A prescription is looked at again.", Source.KORVEL),
+  REVIEW_AFTER("4", "weeks", "A prescription is reviewed.", Source.KORVEL),
   REVIEW_MOVE(
       "3",
       "bpm",
-      "An edge of a target that a new value would move so far: the prescription is looked at again.",
+      "An edge of a target that a new value would move so far: the prescription is reviewed.",
       Source.KORVEL),
 
   FIELD_TEST_WARM_UP("15", "minutes", "Warm-up before a field test.", Source.PRACTICE),
@@ -107,10 +107,9 @@ public enum Threshold {
       "No target goes above it where vigorous work is not allowed.",
       Source.ACSM_SCREENING),
   HEART_HIGHEST_GOAL("70", "% of reserve", "The upper end of cleared heart work.", Source.PRACTICE),
-  HEART_HIGHEST_EFFORT(
-      "14", "of 20", "The hardest effort with a heart condition.", Source.PRACTICE),
-  BREATH_HIGHEST_EFFORT("13", "of 20", "The hardest effort with lung disease.", Source.PRACTICE),
-  PREGNANCY_HIGHEST_EFFORT("14", "of 20", "The hardest effort in pregnancy.", Source.PRACTICE),
+  HEART_HIGHEST_EFFORT("14", "RPE", "The hardest effort with a heart condition.", Source.PRACTICE),
+  BREATH_HIGHEST_EFFORT("13", "RPE", "The hardest effort with lung disease.", Source.PRACTICE),
+  PREGNANCY_HIGHEST_EFFORT("14", "RPE", "The hardest effort in pregnancy.", Source.PRACTICE),
   BELOW_DETECTION(
       "10", "bpm", "How far below a defibrillator's detection rate the cap lies.", Source.PRACTICE),
   BELOW_SYMPTOMS(
@@ -172,7 +171,7 @@ public enum Threshold {
   LONGER_WARM_UP(
       "10",
       "minutes",
-      "At 65 and over or on rate-lowering medicine; also the cool-down with a heart condition.",
+      "At 65 and over or on rate-lowering medication; also the cool-down with a heart condition.",
       Source.PRACTICE),
   HEART_WARM_UP("15", "minutes", "Warm-up with a heart condition.", Source.PRACTICE),
   WARM_UP_FROM("20", "% of reserve", "Where a warm-up begins.", Source.PRACTICE),
@@ -216,8 +215,8 @@ public enum Threshold {
       "50", "% of sessions", "With fewer done the next week goes a step back.", Source.PRACTICE),
   EFFORT_OVER_TARGET(
       "2",
-      "of 20",
-      "A mean effort so far over its target range: the next week goes a step back.",
+      "RPE",
+      "An average RPE so far over its target range: the next week steps down.",
       Source.PRACTICE),
   VIGOROUS_DAYS(
       "3", "days", "Of four days a week or more, the most vigorous ones.", Source.PRACTICE),

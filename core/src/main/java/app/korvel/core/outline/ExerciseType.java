@@ -3,7 +3,7 @@ package app.korvel.core.outline;
 /** What kind of work an exercise is. */
 public enum ExerciseType {
   AEROBIC("Aerobic", "continuous work of large muscles; what a target in bpm is made for"),
-  ANAEROBIC("Anaerobic", "short and hard; the rate lags behind, effort leads"),
+  ANAEROBIC("Anaerobic", "short and hard; the rate lags behind, RPE leads"),
   ISOTONIC("Isotonic", "moving against a load that stays the same"),
   ISOKINETIC("Isokinetic", "moving at a set speed, against whatever is given"),
   ISOMETRIC("Isometric", "held without moving; drives the pressure up");

@@ -22,13 +22,13 @@ public enum OutlineFinding implements FindingKind {
   WARM_UP_SHORT(
       BLOCK,
       "%s min of warm-up; at least %s.",
-      "At least {WARM_UP} min; {LONGER_WARM_UP} at {OVER_65} and over or on rate-lowering medicine, {HEART_WARM_UP} with a heart condition.",
+      "At least {WARM_UP} min; {LONGER_WARM_UP} at {OVER_65} and over or on rate-lowering medication, {HEART_WARM_UP} with a heart condition.",
       Source.PRACTICE),
   COOL_DOWN_SHORT(
       BLOCK,
       "%s min of cool-down; at least %s.",
       "Never under {WARM_UP} min: stopping at once lets the blood pool. {LONGER_WARM_UP} at {OVER_65} and over, on rate-lowering"
-          + " medicine or with a heart condition.",
+          + " medication or with a heart condition.",
       Source.PRACTICE),
   MARGIN_HARD(
       BLOCK,
@@ -50,7 +50,7 @@ public enum OutlineFinding implements FindingKind {
       Source.PRACTICE),
   BURST_LENGTH(
       BLOCK,
-      "A burst of %s s; %s to %s s is one.",
+      "This burst is %s s; bursts last %s to %s s.",
       "Shorter is over before it begins; longer is a step of work, and waits for its target.",
       Source.PRACTICE),
   BURST_TOO_SOON(

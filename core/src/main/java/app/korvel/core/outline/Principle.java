@@ -28,7 +28,7 @@ public enum Principle {
   FREQUENCY(
       "Frequency",
       "Three days a week build a newcomer and keep a trained client where they are; five improve."
-          + " Once a week is not a plan.",
+          + " Once a week is not enough.",
       Source.GARBER);
 
   private final String displayName;

@@ -45,7 +45,7 @@ public record Groundwork(
    * Gathers it by the rules.
    *
    * @param choice the instructor's own choice of an equation, if one was made; one made before a
-   *     change of medicine is stale
+   *     change of medicine is out of date
    * @param measured the measured maxima of every mode
    */
   public static Groundwork of(
@@ -173,7 +173,7 @@ public record Groundwork(
     }
     if (stale()) {
       return Optional.of(
-          "Medicine that touches the heart rate changed: count the resting pulse again first.");
+          "Medication that affects the heart rate changed: count the resting pulse again first.");
     }
     return screening
         .cap()

@@ -135,7 +135,7 @@ public record JobStep(Step step, State state, String detail) {
       return new JobStep(Step.PULSE, State.DUE, resting.bpm() + ASK_FIRST.get(usual));
     }
     if (resting.stale()) {
-      return new JobStep(Step.PULSE, State.DUE, "stale: medicine changed");
+      return new JobStep(Step.PULSE, State.DUE, "out of date: medication changed");
     }
     return new JobStep(
         Step.PULSE,
@@ -149,7 +149,7 @@ public record JobStep(Step step, State state, String detail) {
       return new JobStep(Step.MAXIMUM, State.BLOCKED, "cardiac team");
     }
     if (ground.stale()) {
-      return new JobStep(Step.MAXIMUM, State.DUE, "stale: medicine changed");
+      return new JobStep(Step.MAXIMUM, State.DUE, "out of date: medication changed");
     }
     if (ground.maximumRecord().due()) {
       return new JobStep(Step.MAXIMUM, State.DUE, "due again");
@@ -168,7 +168,7 @@ public record JobStep(Step step, State state, String detail) {
   private static JobStep bands(Groundwork ground) {
     if (ground.maximum().isEmpty()
         || ground.screening().effects().steering() == Steering.EFFORT_AND_TALK_ONLY) {
-      return new JobStep(Step.BANDS, State.BLOCKED, "effort and talk");
+      return new JobStep(Step.BANDS, State.BLOCKED, "RPE and talk");
     }
     if (ground.stale()) {
       return new JobStep(Step.BANDS, State.BLOCKED, "pulse again first");

@@ -160,7 +160,7 @@ public record Prescription(
       Map.of(
           Context.HEART_FAILURE, "heart failure",
           Context.HEART_CONDITION, "a heart condition",
-          Context.RATE_LOWERING, "rate-lowering medicine",
+          Context.RATE_LOWERING, "rate-lowering medication",
           Context.OVER_65, "65 and over");
 
   public Prescription {

@@ -23,7 +23,7 @@ public enum PrescriptionFinding implements FindingKind {
       Source.PRACTICE),
   EFFORT_HELD(
       CAUTION,
-      "Effort is held at %s of 20: where the rate asks for more, effort leads.",
+      "RPE limited to %s: where the rate asks for more, RPE leads.",
       "A written limit or a condition holds it there.",
       Source.PRACTICE),
   RESTING_OVER_STOPS(
@@ -49,24 +49,24 @@ public enum PrescriptionFinding implements FindingKind {
       Source.ACSM_SCREENING),
   SUSPENDED_EFFORT(
       BLOCK,
-      "Suspended: its effort goes up to %s of 20, and %s is the most now.",
+      "Suspended: its RPE goes up to %s, and %s is the most now.",
       "A condition or a written limit came after it. Save a new version.",
       Source.PRACTICE),
   RATE_SUSPENDED_MEDICINE(
       BLOCK,
-      "Its rate targets are suspended: medicine changed on %s. Effort and talk remain.",
-      "Resting and maximum rate change with the medicine. Measure again, then save a new version.",
+      "Its rate targets are suspended: medication changed on %s. RPE and talk remain.",
+      "Resting and maximum rate change with the medication. Measure again, then save a new version.",
       Source.PRACTICE),
   RATE_SUSPENDED_CAP(
       BLOCK,
-      "Its rate targets are suspended: they go up to %s, over the cap of %s. Effort and talk remain.",
+      "Its rate targets are suspended: they go up to %s, over the cap of %s. RPE and talk remain.",
       "%3$s Save a new version under the cap.",
       Source.PRACTICE),
   RATE_SUSPENDED_CONTEXT(
-      BLOCK, "Its rate targets are suspended. Effort and talk remain.", "%s", Source.PRACTICE),
+      BLOCK, "Its rate targets are suspended. RPE and talk remain.", "%s", Source.PRACTICE),
   DAYS_AVAILABLE(
       INFO,
-      "Held at the %s days they have.",
+      "Limited to the %s available days.",
       "At intake they named the days on which they can train; the start would have used more.",
       Source.KORVEL),
   START_BY_ACTIVITY(
@@ -88,10 +88,10 @@ public enum PrescriptionFinding implements FindingKind {
       Source.GARBER),
   START_HELD_BY_GOAL(
       INFO,
-      "Held at the goal's own %s %%.",
+      "Limited to the goal's own %s %%.",
       "The usual start for this client would be harder than the goal asks.",
       Source.KORVEL),
-  RATE_NOT_USED(CAUTION, "No target by rate: effort and talk only.", "%s", Source.KORVEL),
+  RATE_NOT_USED(CAUTION, "No target by rate: RPE and talk only.", "%s", Source.KORVEL),
   LONGER_WARM_UP(
       INFO, "Warm up %s min, cool down %s min.", "Longer for this client: %3$s.", Source.PRACTICE),
   OTHER_DAYS(
@@ -130,7 +130,7 @@ public enum PrescriptionFinding implements FindingKind {
       Source.WHO),
   ONCE_A_WEEK(
       CAUTION,
-      "Once a week is not a plan.",
+      "Once a week is not enough.",
       "Three days a week build a newcomer and keep a trained client where they are; five improve.",
       Source.PRACTICE),
   TWICE_A_WEEK(
@@ -146,22 +146,22 @@ public enum PrescriptionFinding implements FindingKind {
   EXERCISE_TYPE(
       INFO, "%s: %s.", "The mode and type that are trained are what improves.", Source.PRACTICE),
   EXERCISE_MIND(
-      CAUTION, "%s: mind %s.", "Choose another, or an easier form of it.", Source.PRACTICE),
+      CAUTION, "%s: caution with %s.", "Choose another, or an easier form of it.", Source.PRACTICE),
   BIRTH_DATE_CORRECTED(
       CAUTION,
-      "The birth date was corrected on %s, after this was made. Make it anew.",
+      "The birth date was corrected on %s, after this was made. Make a new version.",
       "The maximum, the zones and what to watch go by age; what stands here was worked out for"
           + " another one.",
       Source.KORVEL),
   PRESCRIPTION_REVIEW(
       CAUTION,
-      "New values would move the target from %s to %s. Look at the prescription again.",
+      "New values would move the target from %s to %s. Review the prescription.",
       "Made with %3$s at rest and a maximum of %4$s; now %5$s and %6$s. Nothing moves until a new"
           + " version is saved.",
       Source.KORVEL),
   SOFT_TARGET(
       INFO,
-      "The edges are sure to about ± %s bpm.",
+      "Zone limits are accurate to about ± %s bpm.",
       "They stand on a maximum of %2$s (± %3$s) and a resting value of %4$s (± %5$s).",
       Source.KORVEL);
 

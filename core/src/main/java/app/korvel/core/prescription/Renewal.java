@@ -33,7 +33,7 @@ public record Renewal(LocalDate on, String because) {
     due.add(
         new Renewal(
             shown.date().plusWeeks(Threshold.REVIEW_AFTER.whole()),
-            "it is looked at again every " + Threshold.REVIEW_AFTER.whole() + " weeks"));
+            "reviewed every " + Threshold.REVIEW_AFTER.whole() + " weeks"));
     if (screening.decision().clearanceNeeded() != ClearanceNeeded.NONE) {
       screening
           .clearance()

@@ -22,7 +22,7 @@ public record Standing(State state, List<Finding> findings) {
   /** Where a saved prescription stands. */
   public enum State {
     ISSUED("version ", JobStep.State.DONE),
-    /** Effort and talk hold; no rate of it may be used. */
+    /** RPE and talk hold; no rate of it may be used. */
     RATE_SUSPENDED("rates suspended, v", JobStep.State.DUE),
     /** Nothing of it may be used. */
     SUSPENDED("suspended, v", JobStep.State.BLOCKED),

@@ -28,7 +28,7 @@ public enum ProgrammeFinding implements FindingKind {
       Source.PRACTICE),
   STEP_DAY(
       INFO,
-      "A day more: %s days of %s min.",
+      "One more day: %s days of %s min.",
       "%4$s The week's minutes are shared out anew, so that it stays within %3$s min.",
       Source.PRACTICE),
   STEP_INTENSITY(
@@ -97,26 +97,26 @@ public enum ProgrammeFinding implements FindingKind {
       "Back to %s min on %s days.",
       "Less was done than was laid out: the week may hold %3$s min.",
       Source.PRACTICE),
-  WEEK_HELD(INFO, "As the week before.", "%s", Source.PRACTICE),
+  WEEK_HELD(INFO, "Same as last week.", "%s", Source.PRACTICE),
   WEEK_BACK(
       INFO,
-      "A step back: %s %% of reserve, %s min on %s days.",
+      "A step down: %s %% of reserve, %s min on %s days.",
       "One step back undoes the last one up, or takes {STEP_UP_MINUTES} min off each session.",
       Source.PRACTICE),
   WEEK_OWN(
       INFO,
-      "Your own step: %s %% of reserve, %s min on %s days.",
+      "Your override: %s %% of reserve, %s min on %s days.",
       "Decided by the instructor: %4$s",
       Source.STUDIO),
-  WEEK_REFUSED(INFO, "As it was laid out.", "The proposed step was refused: %s", Source.STUDIO),
+  WEEK_REFUSED(INFO, "As planned.", "The proposed step was refused: %s", Source.STUDIO),
   NO_PROGRAMME_LAID_OUT(
       BLOCK,
-      "No programme lies ahead. Lay one out first.",
+      "No upcoming programme. Plan one first.",
       "The hand-out shows the next four weeks of it.",
       Source.KORVEL),
   SESSION_BUSY(
       CAUTION,
-      "%s is taken, %s.",
+      "%s: calendar conflict, %s.",
       "An imported calendar has it busy; another day may be free.",
       Source.KORVEL),
   WEEK_GROWS_TOO_FAST(
@@ -136,7 +136,7 @@ public enum ProgrammeFinding implements FindingKind {
       "Four sessions of five earn a step; with fewer the week is held, under half it goes a step"
           + " back.",
       Source.PRACTICE),
-  NOT_THEIR_DAY(CAUTION, "%s is not a day they have.", "Their days: %2$s.", Source.KORVEL),
+  NOT_THEIR_DAY(CAUTION, "%s is not an available day.", "Their days: %2$s.", Source.KORVEL),
   TWO_IN_A_DAY(
       CAUTION, "Two sessions on %s.", "Each is prescribed for a day of its own.", Source.KORVEL),
   WEEK_EMPTY(
@@ -146,7 +146,7 @@ public enum ProgrammeFinding implements FindingKind {
       Source.PRACTICE),
   FEW_EASY_MINUTES(
       CAUTION,
-      "%s %% of week %s is easy; {EASY_MARK} is the mark.",
+      "%s %% of week %s is easy; aim for {EASY_MARK} %%.",
       "Most endurance time stays at Talk, for those who train 5 or more hours a week.",
       Source.PRACTICE),
   MODE_SWAPPED(
@@ -167,12 +167,12 @@ public enum ProgrammeFinding implements FindingKind {
       Source.KORVEL),
   PROGRAMME_OUT_OF_BOUNDS(
       BLOCK,
-      "From %s on it asks for what may not be asked now. Lay it out anew.",
+      "From %s the programme exceeds current limits; rebuild it.",
       "%2$s Its rates are not shown from there on.",
       Source.KORVEL),
   PROGRAMME_OF_OLDER(
       CAUTION,
-      "Laid out from version %s; version %s is in force.",
+      "Planned from version %s; version %s is in force.",
       "A programme keeps the version it was laid out from. Lay it out again to use the new one.",
       Source.KORVEL);
 

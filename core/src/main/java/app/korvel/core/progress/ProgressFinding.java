@@ -12,12 +12,12 @@ import app.korvel.core.measure.Wording;
 public enum ProgressFinding implements FindingKind {
   TEST_DUE(
       INFO,
-      "Test again: the last one, %s, was on %s.",
+      "Test due again: the last one, %s, was on %s.",
       "A test is repeated every {TEST_AGAIN} weeks, alike, so that two can be compared.",
       Source.KORVEL),
   REVIEW_DUE(
       INFO,
-      "Look at the prescription again: version %s is of %s.",
+      "Review the prescription: version %s dates from %s.",
       "Every {REVIEW_AFTER} weeks, whatever has been measured.",
       Source.KORVEL),
   GONE_QUIET(

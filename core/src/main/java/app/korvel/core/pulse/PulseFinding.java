@@ -28,12 +28,12 @@ public enum PulseFinding implements FindingKind {
       Source.PRACTICE),
   NO_REST_TO_COME_BACK_TO(
       CAUTION,
-      "There is no resting value to compare %s with.",
+      "No resting value to compare %s with.",
       "Count a resting pulse before one of the next sessions.",
       Source.PRACTICE),
   READING_UNEVEN(
       CAUTION,
-      "Uneven. If that is new for this client, no session and a doctor's look.",
+      "Uneven. If that is new for this client, no session, and a medical review.",
       "Count a full minute and write down how it felt. A hand cannot tell what makes a pulse uneven.",
       Source.PRACTICE),
   COUNTED_RIGHT(
@@ -43,7 +43,7 @@ public enum PulseFinding implements FindingKind {
       Source.ARITHMETIC),
   COUNTED_ONE_OFF(
       INFO,
-      "One beat %s: as good as a hand gets.",
+      "One beat %s: as accurate as manual counting gets.",
       "%2$s fell between the start and the end. A beat on either edge can be taken in or left out.",
       Source.ARITHMETIC),
   COUNTED_OFF(
@@ -58,7 +58,11 @@ public enum PulseFinding implements FindingKind {
       "A faultless count of %2$s in %3$s s makes %4$s bpm, and the pulse went at %5$s. A longer"
           + " window is surer.",
       Source.ARITHMETIC),
-  RHYTHM_HEARD(INFO, "And the rhythm: %s it was.", "Told apart by feel alone.", Source.PRACTICE),
+  RHYTHM_HEARD(
+      INFO,
+      "You identified the rhythm correctly: %s.",
+      "Told apart by feel alone.",
+      Source.PRACTICE),
   RHYTHM_MISSED(
       CAUTION,
       "The rhythm was %s.",
@@ -67,7 +71,7 @@ public enum PulseFinding implements FindingKind {
       Source.PRACTICE),
   TAPS_UNEVEN(
       CAUTION,
-      "Uneven: count a full minute. If that is new for this client, no session and a doctor's look.",
+      "Uneven: count a full minute. If that is new for this client, no session, and a medical review.",
       "At least {TAPS_UNEVEN_COUNT} intervals, and a fifth of them, are over {TAPS_UNEVEN_BY} %% off the median. Taps carry human"
           + " jitter: this asks for a count and decides nothing.",
       Source.PRACTICE),
@@ -99,13 +103,13 @@ public enum PulseFinding implements FindingKind {
   RESTING_LOW_MEDICINE(
       INFO,
       "%s is low, as a beta-blocker makes it.",
-      "Medicines that slow the heart lower the resting rate; compare only on the same dose.",
+      "Medications that slow the heart lower the resting rate; compare only on the same dose.",
       Source.PRACTICE),
   RESTING_LOW_ASK(
       CAUTION,
       "%s is lower than usual. Ask whether it has always been so.",
       "At %2$s, %3$s to %4$s bpm is usual at rest. Lower is common in the well trained and with"
-          + " rate-lowering medicine, and neither is recorded here.",
+          + " rate-lowering medication, and neither is recorded here.",
       Source.PRACTICE),
   RESTING_UNDER_40(
       CAUTION,
@@ -142,7 +146,7 @@ public enum PulseFinding implements FindingKind {
       Source.KORVEL),
   WORKING_LATEST(
       CAUTION,
-      "%s bpm, the latest reading, for want of a good one.",
+      "%s bpm, the latest reading; no good one is available.",
       "No good reading is on record. Count again: seated, quiet for {RESTING_QUIET} minutes, 60 s (%2$s).",
       Source.KORVEL),
   RESTING_DUE(
@@ -152,8 +156,8 @@ public enum PulseFinding implements FindingKind {
       Source.KORVEL),
   RESTING_STALE(
       CAUTION,
-      "The resting pulse is stale: medicine changed on %s. Count it again.",
-      "Medicines that touch the heart rate change what is usual at rest; an earlier count says"
+      "The resting pulse is out of date: medication changed on %s. Count it again.",
+      "Medications that touch the heart rate change what is usual at rest; an earlier count says"
           + " nothing on the present dose.",
       Source.PRACTICE);
 

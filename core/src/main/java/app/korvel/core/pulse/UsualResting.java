@@ -50,7 +50,7 @@ public record UsualResting(int fromAge, int lowest, int highest, int rareUnder) 
         new Span(
             rareUnder + " to " + (lowest - 1),
             false,
-            "Common in the well trained and with rate-lowering medicine; otherwise ask."),
+            "Common in the well trained and with rate-lowering medication; otherwise ask."),
         new Span(
             "under " + rareUnder,
             false,

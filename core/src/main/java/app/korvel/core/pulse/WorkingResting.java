@@ -76,8 +76,8 @@ public record WorkingResting(
   /**
    * The working value on {@code today}, of someone whose medicines may have changed.
    *
-   * @param medicinesChangedAt readings before it are stale: they count only while there is none
-   *     since, and then the value says so
+   * @param medicinesChangedAt readings before it are out of date: they count only while there is
+   *     none since, and then the value says so
    */
   public static Optional<WorkingResting> of(
       List<RestingReading> readings,

@@ -20,7 +20,7 @@ public enum Context {
   IRREGULAR_RHYTHM(
       person -> person.has(Condition.IRREGULAR_RHYTHM) || person.has(Condition.PACEMAKER),
       "Uneven rhythm or pacemaker: no rate",
-      "Pulse counts and bands are unreliable: effort and talk only; count a full minute if counting"
+      "Pulse counts and bands are unreliable: RPE and talk only; count a full minute if counting"
           + " at all.",
       NONE.steerBy(Steering.EFFORT_AND_TALK_ONLY)),
   DEFIBRILLATOR(
@@ -32,21 +32,21 @@ public enum Context {
       person -> person.health().heartCondition() && !person.health().heartFailure(),
       "Heart condition: effort 14 at most, supervised",
       "A clinician's limit rules; otherwise 40 to 70 % of reserve once cleared, 60 at the start,"
-          + " effort 11 to 14 of 20.",
+          + " RPE 11 to 14.",
       NONE.effortUpTo(Threshold.HEART_HIGHEST_EFFORT.whole())
           .margins(Threshold.HEART_WARM_UP, Threshold.LONGER_WARM_UP)
           .without(LeaveOut.LONG_HOLDS)
           .saying(ScreeningFinding.START_HEART_CONDITION)),
   RATE_LOWERING(
       person -> person.health().betaBlocker(),
-      "Rate-lowering medicine: effort and talk first",
+      "Rate-lowering medication: RPE and talk first",
       "It holds both the resting and the maximum rate down. Low glucose may show no racing pulse.",
       NONE.steerBy(Steering.EFFORT_AND_TALK)
           .margins(Threshold.LONGER_WARM_UP, Threshold.LONGER_WARM_UP)
           .saying(ScreeningFinding.BETA_BLOCKER_STEERING)),
   RATE_RAISING(
       person -> person.takes(MedicineClass.RATE_RAISING),
-      "Rate-raising medicine: resting reads high",
+      "Rate-raising medication: resting reads high",
       "Compare like with like, and set effort beside the rate.",
       NONE.saying(ScreeningFinding.RATE_RAISING_BESIDE)),
   NITRATE(
@@ -63,12 +63,12 @@ public enum Context {
   NEUROPATHY(
       person -> person.has(Condition.AUTONOMIC_NEUROPATHY),
       "Autonomic neuropathy: no rate",
-      "The heart rate is unreliable: effort and talk only.",
+      "The heart rate is unreliable: RPE and talk only.",
       NONE.steerBy(Steering.EFFORT_AND_TALK_ONLY)),
   RESPIRATORY(
       person -> person.has(Condition.RESPIRATORY),
       "Lungs: breath before the rate",
-      "Breathlessness comes before the heart rate target: effort 12 to 13 of 20, breathlessness 3 to"
+      "Breathlessness comes before the heart rate target: RPE 12 to 13, breathlessness 3 to"
           + " 4 of 10.",
       NONE.steerBy(Steering.EFFORT_AND_TALK)
           .effortUpTo(Threshold.BREATH_HIGHEST_EFFORT.whole())
@@ -83,8 +83,8 @@ public enum Context {
           .saying(ScreeningFinding.PRESSURE_NO_STRAIN)),
   PREGNANCY(
       person -> person.has(Condition.PREGNANCY),
-      "Pregnant: talk and effort first",
-      "The midwife's or doctor's word is asked for; effort 12 to 14 of 20.",
+      "Pregnant: talk and RPE first",
+      "Clearance from the midwife or doctor is asked for; RPE 12 to 14.",
       NONE.steerBy(Steering.EFFORT_AND_TALK)
           .effortUpTo(Threshold.PREGNANCY_HIGHEST_EFFORT.whole())
           .without(LeaveOut.MAXIMUM_TEST, LeaveOut.HEAT, LeaveOut.LYING_FLAT)
@@ -119,7 +119,7 @@ public enum Context {
   NEW_TO_EXERCISE(
       person -> person.activity().sedentary(),
       "New to exercise: talk first",
-      "A beginner cannot yet place a “20 out of 20”.",
+      "A beginner cannot yet place the top of the RPE scale.",
       NONE.steerBy(Steering.TALK).saying(ScreeningFinding.TALK_BEFORE_EFFORT));
 
   private final Predicate<Person> concerns;

@@ -15,7 +15,7 @@ import java.util.stream.Stream;
  * @param highestEffort the hardest effort, on 6–20; 20 where nothing is held
  * @param warmUpMinutes warm-up, at least
  * @param coolDownMinutes cool-down, at least
- * @param leaveOut work that is not for them
+ * @param leaveOut work that is not allowed
  * @param carry what they have on them
  * @param stopAlso signs to stop at besides those that hold for everyone
  * @param ask what is measured before a session

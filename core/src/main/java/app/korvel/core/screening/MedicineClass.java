@@ -30,13 +30,13 @@ public enum MedicineClass {
           "sotalol",
           "timolol")),
   RATE_LOWERING(
-      "Other rate-lowering medicine",
+      "Other rate-lowering medication",
       "Holds the rate down by another way.",
       Touches.LOWERS_RATE,
       null,
       List.of("clonidine", "diltiazem", "verapamil")),
   HEART_FAILURE_OR_RHYTHM(
-      "Medicine for heart failure or rhythm",
+      "Medication for heart failure or rhythm",
       "For heart failure or an irregular rhythm; holds the rate down, or steadies it.",
       Touches.LOWERS_RATE,
       Condition.HEART_CONDITION,
@@ -49,7 +49,7 @@ public enum MedicineClass {
           "propafenone",
           "sacubitril")),
   RATE_RAISING(
-      "Rate-raising medicine",
+      "Rate-raising medication",
       "Some decongestants, inhaled relievers, thyroid hormone, stimulants: resting reads high.",
       Touches.RAISES_RATE,
       null,

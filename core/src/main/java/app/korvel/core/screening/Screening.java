@@ -138,7 +138,7 @@ public record Screening(
       findings.add(
           ScreeningFinding.RESCREENING_DUE.of(
               changed
-                  ? "At a check-in a condition, symptom or medicine was told to be new or different."
+                  ? "At a check-in a condition, symptom or medication was told to be new or different."
                   : "The last answers are of "
                       + Days.of(LocalDate.ofInstant(intake.get().recordedAt(), zone))
                       + "; after 12 months all is asked again."));

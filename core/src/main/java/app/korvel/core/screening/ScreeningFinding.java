@@ -40,13 +40,13 @@ public enum ScreeningFinding implements FindingKind {
       Source.ACSM_SCREENING),
   CLEARANCE_LAPSED(
       BLOCK,
-      "The clearance lapsed on %s. Nothing is issued until it is renewed.",
+      "The clearance ended on %s. Nothing can be issued until it is renewed.",
       "%3$s Given by %2$s; a clearance holds until its day and no longer.",
       Source.ACSM_SCREENING),
   CLEARANCE_IN_FORCE(INFO, "Cleared by %s until %s: %s.", "Given on %4$s.", Source.ACSM_SCREENING),
   CLEARANCE_LAPSING(
       CAUTION,
-      "The clearance lapses on %s, in %s days. Ask for the next one now.",
+      "The clearance ends on %s, in %s days. Ask for a new one now.",
       "The day it lapses, what was issued is suspended.",
       Source.KORVEL),
   MODERATE_CONTINUES(
@@ -67,13 +67,13 @@ public enum ScreeningFinding implements FindingKind {
       Source.PRACTICE),
   DISEASE_TOLD_OTHERWISE(
       CAUTION,
-      "Counts as known: %s. Ask which condition it is, and tick it.",
+      "Counts as known: %s. Ask which condition it is and select it.",
       "Told by %2$s. What is known counts, however it was told; until the condition is named"
           + " everything is decided as if it were.",
       Source.ACSM_SCREENING),
   LIMIT_LAPSED(
       CAUTION,
-      "%s lapsed on %s, and still holds.",
+      "%s ended on %s and still applies.",
       "A written limit holds until it is renewed, or %3$s lifts it. Ask for a new one; take it off"
           + " here only when it has been lifted.",
       Source.PRACTICE),
@@ -84,14 +84,14 @@ public enum ScreeningFinding implements FindingKind {
       Source.ACSM_SCREENING),
   CLIENT_ARCHIVED(
       BLOCK,
-      "This client is archived. Bring them back first.",
+      "This client is archived. Restore them first.",
       "Archived records are kept and can be read; nothing is added to them.",
       Source.KORVEL),
-  LIGHT_BY_EFFORT(INFO, "Light to moderate, by effort and talk.", "%s", Source.ACSM_SCREENING),
+  LIGHT_BY_EFFORT(INFO, "Light to moderate, by RPE and talk.", "%s", Source.ACSM_SCREENING),
   RATE_RAISING_BESIDE(
       CAUTION,
-      "Set effort beside the rate, and compare like with like.",
-      "A rate-raising medicine makes the resting pulse read high.",
+      "Use RPE alongside heart rate, and compare like with like.",
+      "A rate-raising medication makes the resting pulse read high.",
       Source.PRACTICE),
   NITRATE_CARRY(
       CAUTION,
@@ -105,7 +105,7 @@ public enum ScreeningFinding implements FindingKind {
       Source.PRACTICE),
   BREATH_FIRST(
       CAUTION,
-      "Steer by breath and effort: 12 to {BREATH_HIGHEST_EFFORT} of 20, breathlessness 3 to 4 of 10.",
+      "Use breathlessness and RPE as the guide: RPE 12 to {BREATH_HIGHEST_EFFORT}, breathlessness 3 to 4 of 10.",
       "With lung disease breathlessness comes before the heart rate target. Use prescribed oxygen as"
           + " prescribed.",
       Source.PRACTICE),
@@ -116,13 +116,13 @@ public enum ScreeningFinding implements FindingKind {
       Source.PRACTICE),
   PREGNANCY_TALK(
       CAUTION,
-      "Steer by talk and effort, 12 to {PREGNANCY_HIGHEST_EFFORT} of 20.",
+      "Use the talk test and RPE as the guide: RPE 12 to {PREGNANCY_HIGHEST_EFFORT}.",
       "In pregnancy the rate follows its own rules: no maximum test, no heat, no lying flat later"
           + " on.",
       Source.PRACTICE),
   PREGNANCY_WORD(
       CAUTION,
-      "Ask for the midwife's or doctor's word, and record it as a clearance.",
+      "Obtain clearance from the midwife or doctor and record it.",
       "In pregnancy someone who follows it has a say first.",
       Source.PRACTICE),
   NECK_NOT_TOUCHED(
@@ -142,24 +142,24 @@ public enum ScreeningFinding implements FindingKind {
       Source.PRACTICE),
   BETA_BLOCKER_STEERING(
       CAUTION,
-      "Steer by effort and talk first; the rate comes second.",
+      "Go by RPE and talk first; the rate comes second.",
       "A beta-blocker holds both the resting and the maximum rate down. After any change of"
-          + " medicine or dose, measure again.",
+          + " medication or dose, measure again.",
       Source.BRAWNER),
   START_HEART_CONDITION(
       CAUTION,
-      "At most {CEILING} %% of reserve at the start, effort 11 to {HEART_HIGHEST_EFFORT} of 20, supervised.",
+      "At most {CEILING} %% of reserve at the start, RPE 11 to {HEART_HIGHEST_EFFORT}, supervised.",
       "With a heart condition a clinician's limit rules; without one 40 to {HEART_HIGHEST_GOAL} %% once cleared, {CEILING} at"
           + " the start. Stay {BELOW_SYMPTOMS} bpm below any rate at which symptoms have appeared.",
       Source.PRACTICE),
   TALK_BEFORE_EFFORT(
       CAUTION,
-      "Steer by talk first: new to exercise.",
-      "A beginner cannot yet place a “20 out of 20”; how they talk is easier to judge.",
+      "Go by the talk test first: new to exercise.",
+      "A beginner cannot yet place the top of the RPE scale; how they talk is easier to judge.",
       Source.TALK),
   OVER_65(
       CAUTION,
-      "{OVER_65} and over: effort beside every number, and balance work in the week.",
+      "{OVER_65} and over: RPE alongside every number, and balance work every week.",
       "Ask about falls and joints before steps or stairs.",
       Source.PRACTICE);
 

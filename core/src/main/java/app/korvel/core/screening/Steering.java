@@ -2,14 +2,14 @@ package app.korvel.core.screening;
 
 /** What the client steers by, first things first. */
 public enum Steering {
-  /** The rate first, checked by effort and talk. */
-  RATE("Rate first, checked by effort and talk"),
+  /** The rate first, checked by RPE and talk. */
+  RATE("Rate first, checked by RPE and talk"),
   /** Talk first: new to exercise. */
   TALK("Talk first, then the rate"),
-  /** Effort and talk first: the rate is held down by medicine. */
-  EFFORT_AND_TALK("Effort and talk first, then the rate"),
-  /** Effort and talk only: no rate may be used. */
-  EFFORT_AND_TALK_ONLY("Effort and talk only");
+  /** RPE and talk first: the rate is held down by medicine. */
+  EFFORT_AND_TALK("RPE and talk first, then the rate"),
+  /** RPE and talk only: no rate may be used. */
+  EFFORT_AND_TALK_ONLY("RPE and talk only");
 
   private final String displayName;
 

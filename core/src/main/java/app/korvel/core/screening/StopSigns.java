@@ -13,7 +13,7 @@ public final class StopSigns {
 
   /** What follows a stop sign. */
   public static final String ACTION =
-      "Stop, get help by the local emergency plan, and write down what happened.";
+      "Stop, get help following the local emergency plan, and write down what happened.";
 
   /** What the product is not. */
   public static final String NOTICE =

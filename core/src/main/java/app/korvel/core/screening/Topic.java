@@ -5,7 +5,7 @@ public enum Topic {
   ACTIVITY("Present activity", true),
   SYMPTOMS("Signs or symptoms", true),
   CONDITIONS("Known conditions", true),
-  MEDICINES("Medicines", true),
+  MEDICINES("Medications", true),
   BODY("Pregnancy, falls and joints", true),
   LIMITS("Written limits", true),
   PLAN("Goal, days and equipment", false);

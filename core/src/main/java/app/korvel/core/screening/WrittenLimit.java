@@ -111,7 +111,7 @@ public record WrittenLimit(
   private String because(LocalDate date) {
     String distance = kind.lessBpm == 0 ? "" : ", less " + kind.lessBpm;
     String lapsed =
-        lapsedOn(date) ? "; lapsed on " + Days.of(until.get()) + ", and still holds" : "";
+        lapsedOn(date) ? "; ended on " + Days.of(until.get()) + " and still applies" : "";
     return words() + distance + ", " + issuer + ", " + Days.of(issuedOn) + lapsed;
   }
 

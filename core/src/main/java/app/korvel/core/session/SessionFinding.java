@@ -15,7 +15,7 @@ public enum SessionFinding implements FindingKind {
       INFO, "%s of %s sessions done.", "Four of five earn the next step.", Source.PRACTICE),
   SESSIONS_SOME(
       INFO,
-      "%s of %s sessions done: the week is held.",
+      "%s of %s sessions done: the week stays the same.",
       "Four of five earn a step; under half goes a step back.",
       Source.PRACTICE),
   SESSIONS_FEW(
@@ -30,32 +30,32 @@ public enum SessionFinding implements FindingKind {
       Source.KORVEL),
   EFFORT_AS_ASKED(
       INFO,
-      "Mean effort %s of 20, target %s.",
+      "Average RPE %s, target %s.",
       "At or under %3$s it leaves room for a step.",
       Source.BORG),
   EFFORT_IN_UPPER_HALF(
       INFO,
-      "Mean effort %s of 20, target %s: the week is held.",
+      "Average RPE %s, target %s: the week stays the same.",
       "A step needs %3$s or less, the middle of the target.",
       Source.BORG),
   EFFORT_TOO_HIGH(
       CAUTION,
-      "Mean effort %s of 20, target %s: too hard.",
+      "Average RPE %s, target %s: too hard.",
       "{EFFORT_OVER_TARGET} or more over the target's upper end, %3$s, goes a step back.",
       Source.BORG),
   EFFORT_UNKNOWN(
       INFO,
-      "No effort was logged: the week is held.",
+      "No RPE was logged: the week stays the same.",
       "A step is earned by sessions that were felt as asked; ask for the effort next time.",
       Source.PRACTICE),
   WARNING_LOGGED(
       CAUTION,
-      "A warning on %s: %s.",
+      "Warning sign on %s: %s.",
       "Any warning in a week goes a step back; what it was is asked about before the next session.",
       Source.PRACTICE),
   NOTHING_TO_DECIDE(
       BLOCK,
-      "Nothing is to be decided of week %s now.",
+      "Week %s is not due for a decision.",
       "A week is decided once the one before it is over or all of it is logged, and once.",
       Source.KORVEL),
   SESSION_LOGGED(
@@ -65,7 +65,7 @@ public enum SessionFinding implements FindingKind {
       Source.KORVEL),
   DECISION_LOG_CHANGED(
       CAUTION,
-      "The log of week %s has changed since: look at week %s again.",
+      "The log of week %s has changed since: review week %s.",
       "Decided on: %3$s Now it says: %4$s",
       Source.KORVEL);
 

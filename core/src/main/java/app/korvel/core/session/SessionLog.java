@@ -108,8 +108,8 @@ public record SessionLog(
   }
 
   /**
-   * The level that its minutes count at: the middle one of what rate, effort and voice say, the
-   * higher of two; where nothing was noted, the one it asked for.
+   * The level that its minutes count at: the middle one of what rate, RPE and voice say, the higher
+   * of two; where nothing was noted, the one it asked for.
    */
   public Level level() {
     List<Level> said =

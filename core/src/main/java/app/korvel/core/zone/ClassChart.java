@@ -21,7 +21,7 @@ import java.util.stream.IntStream;
 
 /**
  * A table for a hall: for every age the estimated maximum, and named ranges on it in bpm and in
- * beats to count. It is for people without a condition or medicine that touches the heart rate.
+ * beats to count. It is for people without a condition or medication that affects the heart rate.
  *
  * @param equation where the maxima come from
  * @param mode what the class does

@@ -144,7 +144,7 @@ public final class Schemes {
               Source.PRACTICE),
           new Scheme(
               "school-range",
-              "School range",
+              "Classroom range",
               Kind.GOALS,
               Basis.MAXIMUM,
               List.of(range("target", "Target", 70, 85)),

@@ -24,8 +24,8 @@ public record WorkingThresholds(
    * The thresholds in use.
    *
    * @param all of every mode
-   * @param medicinesChangedAt since when older ones are stale, if medicine that touches the heart
-   *     rate changed
+   * @param medicinesChangedAt since when older ones are out of date, if medicine that touches the
+   *     heart rate changed
    * @param span rest and maximum today
    */
   public static WorkingThresholds of(

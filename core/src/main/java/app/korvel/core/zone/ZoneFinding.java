@@ -13,9 +13,9 @@ import app.korvel.core.measure.Wording;
 public enum ZoneFinding implements FindingKind {
   RESERVE_TOO_SMALL(
       BLOCK,
-      "A reserve of %s bpm is too small to steer by.",
+      "A reserve of %s bpm is too small to prescribe from.",
       "Under {SMALLEST_RESERVE} bpm the bands are narrower than the error of a count. Measure again, or steer by"
-          + " effort and talk.",
+          + " RPE and talk.",
       Source.KORVEL),
   CAP_CUTS(
       CAUTION,
@@ -24,23 +24,23 @@ public enum ZoneFinding implements FindingKind {
       Source.PRACTICE),
   CAP_BELOW_TARGET(
       CAUTION,
-      "No target by rate: the cap of %s lies below it.",
-      "Steer by effort and talk.",
+      "No target by rate: the cap of %s is below it.",
+      "Go by RPE and talk.",
       Source.PRACTICE),
   THRESHOLDS_MISSING(
       INFO,
-      "No thresholds are on record in this mode.",
+      "No thresholds have been measured for this activity.",
       "Bands that count from thresholds need two measured rates: the last one of comfortable talk,"
           + " and the first one without talk.",
       Source.TALK),
   THRESHOLDS_STALE(
       CAUTION,
-      "Medicine that touches the heart rate changed since the thresholds were measured.",
+      "Medication that affects the heart rate changed since the thresholds were measured.",
       "Measure them again before bands count from them.",
       Source.PRACTICE),
   THRESHOLDS_OUTSIDE(
       CAUTION,
-      "The thresholds, %s and %s, do not lie within the span any more.",
+      "The thresholds, %s and %s, fall outside the current range.",
       "The span is %3$s to %4$s by now: one of the two was measured wrong, or has changed.",
       Source.KORVEL),
   SCHEME_IN_USE(

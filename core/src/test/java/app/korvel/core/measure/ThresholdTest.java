@@ -28,7 +28,7 @@ class ThresholdTest {
     "OTHER_MODE_ERROR, 8, bpm",
     "CEILING, 60, % of reserve",
     "HEART_HIGHEST_GOAL, 70, % of reserve",
-    "HEART_HIGHEST_EFFORT, 14, of 20",
+    "HEART_HIGHEST_EFFORT, 14, RPE",
     "HARD_WORK, 80, % of reserve",
     "WARM_UP, 5, minutes",
     "LONGER_WARM_UP, 10, minutes",

@@ -75,8 +75,7 @@ class CardTest {
     assertThat(card.leads()).isEqualTo(Leads.RATE);
     assertThat(card.prescription().target()).isPresent();
     // Looked at again after four weeks, before the pulse is older than 56 days.
-    assertThat(card.renewal())
-        .isEqualTo(new Renewal(TODAY.plusDays(28), "it is looked at again every 4 weeks"));
+    assertThat(card.renewal()).isEqualTo(new Renewal(TODAY.plusDays(28), "reviewed every 4 weeks"));
     assertThat(card.renewal().due(TODAY.plusDays(27))).isFalse();
     assertThat(card.renewal().due(TODAY.plusDays(28))).isTrue();
   }

@@ -146,7 +146,7 @@ class JobStepTest {
             "BLOCKED clearance first",
             "DONE 72 at rest",
             "BLOCKED cardiac team",
-            "BLOCKED effort and talk",
+            "BLOCKED RPE and talk",
             "DUE draft 1",
             "BLOCKED prescription first",
             "BLOCKED nothing logged yet");

@@ -197,7 +197,10 @@ class StandingTest {
     assertThat(stale.stale()).isTrue();
     assertThat(JobStep.path(stale, Optional.empty()).subList(1, 4))
         .extracting(JobStep::detail)
-        .containsExactly("stale: medicine changed", "stale: medicine changed", "pulse again first");
+        .containsExactly(
+            "out of date: medication changed",
+            "out of date: medication changed",
+            "pulse again first");
     Prescription draft = Prescription.of(stale, made.parts());
     assertThat(draft.target()).isEmpty();
     assertThat(draft.steering()).isEqualTo(Steering.EFFORT_AND_TALK_ONLY);
@@ -227,7 +230,7 @@ class StandingTest {
     Groundwork ground = Groundwork.of(changed, Optional.empty(), Mode.RUN, Optional.of(choice));
     assertThat(ground.maximumRecord().estimates().chosen()).isFalse();
     assertThat(ground.maximumRecord().estimates().choiceFinding().orElseThrow().because())
-        .startsWith("Medicine changed on 18 May 2026");
+        .startsWith("Medication changed on 18 May 2026");
     Choice after = Choice.of("beta-minus-30", "as the clinic does", TODAY.minusDays(2));
     assertThat(
             Groundwork.of(changed, Optional.empty(), Mode.RUN, Optional.of(after))

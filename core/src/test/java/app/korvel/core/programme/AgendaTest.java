@@ -130,7 +130,7 @@ class AgendaTest {
             free.weeksNow(People.adult(40, Activity.LITTLE), MinutesDone.NONE, ROSTER).stream()
                 .flatMap(week -> week.findings().stream())
                 .map(finding -> finding.message()))
-        .anyMatch(message -> message.endsWith("is taken, all day."));
+        .anyMatch(message -> message.endsWith("calendar conflict, all day."));
   }
 
   @Test

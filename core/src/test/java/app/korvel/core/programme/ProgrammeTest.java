@@ -441,7 +441,7 @@ class ProgrammeTest {
     assertThat(laid.outOfBounds(same, START)).isEmpty();
     Bounds longer = new Bounds(same.ceiling(), 15, 10);
     Finding finding = laid.outOfBounds(longer, START.plusDays(1)).orElseThrow();
-    assertThat(finding.message()).startsWith("From 3 Jun 2026 on");
+    assertThat(finding.message()).startsWith("From 3 Jun 2026 the programme");
     assertThat(finding.because()).startsWith("5 min of warm-up; at least 15.");
     assertThat(laid.outOfBounds(longer, START.plusWeeks(9))).isEmpty();
   }

@@ -89,8 +89,8 @@ class DueListTest {
     assertThat(due)
         .extracting(each -> each.finding().message())
         .containsExactly(
-            "Look at the prescription again: version 2 is of 20 Apr 2026.",
-            "Test again: the last one, Hill repeats, was on 19 Feb 2026.",
+            "Review the prescription: version 2 dates from 20 Apr 2026.",
+            "Test due again: the last one, Hill repeats, was on 19 Feb 2026.",
             "Nothing logged for 12 days.");
     assertThat(due).extracting(Due::kind).containsExactly(Kind.PRESCRIPTION, Kind.TEST, Kind.LOG);
   }

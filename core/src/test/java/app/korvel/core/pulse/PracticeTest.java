@@ -53,9 +53,9 @@ class PracticeTest {
         .isEqualTo("Every beat counted: 18 in 15 s.");
     assertThat(counted(17, 15, 18, 71).right()).isTrue();
     assertThat(counted(17, 15, 18, 71).findings().get(0).message())
-        .isEqualTo("One beat too few: as good as a hand gets.");
+        .isEqualTo("One beat too few: as accurate as manual counting gets.");
     assertThat(counted(19, 15, 18, 71).findings().get(0).message())
-        .isEqualTo("One beat too many: as good as a hand gets.");
+        .isEqualTo("One beat too many: as accurate as manual counting gets.");
     assertThat(counted(20, 15, 18, 71).right()).isFalse();
   }
 

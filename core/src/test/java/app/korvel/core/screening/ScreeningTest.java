@@ -104,7 +104,8 @@ class ScreeningTest {
     assertThat(lapsed.permission().mayIssue()).isFalse();
     assertThat(lapsed.permission().allows()).isEqualTo(Allows.NOTHING);
     assertThat(lapsed.permission().findings().get(0).message())
-        .isEqualTo("The clearance lapsed on 19 May 2026. Nothing is issued until it is renewed.");
+        .isEqualTo(
+            "The clearance ended on 19 May 2026. Nothing can be issued until it is renewed.");
   }
 
   @ParameterizedTest
@@ -204,7 +205,7 @@ class ScreeningTest {
         .extracting(Finding::message)
         .contains(
             "Finish the screening first. Not asked yet: present activity; signs or symptoms; known"
-                + " conditions; medicines; pregnancy, falls and joints; written limits.");
+                + " conditions; medications; pregnancy, falls and joints; written limits.");
     assertThat(nothing.decided()).isFalse();
     assertThat(nothing.sentence()).startsWith("Nothing has been asked yet");
     assertThat(codes(nothing)).doesNotContain("clearance-not-needed");
@@ -290,7 +291,7 @@ class ScreeningTest {
     Screening lapsed = limited(person, capBy("Dr Test", 130, 100, -1));
     assertThat(lapsed.cap().orElseThrow().bpm()).isEqualTo(130);
     assertThat(lapsed.cap().orElseThrow().because())
-        .endsWith("; lapsed on 19 May 2026, and still holds");
+        .endsWith("; ended on 19 May 2026 and still applies");
     assertThat(lapsed.limitLapsed()).isTrue();
     assertThat(codes(lapsed)).contains("limit-lapsed");
     // Renewed by the same issuer, only the new one holds, though it allows more.
@@ -378,7 +379,7 @@ class ScreeningTest {
     assertThat(screening.permission().findings())
         .extracting(Finding::message)
         .contains(
-            "Counts as known: Implanted defibrillator. Ask which condition it is, and tick it.");
+            "Counts as known: Implanted defibrillator. Ask which condition it is and select it.");
   }
 
   @ParameterizedTest

@@ -152,7 +152,7 @@ class WeekReviewTest {
     WeekReview review = WeekReview.of(PROGRAMME, 1, logs, SCOPE);
     assertThat(review.earned()).isEqualTo(Earned.HOLD);
     assertThat(review.because().get(1).message())
-        .isEqualTo("Mean effort 12.6 of 20, target 12–13: the week is held.");
+        .isEqualTo("Average RPE 12.6, target 12–13: the week stays the same.");
     assertThat(review.because().get(1).because()).contains("12.5 or less");
   }
 
@@ -178,7 +178,7 @@ class WeekReviewTest {
     WeekReview review = WeekReview.of(PROGRAMME, 1, logs, SCOPE);
     assertThat(review.earned()).isEqualTo(Earned.BACK);
     assertThat(review.because().get(0).message())
-        .isEqualTo("A warning on 3 Jun 2026: a wish to stop.");
+        .isEqualTo("Warning sign on 3 Jun 2026: a wish to stop.");
     // One of another week does not count.
     logs.set(5, Logs.warned(START.plusWeeks(1), StopSign.WISH));
     assertThat(WeekReview.of(PROGRAMME, 1, logs, SCOPE).earned()).isEqualTo(Earned.STEP);

@@ -87,7 +87,7 @@ class ClassChartTest {
   @Test
   void aSingleRangeGoesByTheNameOfItsSchool() {
     ClassChart school = chart(new Ages(40, 40, 1), "school-range");
-    assertThat(school.nameOf(school.ranges().get(0))).isEqualTo("School range");
+    assertThat(school.nameOf(school.ranges().get(0))).isEqualTo("Classroom range");
     Scheme warm = ClassChart.ranges(List.of(range("Warm", "55", "65")));
     assertThat(
             ClassChart.of(

@@ -36,7 +36,7 @@ class SchoolsTest {
     assertThat(at(125).saying().words())
         .isEqualTo(
             "8 of 10 schools call it moderate. Moderate or vigorous: Ranges by goal. Vigorous:"
-                + " School range. No band here: Three rates; One rate by fitness; Above rest.");
+                + " Classroom range. No band here: Three rates; One rate by fitness; Above rest.");
     assertThat(at(125).saying().calls().get(0).bands())
         .extracting(band -> band.band().name())
         .containsExactly("Talk");

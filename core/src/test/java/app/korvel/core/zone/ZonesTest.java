@@ -245,7 +245,7 @@ class ZonesTest {
             RefusedException.class,
             refused -> {
               assertThat(refused.findings().get(0).code()).isEqualTo("reserve-too-small");
-              assertThat(refused.findings().get(0).because()).contains("effort and talk");
+              assertThat(refused.findings().get(0).because()).contains("RPE and talk");
             });
     assertThatThrownBy(() -> Reserve.of(120, 100)).isInstanceOf(InvalidValueException.class);
   }

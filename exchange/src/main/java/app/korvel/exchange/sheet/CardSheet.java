@@ -223,8 +223,8 @@ public final class CardSheet {
             "; ", Stream.of(made.stopAlso(), StopSigns.SIGNS).flatMap(List::stream).toList()),
         StopSigns.ACTION,
         card.renewal().due(today)
-            ? "Was to be renewed by " + Days.of(card.renewal().on()) + ":"
-            : "Renew by " + Days.of(card.renewal().on()) + ":",
+            ? "Was due for review by " + Days.of(card.renewal().on()) + ":"
+            : "Review by " + Days.of(card.renewal().on()) + ":",
         Texts.sentence(card.renewal().because()),
         made(card),
         StopSigns.NOTICE + " · Korvel");
@@ -294,10 +294,10 @@ public final class CardSheet {
             .target()
             .map(target -> Figures.span(target.lowBpm(), target.highBpm()) + " bpm, ")
             .orElse("")
-        + "effort "
+        + "RPE "
         + (upTo ? "up to " : "")
         + Figures.effort(others.rpe20(), upTo)
-        + " of 20";
+        + " (6–20)";
   }
 
   private static FeelView feel(Feel feel) {

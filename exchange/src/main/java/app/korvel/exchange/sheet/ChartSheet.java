@@ -258,8 +258,8 @@ public record ChartSheet(Sheet sheet, int pages, int figureTenths) {
               + " bpm ("
               + chart.equation().source().citation()
               + "). Whoever has been measured goes by that: the empty row.",
-          "Not for anyone with a heart condition, with medicine that touches the heart rate, or"
-              + " pregnant: they carry a card of their own. Check by talk and effort. Not medical"
+          "Not for anyone with a heart condition, with medication that touches the heart rate, or"
+              + " pregnant: they carry a card of their own. Check by talk and RPE. Not medical"
               + " advice. · Korvel");
     }
 

@@ -49,12 +49,12 @@ class CardSheetTest {
         .contains("in 10 s 18–20")
         .contains("in 15 s 27–30")
         .contains("Talk: whole sentences, no singing")
-        .contains("Effort 12–13 of 20, or 3–4 of 10")
-        .contains("of 10 on the ratio scale")
-        .contains("Rate first, checked by effort and talk")
+        .contains("RPE 12–13 (6–20), or 3–4 (0–10)")
+        .contains("0–10 on the ratio scale")
+        .contains("Rate first, checked by RPE and talk")
         .contains("Stop at once")
         .contains("a wish to stop")
-        .contains("Renew by 17 Jun 2026: it is looked at again every 4 weeks.")
+        .contains("Review by 17 Jun 2026: reviewed every 4 weeks.")
         .contains("made 20 May 2026")
         .contains("Not medical advice")
         .doesNotContain("never above");
@@ -95,7 +95,7 @@ class CardSheetTest {
     Cards rower = someone().active(Activity.HIGH).clearedFor(Allows.VIGOROUS);
     assertThat(read(rower.named("Åsa Prow", 65, 80, 5), own(size)).text())
         .contains("Easier days")
-        .contains("2 of them, 109–132 bpm, effort 12–13 of 20");
+        .contains("2 of them, 109–132 bpm, RPE 12–13 (6–20)");
     assertThat(read(rower.named("Åsa Prow", 65, 80, 3), own(size)).text())
         .doesNotContain("Easier days");
   }
@@ -107,14 +107,14 @@ class CardSheetTest {
                     CardSheet.of(List.of(someone().named("Åsa", 30, 40)), own(CardSize.A6), TODAY))
                 .text())
         .contains("Sing: could sing a verse")
-        .contains("Effort up to 11 of 20, or up to 2 of 10");
+        .contains("RPE up to 11 (6–20), or up to 2 (0–10)");
   }
 
   @Test
   void aCapUnderTheTargetLeavesEffortAndTalkAndIsNamed() {
     // 40 % is 109: a cap of 92 lies under all of it.
     assertThat(read(someone().cappedAt(92).named("Åsa Prow"), own(CardSize.A6)).text())
-        .contains("Effort and talk only, never above 92 (a written limit).")
+        .contains("RPE and talk only, never above 92 (a written limit).")
         .contains("until your breath is quiet")
         .doesNotContain("beats a minute")
         .doesNotContain("no heart rate")
@@ -127,8 +127,8 @@ class CardSheetTest {
     assertThat(text).contains("Talk first, then the rate");
     assertThat(text.indexOf("whole sentences, no singing"))
         .isPositive()
-        .isLessThan(text.indexOf("Effort 12–13"));
-    assertThat(text.indexOf("Effort 12–13"))
+        .isLessThan(text.indexOf("RPE 12–13"));
+    assertThat(text.indexOf("RPE 12–13"))
         .isLessThan(text.indexOf("Then the rate: 108–120 beats a minute"));
   }
 
@@ -138,7 +138,7 @@ class CardSheetTest {
     PdfText card = read(someone().with(Condition.IRREGULAR_RHYTHM).named("Åsa Prow"), own(size));
     assertThat(card.text())
         .contains("whole sentences, no singing")
-        .contains("Effort and talk only: no heart rate.")
+        .contains("RPE and talk only: no heart rate.")
         .doesNotContain("beats a minute")
         .doesNotContain("in 10 s")
         .doesNotContainPattern("\\b1[0-9][0-9]–")
@@ -149,7 +149,7 @@ class CardSheetTest {
   void aRenewalThatHasComeDueSaysSo() {
     Sheet late =
         CardSheet.of(List.of(someone().named("Åsa")), own(CardSize.A6), TODAY.plusDays(28));
-    assertThat(PdfText.of(late).text()).contains("Was to be renewed by 17 Jun 2026");
+    assertThat(PdfText.of(late).text()).contains("Was due for review by 17 Jun 2026");
   }
 
   static Stream<Look> everyLook() {

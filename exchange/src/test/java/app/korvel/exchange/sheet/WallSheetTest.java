@@ -47,7 +47,7 @@ class WallSheetTest {
     assertThat(sheet.text())
         .contains("Heart rate by age, 20 to 70")
         .contains("Walk or run · maximum about 208 − 0.7 × age")
-        .contains("School range 70–85 % of max")
+        .contains("Classroom range 70–85 % of max")
         .contains("bpm in 10 s 20 194 136–165 23–28")
         .contains("45 177 124–150 21–25")
         .contains("70 159 111–135 19–23 yours")

@@ -94,7 +94,7 @@ final class CalendarFiles {
     if (aim.lowBpm() != null && aim.highBpm() != null) {
       lines.add("Target " + span(List.of(aim.lowBpm(), aim.highBpm())) + " beats a minute.");
     }
-    lines.add("Effort " + span(aim.rpe20()) + " of 20; " + aim.voice() + ".");
+    lines.add("RPE " + span(aim.rpe20()) + " (6–20); " + aim.voice() + ".");
     lines.add("Stop with pain, dizziness, odd breathlessness or an odd heartbeat.");
     return String.join("\n", lines);
   }

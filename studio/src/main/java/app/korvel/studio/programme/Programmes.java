@@ -156,7 +156,7 @@ public record Programmes(Studio studio) {
 
   /**
    * Whoever does a session in that mode: by the numbers of the prescription's day in its own, by
-   * today's in any other; where none leads, by effort and talk.
+   * today's in any other; where none leads, by RPE and talk.
    */
   public Runner runner(ClientHead head, Mode mode) {
     return head.notLeading().isEmpty()
