@@ -64,12 +64,12 @@ export const router = createRouter({
         {
           path: 'bands',
           component: () => import('./zone/BandsStep.vue'),
-          meta: { title: 'Bands', step: 'bands' },
+          meta: { title: 'Zones', step: 'bands' },
         },
         {
           path: 'bands/schools',
           component: () => import('./zone/SchoolsPage.vue'),
-          meta: { title: 'Every school', step: 'bands' },
+          meta: { title: 'Every zone system', step: 'bands' },
         },
         {
           path: 'prescription',
@@ -173,7 +173,7 @@ export const router = createRouter({
       path: '/studio/schemes/:scheme',
       component: () => import('./studio/SchemeEditorPage.vue'),
       props: true,
-      meta: { title: 'A scheme', place: 'studio' },
+      meta: { title: 'A zone system', place: 'studio' },
     },
     {
       path: '/studio/outlines/:outline',
@@ -185,7 +185,7 @@ export const router = createRouter({
     {
       path: '/desk/bands/wall',
       component: () => import('./desk/BandsWall.vue'),
-      meta: { title: 'Bands on the wall', bare: true },
+      meta: { title: 'Zones on the wall', bare: true },
     },
     {
       path: '/desk/:tool',

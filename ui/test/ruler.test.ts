@@ -121,7 +121,7 @@ describe('what is read', () => {
   it('names every band that holds the rate, and says when none does', () => {
     const goals = zones([band('A', 90, 120, 1), band('B', 110, 140, 2)], { kind: 'goals' })
     expect(readingAt(goals, 115)?.name).toBe('A and B')
-    expect(readingAt(goals, 80)?.name).toBe('outside its bands')
+    expect(readingAt(goals, 80)?.name).toBe('outside its zones')
     expect(readingAt(goals, 181)).toBeNull()
   })
 

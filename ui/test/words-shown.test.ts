@@ -24,6 +24,7 @@ const RETIRED = readFileSync(join(ROOT, 'docs/words.md'), 'utf8')
 const quoted = (text: string) =>
   [...text.matchAll(/"((?:[^"\\\n]|\\.)*)"|'((?:[^'\\\n]|\\.)*)'|`((?:[^`\\]|\\.)*)`/g)]
     .map(([, ...parts]) => parts.find((part) => part !== undefined)!)
+    .map((part) => part.replace(/\$\{[^}]*\}/g, '…'))
     // A single word may be an id; what a person reads has spaces.
     .filter((part) => part.includes(' '))
 
@@ -39,7 +40,7 @@ function shownBy(page: string): string[] {
   )
   const texts = template
     .replace(/\{\{[\s\S]*?\}\}/g, '…')
-    .split(/<[^>]*(?:"[^"]*"[^>]*)*>/)
+    .split(/<(?:[^<>"]|"[^"]*")*>/)
     .map((text) => text.replace(/\s+/g, ' ').trim())
   return [...texts, ...attributes, ...bound, ...quoted(withoutComments(script))]
 }

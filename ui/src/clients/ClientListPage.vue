@@ -116,7 +116,7 @@ useShortcuts({
       <h2>The first day</h2>
       <p>
         Nobody is here yet. Add your first client, go through the screening, count a resting pulse,
-        and Korvel works out the maximum, the bands and where to start.
+        and Korvel works out the maximum, the zones and where to start.
       </p>
       <div class="ways">
         <Button label="Add the first client" @click="router.push('/clients/new')" />

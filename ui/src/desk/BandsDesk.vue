@@ -58,12 +58,12 @@ const band = computed(() => {
       v-if="rows.length"
       class="sheet"
       :class="{ behind }"
-      aria-label="The bands on the ruler"
+      aria-label="The zones on the ruler"
     >
       <Ruler v-model:cursor="cursor" :rows="rows" />
     </section>
     <DeskSheet
-      label="A span and a scheme"
+      label="A span and a zone system"
       :behind="behind"
       :general="general"
       :refused="refused"
@@ -78,7 +78,7 @@ const band = computed(() => {
         />
         <SelectField
           v-model="scheme"
-          label="Scheme"
+          label="Zone system"
           :options="schemes"
           :message="messages.scheme"
         />
@@ -92,7 +92,7 @@ const band = computed(() => {
           v-model="form.compare"
           label="Beside it"
           :options="[{ value: '', name: 'None' }, ...schemes]"
-          hint="A second school on the same axis."
+          hint="A second zone system on the same axis."
         />
         <div class="pair">
           <TextField

@@ -19,7 +19,7 @@ useShortcuts({ list: [['Esc', 'back to the calculators']], act: { Escape: back }
 <template>
   <div class="wall-page dark-ground">
     <header>
-      <h1>{{ answer?.name ?? 'Bands' }}</h1>
+      <h1>{{ answer?.name ?? 'Zones' }}</h1>
       <p v-if="answer">
         <span class="num">{{ answer.restingBpm }}</span> at rest, maximum
         <span class="num">{{ answer.maximumBpm }}</span>

@@ -169,7 +169,7 @@ const table = () => {
         :message="messages.scheme || messages.bands"
       />
       <fieldset v-if="scheme && scheme.bands.length > 1">
-        <legend class="visually-hidden">Which of its bands</legend>
+        <legend class="visually-hidden">Which of its zones</legend>
         <TickField
           v-for="band in scheme.bands"
           :key="band.id"

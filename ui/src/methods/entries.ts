@@ -57,7 +57,7 @@ export function groups(methods: Methods): Group[] {
     },
     {
       id: 'schemes',
-      name: 'Schemes of zones',
+      name: 'Zone systems',
       entries: methods.schemes.map((row) =>
         entry(row.id, row.name, row.source, {
           figures: schemeFigures(row),

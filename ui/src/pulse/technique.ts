@@ -53,7 +53,7 @@ export const TECHNIQUES: Record<TechniqueId, Technique> = {
       'The arm lies still.',
       'Read it once it has been steady for a minute.',
     ],
-    watch: 'Cold hands, tattoos and a loose band mislead it. If in doubt, count.',
+    watch: 'Cold hands, tattoos and a loose zone mislead it. If in doubt, count.',
   },
   overnight: {
     name: 'Overnight',

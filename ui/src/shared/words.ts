@@ -74,9 +74,9 @@ export const BASES = {
 
 /** How the bands of a scheme relate. */
 export const KINDS = {
-  ladder: { name: 'Ladder', meaning: 'Each band ends where the next begins.' },
+  ladder: { name: 'Ladder', meaning: 'Each zone ends where the next begins.' },
   goals: { name: 'Goals', meaning: 'Ranges for a purpose: gaps and overlaps are meant.' },
-  points: { name: 'Single rates', meaning: 'One figure for each band.' },
+  points: { name: 'Single rates', meaning: 'One figure for each zone.' },
 } as const
 
 /** A figure, or what stands in its field. */
@@ -149,7 +149,7 @@ export const STEPS = {
   screening: 'Screening',
   pulse: 'Pulse',
   maximum: 'Maximum',
-  bands: 'Bands',
+  bands: 'Zones',
   prescription: 'Prescription',
   sessions: 'Sessions',
   progress: 'Progress',

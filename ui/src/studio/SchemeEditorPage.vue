@@ -40,7 +40,7 @@ const version = ref(0)
 const ready = ref(false)
 const problem = ref<Problem | null>(null)
 const kept = useDraft(
-  () => `scheme ${props.scheme} ${version.value}`,
+  () => `zone system ${props.scheme} ${version.value}`,
   () => ({ ...draft }),
   (typed) => Object.assign(draft, typed),
   () => saving.value,
@@ -134,9 +134,9 @@ const differing = computed(() => {
   const parts = (scheme: Parts): [string, string][] => [
     ['Name', scheme.name],
     ['When to use it', scheme.serves || 'nothing'],
-    ['Its bands are', KINDS[scheme.kind].name],
+    ['Its zones are', KINDS[scheme.kind].name],
     ['Counted in', BASES[scheme.basis].name],
-    ['Bands', schemeFigures(scheme)],
+    ['Zones', schemeFigures(scheme)],
   ]
   const mine = parts(requestOf(draft))
   return parts(theirs.value).filter(([, text], at) => text !== mine[at]![1])
@@ -150,14 +150,14 @@ function takeTheirs() {
 const at = (n: number, field: string) => messages.value[`bands[${n}].${field}`]
 
 useShortcuts({
-  list: [['Enter', 'in a field: save the scheme']],
+  list: [['Enter', 'in a field: save the zone system']],
 })
 </script>
 
 <template>
   <div class="stack">
     <div class="top">
-      <h1>{{ isNew ? 'A new scheme' : draft.name || 'A scheme' }}</h1>
+      <h1>{{ isNew ? 'A new zone system' : draft.name || 'A zone system' }}</h1>
       <RouterLink to="/studio">Back to the studio</RouterLink>
     </div>
     <ProblemNote v-if="problem" :problem="problem" @retry="begin" />
@@ -198,7 +198,12 @@ useShortcuts({
         </p>
       </section>
 
-      <form class="sheet stack" novalidate aria-label="The scheme" @submit.prevent="save(version)">
+      <form
+        class="sheet stack"
+        novalidate
+        aria-label="The zone system"
+        @submit.prevent="save(version)"
+      >
         <div class="head">
           <TextField
             ref="nameField"
@@ -217,7 +222,7 @@ useShortcuts({
         <div class="head">
           <ChoiceField
             v-model="draft.kind"
-            label="Its bands are"
+            label="Its zones are"
             :options="kinds"
             :hint="KINDS[draft.kind].meaning"
             :message="messages.kind"
@@ -232,14 +237,14 @@ useShortcuts({
         </div>
         <fieldset>
           <legend>
-            Bands, from the lowest up <span class="quiet">({{ BASES[draft.basis].unit }})</span>
+            Zones, from the lowest up <span class="quiet">({{ BASES[draft.basis].unit }})</span>
           </legend>
           <ol>
             <li v-for="(band, n) in draft.bands" :key="band.key">
               <span class="number num" aria-hidden="true">{{ n + 1 }}</span>
               <InputText
                 v-model="band.name"
-                :aria-label="`Name of band ${n + 1}`"
+                :aria-label="`Name of zone ${n + 1}`"
                 :name="`band-${n}-name`"
                 placeholder="Name"
                 autocomplete="off"
@@ -254,7 +259,7 @@ useShortcuts({
                   v-else
                   v-model="band.low"
                   class="num figure"
-                  :aria-label="`Band ${n + 1} from`"
+                  :aria-label="`Zone ${n + 1} from`"
                   :name="`band-${n}-low`"
                   inputmode="decimal"
                   autocomplete="off"
@@ -266,7 +271,7 @@ useShortcuts({
               <InputText
                 v-model="band.high"
                 class="num figure"
-                :aria-label="draft.kind === 'points' ? `Rate ${n + 1}` : `Band ${n + 1} to`"
+                :aria-label="draft.kind === 'points' ? `Rate ${n + 1}` : `Zone ${n + 1} to`"
                 :name="`band-${n}-high`"
                 inputmode="decimal"
                 autocomplete="off"
@@ -276,7 +281,7 @@ useShortcuts({
               <button
                 type="button"
                 class="link"
-                :aria-label="`Leave band ${n + 1} out`"
+                :aria-label="`Leave zone ${n + 1} out`"
                 @click="draft.bands.splice(n, 1)"
               >
                 leave out
@@ -298,7 +303,7 @@ useShortcuts({
         <p v-if="general && !theirs" class="fault" role="alert">{{ general }}</p>
         <div class="ways">
           <Button type="submit" label="Save" :loading="saving" />
-          <Button label="Add a band" outlined @click="addBand(draft)" />
+          <Button label="Add a zone" outlined @click="addBand(draft)" />
         </div>
       </form>
     </template>

@@ -119,7 +119,7 @@ async function read(event: Event) {
 }
 
 useShortcuts({
-  list: [['Enter', 'on a scheme: open it']],
+  list: [['Enter', 'on a zone system: open it']],
 })
 </script>
 
@@ -130,11 +130,11 @@ useShortcuts({
     <template v-else-if="data">
       <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
       <section class="sheet stack" aria-labelledby="bands-title">
-        <h2 id="bands-title">Bands that everyone is shown</h2>
+        <h2 id="bands-title">Zones that everyone is shown</h2>
         <div class="pair">
           <SelectField
             :model-value="data.studio"
-            label="The studio's scheme"
+            label="The studio's zone system"
             :options="all.map(({ id, name }) => ({ value: id, name }))"
             hint="A client may be given another on their own page."
             @update:model-value="choose($event, data.rpeFamily)"
@@ -154,7 +154,7 @@ useShortcuts({
           :model-value="data.rpeFamily"
           label="Which 0–10 scale you use"
           :options="families"
-          hint="Schools mix two kinds. Every page and card converts to the one chosen here."
+          hint="Zone systems mix two kinds. Every page and card converts to the one chosen here."
           @update:model-value="choose(data!.studio, $event as RpeFamily)"
         />
         <div class="scroll" tabindex="0" role="region" aria-label="Levels on both scales">
@@ -190,9 +190,9 @@ useShortcuts({
 
       <section class="sheet stack" aria-labelledby="own-title">
         <div class="heading">
-          <h2 id="own-title">Your own schemes</h2>
+          <h2 id="own-title">Your own zone systems</h2>
           <span class="ways">
-            <Button label="New scheme" @click="router.push('/studio/schemes/new')" />
+            <Button label="New zone system" @click="router.push('/studio/schemes/new')" />
             <Button label="From a file" outlined @click="picker?.click()" />
             <input
               ref="picker"
@@ -200,7 +200,7 @@ useShortcuts({
               accept=".json,application/json"
               class="visually-hidden"
               tabindex="-1"
-              aria-label="Scheme file"
+              aria-label="Zone system file"
               @change="read"
             />
           </span>
@@ -237,14 +237,14 @@ useShortcuts({
           </li>
         </ul>
         <p v-else class="quiet">
-          None yet. Begin a new one, copy a school below and change it, or bring a file.
+          None yet. Begin a new one, copy a zone system below and change it, or bring a file.
         </p>
       </section>
 
       <OutlineShelf />
 
       <section class="sheet" aria-labelledby="shipped-title">
-        <h2 id="shipped-title">Schools that ship</h2>
+        <h2 id="shipped-title">Zone systems that ship</h2>
         <ul class="schemes">
           <li v-for="scheme in shipped" :key="scheme.id">
             <MethodLink :to="scheme.id" class="name">{{ scheme.name }}</MethodLink>

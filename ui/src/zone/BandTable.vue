@@ -44,11 +44,11 @@ const reasons = computed(() => {
 </script>
 
 <template>
-  <div class="scroll" tabindex="0" role="region" aria-label="What each band is">
+  <div class="scroll" tabindex="0" role="region" aria-label="What each zone is">
     <table>
       <thead>
         <tr>
-          <th scope="col">band</th>
+          <th scope="col">zone</th>
           <th scope="col">bpm</th>
           <th scope="col" class="edge"><MethodLink to="edge-error">edge ±</MethodLink></th>
           <th scope="col"><MethodLink to="count-card">in 10 s</MethodLink></th>

@@ -50,8 +50,8 @@ const { save: choose, general: fault } = useSave(
     undo: ({ choiceId }, whose, scheme) => ({
       said:
         scheme === null
-          ? `${first.value} is shown the studio's bands again.`
-          : `${first.value}'s bands are shown as ${nameOf(scheme)}.`,
+          ? `${first.value} is shown the studio's zones again.`
+          : `${first.value}'s zones are shown as ${nameOf(scheme)}.`,
       back: async () => choiceId && undoRecord(whose, 'scheme-choices', choiceId),
     }),
     saved() {
@@ -91,14 +91,14 @@ const toPrescription = (low?: number, high?: number) => ({
     <section v-if="problem?.findings.length && asked" class="sheet stack none">
       <h2>{{ nameOf(asked) }} needs more than is known</h2>
       <Findings :findings="problem.findings" />
-      <p>Enter the two rates below, or look at another school.</p>
+      <p>Enter the two rates below, or look at another zone system.</p>
       <div>
-        <Button label="Back to the bands in use" outlined @click="asked = ''" />
+        <Button label="Back to the zones in use" outlined @click="asked = ''" />
       </div>
     </section>
     <ProblemNote v-else-if="problem" :problem="problem" @retry="fetchBands" />
     <section v-else-if="data && !data.zones" class="sheet stack none">
-      <h2>No bands by rate</h2>
+      <h2>No zones by rate</h2>
       <Findings :findings="data.findings" />
       <p v-for="finding in data.findings" :key="finding.code">{{ finding.because }}</p>
       <div>
@@ -165,7 +165,7 @@ const toPrescription = (low?: number, high?: number) => ({
             :options="all"
             option-label="name"
             option-value="id"
-            aria-label="School of bands"
+            aria-label="Zone system"
             class="school"
           >
             <template #option="{ option }">
@@ -177,7 +177,7 @@ const toPrescription = (low?: number, high?: number) => ({
             </template>
           </Select>
           <span class="serves">
-            <h2>what each band is</h2>
+            <h2>what each zone is</h2>
             <MethodLink :to="data.zones.scheme" class="quiet small">{{
               data.zones.serves || 'No note.'
             }}</MethodLink>
@@ -192,7 +192,7 @@ const toPrescription = (low?: number, high?: number) => ({
               Back to the studio's, {{ nameOf(data.choice.studio) }}
             </button>
             <Button
-              label="All schools side by side"
+              label="All zone systems side by side"
               outlined
               @click="router.push({ path: `/clients/${id}/bands/schools`, query: { mode } })"
             />
@@ -213,7 +213,7 @@ const toPrescription = (low?: number, high?: number) => ({
         />
       </section>
     </template>
-    <p v-else class="quiet" role="status">Working out the bands…</p>
+    <p v-else class="quiet" role="status">Working out the zones…</p>
     <ThresholdsSheet v-if="data?.zones || (problem && asked)" :mode="mode" @changed="fetchBands" />
   </div>
 </template>

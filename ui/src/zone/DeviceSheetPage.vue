@@ -49,7 +49,7 @@ const print = () => window.print()
     </div>
     <form class="pick no-print" novalidate @submit.prevent>
       <SelectField v-model="mode" label="What they do" :options="options(MODES)" />
-      <SelectField v-model="shown" label="Bands" :options="schemes" />
+      <SelectField v-model="shown" label="Zones" :options="schemes" />
     </form>
     <section v-if="problem?.findings.length" class="sheet stack refused">
       <h1>No values for a device</h1>
@@ -117,7 +117,7 @@ const print = () => window.print()
           >Nothing above <b class="num">{{ data.capBpm }}</b>, whatever the device says.</template
         >
         <template v-if="left">
-          A band marked “not to be trained in” is there so that the device can show it.</template
+          A zone marked “not to be trained in” is there so that the device can show it.</template
         >
       </p>
       <footer>

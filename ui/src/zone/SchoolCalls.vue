@@ -28,15 +28,15 @@ const called = computed(() =>
 </script>
 
 <template>
-  <section class="sheet" aria-label="What each school calls it">
-    <h2>What each school calls {{ asked.name.toLowerCase() }}</h2>
-    <div class="scroll" tabindex="0" role="region" aria-label="What each school calls it">
+  <section class="sheet" aria-label="What each zone system calls it">
+    <h2>What each zone system calls {{ asked.name.toLowerCase() }}</h2>
+    <div class="scroll" tabindex="0" role="region" aria-label="What each zone system calls it">
       <table>
         <thead>
           <tr>
-            <th scope="col">school</th>
+            <th scope="col">zone system</th>
             <th scope="col" class="basis">counts in</th>
-            <th scope="col">band</th>
+            <th scope="col">zone</th>
             <th scope="col">bpm</th>
             <th scope="col">class</th>
             <th v-if="prescribe" scope="col" class="no-print">prescribe</th>

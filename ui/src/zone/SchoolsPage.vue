@@ -27,8 +27,8 @@ const toPrescription = (low: number, high: number) => ({
 <template>
   <div class="stack">
     <div class="top">
-      <h2>Every school, side by side</h2>
-      <RouterLink :to="`/clients/${id}/bands`" class="no-print">Back to the bands</RouterLink>
+      <h2>Every zone system, side by side</h2>
+      <RouterLink :to="`/clients/${id}/bands`" class="no-print">Back to the zones</RouterLink>
       <Select
         v-model="mode"
         class="no-print"
@@ -39,13 +39,13 @@ const toPrescription = (low: number, high: number) => ({
       />
     </div>
     <section v-if="problem?.findings.length" class="sheet stack none">
-      <h2>No bands by rate, in no school</h2>
+      <h2>No zones by rate, in no zone system</h2>
       <Findings :findings="problem.findings" />
       <p>{{ problem.findings[0]!.because }}</p>
     </section>
     <ProblemNote v-else-if="problem" :problem="problem" @retry="load(id, mode)" />
     <SchoolsSheet v-else-if="data" :schools="data" :prescribe="toPrescription" />
-    <p v-else class="quiet" role="status">Working out every school…</p>
+    <p v-else class="quiet" role="status">Working out every zone system…</p>
   </div>
 </template>
 

@@ -75,8 +75,8 @@ const stretch = computed(() =>
 </script>
 
 <template>
-  <section class="sheet stack" aria-label="Every school on one axis">
-    <Choices v-model="at" :options="goals" aria-label="What the schools are asked about" />
+  <section class="sheet stack" aria-label="Every zone system on one axis">
+    <Choices v-model="at" :options="goals" aria-label="What the zone systems are asked about" />
     <Ruler v-model:cursor="cursor" :rows="rows" :mark="mark" beside />
     <div class="said">
       <p v-if="stretch" class="at" data-said="cursor">
@@ -109,7 +109,7 @@ const stretch = computed(() =>
       <p>
         <b>Over the whole span.</b> {{ schools.summary }}
         <MethodLink to="guideline-classes" class="small"
-          >Compared by the class that the middle of each band falls into.</MethodLink
+          >Compared by the class that the middle of each zone falls into.</MethodLink
         >
       </p>
       <p v-if="schools.ceilingBpm !== null || schools.shown.capBpm !== null" class="quiet">
@@ -121,7 +121,7 @@ const stretch = computed(() =>
         ><template v-if="schools.ceilingBpm !== null"
           >above <span class="num">{{ schools.ceilingBpm }}</span>, where vigorous work
           begins</template
-        >: it is shown as each school has it, and not prescribed.
+        >: it is shown as each zone system has it, and not prescribed.
       </p>
       <p v-for="school in schools.without" :key="school.scheme" class="quiet">
         <MethodLink :to="school.scheme">{{ school.name }}</MethodLink> is left out: it counts from

@@ -70,8 +70,8 @@ const used = computed(() => data.value?.thresholds.find((each) => each.id === da
       </summary>
       <div class="stack inner">
         <p class="quiet small">
-          The last rate of comfortable talk and the first rate without any. Schools that count from
-          thresholds need both, in the same mode.
+          The last rate of comfortable talk and the first rate without any. Zone systems that count
+          from thresholds need both, in the same mode.
         </p>
         <Findings
           v-if="data?.finding && data.finding.code !== 'thresholds-missing'"

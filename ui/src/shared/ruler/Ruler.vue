@@ -139,7 +139,7 @@ function percentAt(clientX: number) {
 useShortcuts({
   list: [
     ['← →', 'on the ruler: move the cursor by 1 bpm'],
-    ['Shift ← →', 'to the next edge of a band'],
+    ['Shift ← →', 'to the next edge of a zone'],
     ['Page ↑ ↓', 'by 10 bpm'],
     ['Home End', 'to rest, to maximum'],
   ],

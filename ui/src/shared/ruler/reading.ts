@@ -8,7 +8,7 @@ export function readingAt(zones: Zones, bpm: number) {
   const reading = zones.readings[bpm - zones.restingBpm]
   if (!reading) return null
   const names = zones.bands.filter((band) => holds(band, bpm)).map((band) => band.name)
-  return { ...reading, names, name: names.join(' and ') || 'outside its bands' }
+  return { ...reading, names, name: names.join(' and ') || 'outside its zones' }
 }
 
 /** What one row says at the cursor. */

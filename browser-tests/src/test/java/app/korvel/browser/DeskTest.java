@@ -112,7 +112,7 @@ class DeskTest {
     desk.sees("12 is outside the accepted range. Accepted: a whole number from 25 to 150 bpm.");
     desk.soon(() -> assertThat(desk.one(".figures").getDomAttribute("class")).contains("behind"));
     desk.type("rest", "150");
-    desk.sees("A reserve of 26 bpm is too small to steer by.");
+    desk.sees("A reserve of 26 bpm is too small to prescribe from.");
     desk.type("rest", "64");
     desk.type("low", "80");
     desk.sees("70 is under low (80).");
@@ -190,7 +190,7 @@ class DeskTest {
   @Test
   void aClientsNumbersOpenOnTheDesk() {
     desk.openClient("Yara", "bands");
-    desk.sees("what each band is");
+    desk.sees("what each zone is");
     String phrases =
         desk.texts("tbody tr").stream()
             .filter(row -> row.contains("Phrases"))

@@ -70,7 +70,7 @@ class JudgementTest {
     desk.openClient("Tomasz", "prescription");
     desk.sees("Start at 65–80 % of reserve, 40 min, 4 days a week.");
     desk.click("input[value=general-fitness]");
-    desk.sees("Held at the goal's own 50–70 %.");
+    desk.sees("Limited to the goal's own 50–70 %.");
     desk.click("input[value=competition]");
     desk.sees("Start at 65–80 % of reserve, 40 min, 4 days a week.");
     assertThat(desk.reads("not allowed yet")).isFalse();

@@ -25,7 +25,7 @@ class KeyboardTest {
     desk.keys(Keys.ARROW_DOWN);
     desk.soon(() -> assertThat(desk.focused()).isEqualTo("Yara Fonotele"));
     desk.keys(Keys.ENTER);
-    desk.sees("what each band is");
+    desk.sees("what each zone is");
 
     desk.tabTo("Pulse");
     desk.keys(Keys.ENTER);
@@ -98,7 +98,7 @@ class KeyboardTest {
     desk.keys("]");
     desk.sees("is the default.");
     desk.keys("]");
-    desk.sees("what each band is");
+    desk.sees("what each zone is");
     desk.keys("[");
     desk.sees("is the default.");
     desk.keys("5");
@@ -134,7 +134,7 @@ class KeyboardTest {
   @Test
   void questionMarkListsTheKeysOfTheScreen() {
     desk.openClient("Ines", "bands");
-    desk.sees("what each band is");
+    desk.sees("what each zone is");
     desk.keys("?");
     desk.sees("Keys on this screen");
     desk.sees("move the cursor by 1 bpm");

@@ -337,7 +337,7 @@ class LogTest {
     desk.sees("Minutes by level, week by week");
     desk.soon(() -> assertThat(desk.texts(".figures dd").get(0)).matches("\\d+ of \\d+, \\d+ %"));
     desk.sees("Resting not changed");
-    desk.sees("Effort at the same target");
+    desk.sees("RPE at the same target");
     desk.catchFiles();
     desk.press("CSV");
     assertThat(desk.caught("minutes by level.csv"))

@@ -81,7 +81,7 @@ class MaximumTest {
         () -> assertThat(desk.one("input[name=bpm]").getDomProperty("value")).isEqualTo("178"));
     desk.soon(
         () -> assertThat(desk.one("input[name=note]").getDomProperty("value")).contains(".csv"));
-    desk.press("Leave it");
+    desk.press("Cancel");
     desk.await(() -> desk.all("input[name=bpm]").isEmpty());
     assertThat(desk.reads("Measured, walk or run")).isFalse();
   }

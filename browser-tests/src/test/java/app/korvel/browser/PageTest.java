@@ -94,18 +94,18 @@ class PageTest {
   @Test
   void undoBelongsToItsPageAndSaysWhatItDid() {
     desk.openClient("Marguerite", "bands");
-    desk.sees("what each band is");
+    desk.sees("what each zone is");
     key("u");
     desk.sees("There is nothing left to undo.");
     desk.click(".school");
     desk.press("Fifths of maximum");
     desk.press("Use it for Marguerite");
-    desk.sees("Marguerite's bands are shown as Fifths of maximum.");
+    desk.sees("Marguerite's zones are shown as Fifths of maximum.");
     desk.press("Today\n1");
     desk.sees("Count them together");
     key("u");
     desk.await(() -> desk.driver().getCurrentUrl().endsWith("/bands"));
-    desk.sees("Undone: Marguerite's bands are shown as Fifths of maximum.");
+    desk.sees("Undone: Marguerite's zones are shown as Fifths of maximum.");
     desk.sees("could sing a verse");
     key("u");
     desk.sees("There is nothing left to undo.");

@@ -152,7 +152,7 @@ class ProgrammeTest {
     // By keys: a day on, which is not one of theirs.
     String first = desk.one(".session.on").getDomAttribute("aria-label");
     desk.one(".session.on").sendKeys(Keys.chord(Keys.ALT, Keys.ARROW_RIGHT));
-    desk.sees("is not a day they have.");
+    desk.sees("is not an available day.");
     desk.sees("is moved to");
     assertThat(desk.one(".session.on").getDomAttribute("aria-label"))
         .isNotEqualTo(first)
@@ -188,7 +188,7 @@ class ProgrammeTest {
         .moveToElement(empty)
         .release()
         .perform();
-    desk.sees("is not a day they have.");
+    desk.sees("is not an available day.");
     desk.press("Undo");
     desk.sees("Every week meets the guidelines.");
 

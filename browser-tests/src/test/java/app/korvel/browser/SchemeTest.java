@@ -29,7 +29,7 @@ class SchemeTest {
   @Test
   void everySchoolSaysWhatItCallsTheRateAndTheGoal() {
     desk.openClient("Ines", "bands");
-    desk.press("All schools side by side");
+    desk.press("All zone systems side by side");
     desk.sees("Measured thresholds is left out");
     desk.soon(
         () ->
@@ -67,7 +67,7 @@ class SchemeTest {
   void aSchoolIsChosenForAClientAndTakenBack() {
     desk.openClient("Ines", "bands");
     desk.sees("could sing a verse");
-    desk.choose("School of bands", "Fifths of maximum");
+    desk.choose("Zone system", "Fifths of maximum");
     desk.await(() -> desk.texts("tbody").toString().contains("Third fifth 123–140"));
     desk.press("Use it for Ines");
     desk.sees("Back to the studio's, Voice ladder");
@@ -86,7 +86,7 @@ class SchemeTest {
   void aSchemeIsMadeByKeyboardAndWhatIsWrongIsSaidInItsPlace() {
     desk.open("/studio");
     desk.sees("Sea wall");
-    desk.tabTo("New scheme");
+    desk.tabTo("New zone system");
     desk.keys(Keys.ENTER);
     desk.await(() -> desk.focused().equals("Name"));
     desk.keys("Ship's stairs");
@@ -128,16 +128,16 @@ class SchemeTest {
     Path hostile = Files.writeString(folder.resolve("hostile.json"), "[".repeat(50_000));
     Path endless = Files.writeString(folder.resolve("long.json"), " ".repeat(3_000_000));
     desk.open("/studio");
-    desk.sees("Your own schemes");
+    desk.sees("Your own zone systems");
     desk.one("input[type=file]").sendKeys(bad.toString());
     desk.sees("bad.json was not taken; nothing was changed.");
-    desk.sees("bands[1].low overlaps “Row”. Accepted: 60, or bands declared as goals.");
+    desk.sees("bands[1].low overlaps “Row”. Accepted: 60, or zones declared as goals.");
     desk.one("input[type=file]").sendKeys(hostile.toString());
     desk.sees("nested too deep, or a value too long");
     desk.one("input[type=file]").sendKeys(endless.toString());
-    desk.sees("Accepted: a scheme file of up to 64 KiB.");
+    desk.sees("Accepted: a zone system file of up to 64 KiB.");
     desk.one("input[type=file]").sendKeys(good.toString());
-    desk.sees("A new scheme");
+    desk.sees("A new zone system");
     desk.await(() -> "Sail".equals(desk.one("input[name=band-1-name]").getDomProperty("value")));
     desk.await(() -> desk.texts(".ruler .word").toString().contains("Sail"));
   }
@@ -153,7 +153,7 @@ class SchemeTest {
     desk.await(() -> desk.all("input[name=serves]").size() == 1);
     desk.type("serves", "Their words.");
     desk.press("Save");
-    desk.sees("Your own schemes");
+    desk.sees("Your own zone systems");
     desk.driver().close();
     desk.driver().switchTo().window(first);
     desk.type("serves", "My words.");
@@ -164,7 +164,7 @@ class SchemeTest {
             assertThat(desk.one("input[name=serves]").getDomProperty("value"))
                 .isEqualTo("My words."));
     desk.press("Save mine over it");
-    desk.sees("Your own schemes");
+    desk.sees("Your own zone systems");
   }
 
   /** Moderate is 5 to 6 on a linear scale, wherever effort of 10 is said. */

@@ -153,7 +153,7 @@ class SheetTest {
     List<String> lines = lines("bands.csv");
     assertThat(lines.get(0))
         .isEqualTo(
-            "band,\"bpm, from\",\"bpm, to\",edge ±,\"in 10 s, from\",\"in 10 s, to\","
+            "zone,\"bpm, from\",\"bpm, to\",edge ±,\"in 10 s, from\",\"in 10 s, to\","
                 + "\"in 15 s, from\",\"in 15 s, to\",\"RPE 6–20, from\",\"RPE 6–20, to\","
                 + "\"RPE 0–10, from\",\"RPE 0–10, to\",how it sounds");
     // 40 and 60 % of 113 over 63: 108.2 and 130.8.

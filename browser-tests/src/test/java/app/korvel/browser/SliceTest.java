@@ -39,7 +39,7 @@ class SliceTest {
     desk.await(() -> desk.all("a.name").size() == 1);
     desk.soon(() -> assertThat(desk.one("a.name").getText()).isEqualTo("Ines Okafor-Lund"));
     desk.keys(Keys.ENTER);
-    desk.sees("what each band is");
+    desk.sees("what each zone is");
     desk.soon(() -> assertThat(desk.one("h1").getText()).isEqualTo("Ines Okafor-Lund"));
   }
 

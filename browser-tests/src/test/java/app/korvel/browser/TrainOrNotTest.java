@@ -215,7 +215,7 @@ class TrainOrNotTest {
     desk.await(() -> desk.focused().equals("Pulse now"));
     desk.keys(desk.one("text.usual").getText());
     desk.sees("Not yet: measure glucose first.");
-    desk.sees("Not yet: not without sugar.");
+    desk.sees("Not yet: the client must carry sugar.");
     desk.type("glucose", "36");
     desk.sees("36 is outside the accepted range. Accepted: 1 to 35 mmol/L.");
     desk.soon(

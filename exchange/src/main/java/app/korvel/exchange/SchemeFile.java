@@ -42,7 +42,7 @@ public final class SchemeFile {
   /** What the field {@code version} says. */
   public static final int VERSION = 1;
 
-  private static final String WHOLE = "a scheme file, as docs/scheme-file.md describes it";
+  private static final String WHOLE = "a zone system file, as docs/scheme-file.md describes it";
   private static final List<String> FIELDS =
       List.of("format", "version", "name", "kind", "basis", "serves", "bands");
   private static final List<String> BAND_FIELDS = List.of("name", "low", "high");
@@ -154,14 +154,14 @@ public final class SchemeFile {
   private List<Row> rows(JsonNode bands) {
     List<Row> rows = new ArrayList<>();
     if (bands == null || !bands.isArray()) {
-      fault("bands", bands == null ? "is missing" : "is not a list", "a list of bands");
+      fault("bands", bands == null ? "is missing" : "is not a list", "a list of zones");
       return rows;
     }
     for (int i = 0; i < bands.size(); i++) {
       String under = "bands[" + i + "].";
       JsonNode band = bands.get(i);
       if (!band.isObject()) {
-        fault("bands[" + i + "]", "is not a band", "an object with name, low and high");
+        fault("bands[" + i + "]", "is not a zone", "an object with name, low and high");
         continue;
       }
       onlyThese(band, under, BAND_FIELDS);
@@ -182,7 +182,7 @@ public final class SchemeFile {
             name ->
                 fault(
                     under + shortened(name),
-                    "is not a field of a scheme file",
+                    "is not a field of a zone system file",
                     String.join(", ", known)));
   }
 

@@ -89,7 +89,7 @@ class SchemeFileTest {
         "\"high\": 70 | \"high\": \"70\" | bands[1].high: is not a number",
         "\"high\": 70 | \"high\": 111 | bands[1].high: 111 is outside the accepted range",
         "\"high\": 70 | \"high\": null | bands[1].high: is not a number",
-        "\"high\": 70 | \"top\": 70 | bands[1].top: is not a field of a scheme file",
+        "\"high\": 70 | \"top\": 70 | bands[1].top: is not a field of a zone system file",
         "\"low\": 42.5, \"high\": 70 | \"low\": 50, \"high\": 70 | bands[1].low: leaves a gap after “Stroll”",
         "\"name\": \"March\" | \"name\": \"Stroll\" | bands[1].name: stands twice",
         "\"high\": 70 | \"high\": 1e999999999 | bands[1].high: it is outside the accepted range",
@@ -134,7 +134,7 @@ class SchemeFileTest {
   void manyBandsAreCountedAndNotWorkedThrough() {
     String bands = "{\"name\": \"x\", \"low\": 1, \"high\": 2},".repeat(13);
     assertThat(faults(SOUND.replace("{\"name\": \"Stroll\"", bands + "{\"name\": \"Stroll\"")))
-        .contains("bands: has 15 bands");
+        .contains("bands: has 15 zones");
   }
 
   /** Whatever is done to a file: it is read, or refused as a value; never anything else. */

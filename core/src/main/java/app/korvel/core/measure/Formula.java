@@ -82,13 +82,13 @@ public enum Formula {
       "Rate at a share of reserve",
       "bpm = resting + share × reserve",
       "see “How sure an edge is”",
-      "Targets and bands by reserve, the default.",
+      "Targets and zones by reserve, the default.",
       Source.KARVONEN),
   RATE_OF_MAXIMUM(
       "Rate at a share of maximum",
       "bpm = share × maximum",
       "share × the maximum's ±",
-      "Targets and bands by maximum, where no resting pulse is at hand.",
+      "Targets and zones by maximum, where no resting pulse is at hand.",
       Source.PRACTICE),
   RATE_ABOVE_RESTING(
       "Rate above rest",
@@ -100,7 +100,7 @@ public enum Formula {
       "Rate by measured thresholds",
       "bpm = share × the upper threshold; or a threshold as it was measured",
       "share × 3, as far as such a rate strays from day to day",
-      "Bands by a talk-step test or a laboratory: no equation stands behind them.",
+      "Zones by a talk-step test or a laboratory: no equation stands behind them.",
       Source.TALK),
   EDGE_ERROR(
       "How sure an edge is",

@@ -43,7 +43,7 @@ public enum Limit {
   /** A measured rate by its number: 0 rest, 1 and 2 the thresholds, 3 the maximum. */
   MEASURED_RATE(0, 3, "measured rate"),
   /** Bands of a studio's own scheme. */
-  SCHEME_BANDS(2, 13, "bands"),
+  SCHEME_BANDS(2, 13, "zones"),
   /** Ranges of a class chart. */
   CHART_RANGES(1, 6, "ranges"),
   /** How many years lie between two rows of a class chart. */

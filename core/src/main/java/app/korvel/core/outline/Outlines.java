@@ -94,7 +94,7 @@ public final class Outlines {
           ship(
               "three-rungs",
               "Three rungs",
-              "A band harder every ten minutes.",
+              "A zone harder every ten minutes.",
               Block.once(work(10, 30, 40)),
               Block.once(work(10, 40, 60)),
               Block.once(work(10, 60, 75))),

@@ -357,7 +357,7 @@ public record Prescription(
                   + (maximumBpm - resting.bpm())
                   + " bpm; under "
                   + Reserve.SMALLEST
-                  + " the bands are narrower than the error of a count."));
+                  + " the zones are narrower than the error of a count."));
       return Optional.empty();
     }
     return Optional.of(

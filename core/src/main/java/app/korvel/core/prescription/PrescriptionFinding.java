@@ -77,13 +77,13 @@ public enum PrescriptionFinding implements FindingKind {
   START_CAUTIOUS(
       INFO,
       "The cautious start: 30–40 %% for up to {CAUTIOUS_WEEKS} weeks, then moderate.",
-      "Light work still trains a newcomer, and fewer give up. The other school starts at 40–50 %%"
+      "Light work still trains a newcomer, and fewer give up. The other approach starts at 40–50 %%"
           + " at once; the choice is yours.",
       Source.GARBER),
   START_GUIDELINE(
       INFO,
       "The guideline start: 40–50 %% at once.",
-      "Moderate work from the first week. The cautious school stays at 30–40 %% for up to {CAUTIOUS_WEEKS} weeks;"
+      "Moderate work from the first week. The cautious approach stays at 30–40 %% for up to {CAUTIOUS_WEEKS} weeks;"
           + " the choice is yours.",
       Source.GARBER),
   START_HELD_BY_GOAL(

@@ -20,7 +20,7 @@ public enum Context {
   IRREGULAR_RHYTHM(
       person -> person.has(Condition.IRREGULAR_RHYTHM) || person.has(Condition.PACEMAKER),
       "Uneven rhythm or pacemaker: no rate",
-      "Pulse counts and bands are unreliable: RPE and talk only; count a full minute if counting"
+      "Pulse counts and zones are unreliable: RPE and talk only; count a full minute if counting"
           + " at all.",
       NONE.steerBy(Steering.EFFORT_AND_TALK_ONLY)),
   DEFIBRILLATOR(

@@ -139,7 +139,7 @@ public record ClassChart(
       throw InvalidValueException.of(
           "scheme",
           "“" + scheme.name() + "” does not count in percent of maximum",
-          "a scheme on maximum, or ranges of your own");
+          "a zone system on maximum, or ranges of your own");
     }
     if (!WINDOWS.contains(window)) {
       throw InvalidValueException.of(
@@ -148,7 +148,7 @@ public record ClassChart(
     List<String> known = scheme.bands().stream().map(Band::id).toList();
     if (!known.containsAll(bandIds)) {
       throw InvalidValueException.of(
-          "bands", "names one that this scheme does not have", String.join(", ", known));
+          "bands", "names one that this zone system does not have", String.join(", ", known));
     }
     List<Integer> shown =
         IntStream.range(0, scheme.bands().size())

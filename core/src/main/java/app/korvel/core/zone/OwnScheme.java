@@ -72,12 +72,12 @@ public record OwnScheme(String name, Kind kind, Basis basis, String serves, List
       faults.add(
           new Fault(
               "basis",
-              "is not one that a studio's own scheme counts in",
+              "is not one that a studio's own zone system counts in",
               Basis.OF_OWN_SCHEMES.stream().map(Basis::words).collect(Collectors.joining(", "))));
     }
     if (!Limit.SCHEME_BANDS.accepts(bands.size())) {
       faults.add(
-          new Fault("bands", "has " + bands.size() + " bands", Limit.SCHEME_BANDS.accepted()));
+          new Fault("bands", "has " + bands.size() + " zones", Limit.SCHEME_BANDS.accepted()));
     }
     Set<String> names = new HashSet<>();
     boolean figures = true;
@@ -85,7 +85,7 @@ public record OwnScheme(String name, Kind kind, Basis basis, String serves, List
       Row row = bands.get(i);
       Texts.check(faults, place(i, "name"), row.name.strip(), 1, BAND_NAME_LENGTH);
       if (!names.add(row.name.strip().toLowerCase(Locale.ROOT))) {
-        faults.add(new Fault(place(i, "name"), "stands twice", "a name for each band"));
+        faults.add(new Fault(place(i, "name"), "stands twice", "a name for each zone"));
       }
       // Both are looked at, so that every fault is told.
       figures &=
@@ -157,14 +157,14 @@ public record OwnScheme(String name, Kind kind, Basis basis, String serves, List
           new Fault(
               place(i, "low"),
               written(row.low) + " lies out of order, after " + written(before.low),
-              "bands from the lowest up"));
+              "zones from the lowest up"));
     } else if (kind == Kind.LADDER && row.low.compareTo(before.high) != 0) {
       boolean gap = row.low.compareTo(before.high) > 0;
       faults.add(
           new Fault(
               place(i, "low"),
               (gap ? "leaves a gap after " : "overlaps ") + "“" + before.name.strip() + "”",
-              written(before.high) + ", or bands declared as goals"));
+              written(before.high) + ", or zones declared as goals"));
     }
   }
 

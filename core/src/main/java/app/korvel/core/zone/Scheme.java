@@ -103,7 +103,7 @@ public record Scheme(
     }
     throw InvalidValueException.of(
         "band",
-        "this scheme has no such band",
+        "this zone system has no such zone",
         bands.stream().map(Band::id).collect(Collectors.joining(", ")));
   }
 
@@ -129,7 +129,7 @@ public record Scheme(
             () ->
                 InvalidValueException.of(
                     "scheme",
-                    "no scheme has this id",
+                    "no zone system has this id",
                     among.stream().map(Scheme::id).collect(Collectors.joining(", "))));
   }
 }

@@ -278,7 +278,7 @@ public record Schools(
     List<Call> nothing = bySaying.remove(Set.<GuidelineClass>of());
     int saying = calls.size() - (nothing == null ? 0 : nothing.size());
     if (saying == 0) {
-      return "No school has a band here.";
+      return "No zone system has a zone here.";
     }
     List<List<Call>> groups = new ArrayList<>(bySaying.values());
     groups.sort(Comparator.comparingInt(group -> -group.size()));
@@ -286,10 +286,14 @@ public record Schools(
     if (groups.size() == 1) {
       words.append(
           saying == 1
-              ? "The one school with a band here calls it "
-              : "All " + saying + " schools with a band here call it ");
+              ? "The one zone system with a zone here calls it "
+              : "All " + saying + " zone systems with a zone here call it ");
     } else {
-      words.append(groups.get(0).size()).append(" of ").append(saying).append(" schools call it ");
+      words
+          .append(groups.get(0).size())
+          .append(" of ")
+          .append(saying)
+          .append(" zone systems call it ");
     }
     words.append(classWords(groups.get(0))).append('.');
     for (List<Call> group : groups.subList(1, groups.size())) {
@@ -301,7 +305,7 @@ public record Schools(
       appendNames(words, group);
     }
     if (nothing != null) {
-      words.append(" No band here");
+      words.append(" No zone here");
       appendNames(words, nothing);
     }
     return words.toString();

@@ -14,7 +14,7 @@ public enum ZoneFinding implements FindingKind {
   RESERVE_TOO_SMALL(
       BLOCK,
       "A reserve of %s bpm is too small to prescribe from.",
-      "Under {SMALLEST_RESERVE} bpm the bands are narrower than the error of a count. Measure again, or steer by"
+      "Under {SMALLEST_RESERVE} bpm the zones are narrower than the error of a count. Measure again, or steer by"
           + " RPE and talk.",
       Source.KORVEL),
   CAP_CUTS(
@@ -30,13 +30,13 @@ public enum ZoneFinding implements FindingKind {
   THRESHOLDS_MISSING(
       INFO,
       "No thresholds have been measured for this activity.",
-      "Bands that count from thresholds need two measured rates: the last one of comfortable talk,"
+      "Zones that count from thresholds need two measured rates: the last one of comfortable talk,"
           + " and the first one without talk.",
       Source.TALK),
   THRESHOLDS_STALE(
       CAUTION,
       "Medication that affects the heart rate changed since the thresholds were measured.",
-      "Measure them again before bands count from them.",
+      "Measure them again before zones count from them.",
       Source.PRACTICE),
   THRESHOLDS_OUTSIDE(
       CAUTION,
@@ -45,7 +45,7 @@ public enum ZoneFinding implements FindingKind {
       Source.KORVEL),
   SCHEME_IN_USE(
       BLOCK,
-      "This scheme is in use: %s.",
+      "This zone system is in use: %s.",
       "Choose another there first; then it can be put away.",
       Source.KORVEL);
 

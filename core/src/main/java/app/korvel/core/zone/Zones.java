@@ -165,7 +165,7 @@ public record Zones(
     }
     Optional<Scheme.Band> next = scheme.next(at);
     if (next.isPresent()) {
-      lines.addAll(basis.lines("Where the next band begins", next.get().low(), anchors));
+      lines.addAll(basis.lines("Where the next zone begins", next.get().low(), anchors));
       int begins = basis.rateAt(next.get().low(), anchors);
       lines.add(
           Line.of(

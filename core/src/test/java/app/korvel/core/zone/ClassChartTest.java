@@ -180,7 +180,7 @@ class ClassChartTest {
                     CountWindow.S30))
         .hasMessageContaining("no window");
     assertThatThrownBy(() -> chart(new Ages(20, 60, 5), "school-range", "nothing"))
-        .hasMessageContaining("names one that this scheme does not have");
+        .hasMessageContaining("names one that this zone system does not have");
     Scheme seven =
         new OwnScheme(
                 "Seven",

@@ -79,9 +79,9 @@ class OwnSchemeTest {
     Row[] gap = {row("A", "40", "50"), row("B", "55", "70")};
     Row[] overlap = {row("A", "40", "60"), row("B", "55", "70")};
     assertThat(faults(ladder(gap)))
-        .containsExactly("bands[1].low leaves a gap after “A” | 50, or bands declared as goals");
+        .containsExactly("bands[1].low leaves a gap after “A” | 50, or zones declared as goals");
     assertThat(faults(ladder(overlap)))
-        .containsExactly("bands[1].low overlaps “A” | 60, or bands declared as goals");
+        .containsExactly("bands[1].low overlaps “A” | 60, or zones declared as goals");
     assertThat(scheme(Kind.GOALS, Basis.RESERVE, gap).checked("id").bands()).hasSize(2);
     assertThat(scheme(Kind.GOALS, Basis.RESERVE, overlap).checked("id").bands()).hasSize(2);
   }
@@ -89,7 +89,7 @@ class OwnSchemeTest {
   @Test
   void outOfOrderIsRefusedOfEveryKind() {
     assertThat(faults(ladder(row("A", "60", "70"), row("B", "40", "60"))))
-        .containsExactly("bands[1].low 40 lies out of order, after 60 | bands from the lowest up");
+        .containsExactly("bands[1].low 40 lies out of order, after 60 | zones from the lowest up");
     assertThat(faults(ladder(row("A", "60", "50"), row("B", "50", "90"))))
         .contains("bands[0].high 50 is not above its lower edge of 60 | over 60, up to 110");
     assertThat(
@@ -109,13 +109,13 @@ class OwnSchemeTest {
   void twoToThirteenBands(int count, boolean taken) {
     List<Row> rows =
         IntStream.range(0, count)
-            .mapToObj(i -> row("Band " + i, "" + i * 7, "" + (i + 1) * 7))
+            .mapToObj(i -> row("Zone " + i, "" + i * 7, "" + (i + 1) * 7))
             .toList();
     OwnScheme scheme = new OwnScheme("Many", Kind.LADDER, Basis.RESERVE, "", rows);
     if (taken) {
       assertThat(scheme.checked("id").bands()).hasSize(count);
     } else {
-      assertThat(faults(scheme)).containsExactly("bands has " + count + " bands | 2 to 13 bands");
+      assertThat(faults(scheme)).containsExactly("bands has " + count + " zones | 2 to 13 zones");
     }
   }
 

@@ -35,8 +35,8 @@ class SchoolsTest {
     // 125 bpm is 54.5 % of reserve and 71.0 % of maximum.
     assertThat(at(125).saying().words())
         .isEqualTo(
-            "8 of 10 schools call it moderate. Moderate or vigorous: Ranges by goal. Vigorous:"
-                + " Classroom range. No band here: Three rates; One rate by fitness; Above rest.");
+            "8 of 10 zone systems call it moderate. Moderate or vigorous: Ranges by goal. Vigorous:"
+                + " Classroom range. No zone here: Three rates; One rate by fitness; Above rest.");
     assertThat(at(125).saying().calls().get(0).bands())
         .extracting(band -> band.band().name())
         .containsExactly("Talk");
@@ -76,10 +76,10 @@ class SchoolsTest {
         Schools.of(
             List.of(plain, wide), Anchors.of(WORKED), Uncertainty.USUAL, OptionalInt.empty());
     assertThat(two.over(87, 97).words())
-        .isEqualTo("1 of 2 schools call it light. Light or moderate: Wide.");
+        .isEqualTo("1 of 2 zone systems call it light. Light or moderate: Wide.");
     assertThat(two.over(87, 176).words())
         .isEqualTo(
-            "1 of 2 schools call it light or near maximal. Light or moderate or near maximal: Wide.");
+            "1 of 2 zone systems call it light or near maximal. Light or moderate or near maximal: Wide.");
   }
 
   private static Scheme own(String name, OwnScheme.Row... rows) {
@@ -101,7 +101,7 @@ class SchoolsTest {
     assertThat(one.agreements()).isEmpty();
     assertThat(one.summary()).isEqualTo("They agree nowhere.");
     assertThat(one.stretches().get(0).saying().words())
-        .isEqualTo("The one school with a band here calls it light.");
+        .isEqualTo("The one zone system with a zone here calls it light.");
     assertThat(one.stretches()).hasSize(5);
   }
 

@@ -56,7 +56,7 @@ final class WallSheetViews {
         throw InvalidValueException.of(
             "scheme",
             scheme == null ? "is missing, and ranges as well" : "stands beside ranges",
-            "a scheme on maximum, or ranges of your own");
+            "a zone system on maximum, or ranges of your own");
       }
       Scheme counted =
           ranges == null

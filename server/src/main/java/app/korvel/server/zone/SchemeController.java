@@ -97,7 +97,7 @@ class SchemeController {
   WrittenScheme read(@RequestBody byte[] file) {
     if (file.length > SchemeFile.MOST_BYTES) {
       throw new TooLargeException(
-          "The file has " + file.length + " bytes. Accepted: a scheme file of up to 64 KiB.");
+          "The file has " + file.length + " bytes. Accepted: a zone system file of up to 64 KiB.");
     }
     return WrittenScheme.of(SchemeFile.read(file));
   }

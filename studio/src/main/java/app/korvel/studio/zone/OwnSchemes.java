@@ -71,7 +71,9 @@ public record OwnSchemes(Studio studio) {
    * @throws NotFoundException when there is none
    */
   public SavedScheme saved(String id) {
-    return own().get(id).orElseThrow(() -> NotFoundException.of("No scheme has the id %s.", id));
+    return own()
+        .get(id)
+        .orElseThrow(() -> NotFoundException.of("No zone system has the id %s.", id));
   }
 
   private SchemeRepository own() {
@@ -93,7 +95,7 @@ public record OwnSchemes(Studio studio) {
                 .anyMatch(other -> other.name().equalsIgnoreCase(scheme.name()));
     if (taken) {
       throw InvalidValueException.of(
-          "name", "is the name of another scheme", "a name that no scheme has yet");
+          "name", "is the name of another zone system", "a name that no zone system has yet");
     }
   }
 
