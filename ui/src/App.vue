@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { defineAsyncComponent, ref, watch } from 'vue'
+import { defineAsyncComponent, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import UndoBar from './shared/UndoBar.vue'
 import { PLACES } from './shared/places'
@@ -14,6 +14,13 @@ const router = useRouter()
 const help = ref(false)
 const wasAsked = ref(false)
 watch(help, () => (wasAsked.value = true))
+
+const places = useTemplateRef('places')
+// On a phone the places are wider than the screen: the present one is brought into view.
+router.afterEach(async () => {
+  await nextTick()
+  places.value?.querySelector('.here')?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
+})
 
 async function find() {
   await router.push('/clients')
@@ -51,7 +58,7 @@ hearShortcuts()
         </svg>
         <span>Korvel</span>
       </RouterLink>
-      <nav aria-label="Places">
+      <nav ref="places" aria-label="Places">
         <RouterLink
           v-for="(place, at) in PLACES"
           :key="place.id"
@@ -227,12 +234,15 @@ main {
     width: 26px;
   }
 
+  /* The end fades where there is more. */
   nav {
     display: flex;
     margin-left: auto;
     min-width: 0;
     overflow-x: auto;
     scrollbar-width: none;
+    padding-right: 20px;
+    mask-image: linear-gradient(90deg, black calc(100% - 24px), transparent);
   }
 
   .foot,

@@ -89,21 +89,19 @@ describe('useAnswerTo', () => {
 
   it('has no answer where it is refused, and keeps the reasons', async () => {
     const finding = { code: 'heart-condition', message: 'Not by rate.' } as never
-    const {
-      answer,
-      refused,
-      settled: done,
-    } = inScope(() =>
-      useAnswerTo(
-        () => 1,
-        async (): Promise<number> => {
-          throw new Problem(422, 'refused', 'Refused', [], [finding])
-        },
-      ),
-    )
-    await done()
-    expect(answer.value).toBeNull()
-    expect(refused.value).toEqual([finding])
+    const typed = ref(1)
+    const ask = async (n: number) => {
+      if (n > 1) throw new Problem(422, 'refused', 'Refused', [], [finding])
+      return n
+    }
+    const sum = inScope(() => useAnswerTo(() => typed.value, ask))
+    await sum.settled()
+    expect(sum.answer.value).toBe(1)
+    typed.value = 2
+    await nextTick()
+    await sum.settled()
+    expect(sum.answer.value).toBeNull()
+    expect(sum.refused.value).toEqual([finding])
   })
 
   it('waits for a pause, but not to forget', async () => {

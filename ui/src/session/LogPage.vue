@@ -188,7 +188,7 @@ useShortcuts({
   <div class="stack">
     <header>
       <h1>Log</h1>
-      <p class="quiet">What was done, and how it felt. Enter keeps a line and goes to the next.</p>
+      <p class="quiet">What was done, and how it felt. Enter saves a line and goes to the next.</p>
       <RouterLink to="/calendar">Calendar</RouterLink>
     </header>
     <ProblemNote v-if="problem && !data" :problem="problem" @retry="load" />
@@ -283,7 +283,7 @@ useShortcuts({
                   >,
                   <span class="num">{{ figureSpan(session.aim.lowBpm, session.aim.highBpm) }}</span>
                   bpm</template
-                >, effort <span class="num">{{ effort(session.aim.rpe20, 6) }}</span>
+                >, RPE <span class="num">{{ effort(session.aim.rpe20, 6) }}</span>
               </p>
             </div>
             <button

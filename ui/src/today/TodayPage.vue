@@ -72,8 +72,8 @@ const title = computed(() => (data.value ? longWeekday(data.value.date) : ''))
       <h1>Today</h1>
       <p class="quiet">{{ title }}</p>
       <RouterLink v-if="data?.toLog" to="/log" class="to-log"
-        ><kbd aria-hidden="true">l</kbd> <span class="num">{{ data.toLog }}</span> of the last days
-        to log</RouterLink
+        ><kbd aria-hidden="true">l</kbd> <span class="num">{{ data.toLog }}</span>
+        {{ data.toLog === 1 ? 'session' : 'sessions' }} to log</RouterLink
       >
       <RouterLink v-else-if="data?.clients" to="/log" class="to-log"
         ><kbd aria-hidden="true">l</kbd> Log</RouterLink

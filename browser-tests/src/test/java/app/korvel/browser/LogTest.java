@@ -109,7 +109,7 @@ class LogTest {
     desk.soon(
         () ->
             assertThat(desk.texts(".latest li"))
-                .anyMatch(row -> row.matches(".*" + name + " \\d+ min, effort 13.*")));
+                .anyMatch(row -> row.matches(".*" + name + " \\d+ min, RPE 13.*")));
     demo.openClient("Yara", "sessions");
     desk.sees(" is over");
     String title = desk.one("#step-title").getText().replaceAll("\\s+", " ");
@@ -259,7 +259,7 @@ class LogTest {
     choose("What they did", "Swim");
     desk.type("rpe", "12");
     desk.press("Save the log");
-    desk.sees("Swim, 30 min, effort 12");
+    desk.sees("Swim, 30 min, RPE 12");
   }
 
   private void choose(String label, String option) {

@@ -85,7 +85,7 @@ class TrainOrNotTest {
         () ->
             assertThat(desk.texts(".watch li"))
                 .contains(
-                    "Heart condition: effort 14 at most, supervised",
+                    "Heart condition: RPE 14 at most, supervised",
                     "Rate-lowering medication: RPE and talk first"));
     desk.soon(() -> assertThat(desk.texts(".versions summary")).hasSize(1));
   }

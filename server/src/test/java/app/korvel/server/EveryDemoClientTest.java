@@ -127,7 +127,7 @@ class EveryDemoClientTest {
     assertThat(cases)
         .contains(
             "Heart failure: no rate targets",
-            "Heart condition: effort 14 at most, supervised",
+            "Heart condition: RPE 14 at most, supervised",
             "Rate-lowering medication: RPE and talk first",
             "Rate-raising medication: resting reads high",
             "Nitrate: carried, and known how to use",

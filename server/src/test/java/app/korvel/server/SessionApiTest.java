@@ -121,7 +121,7 @@ class SessionApiTest {
                 ",\"done\":true,\"bpm\":118,\"rpe\":12,\"voice\":\"talk\",\"note\":\"wind\""));
     assertThat(kept.status()).isEqualTo(201);
     assertThat(kept.at("/logs/0/minutes")).isEqualTo("33");
-    assertThat(kept.at("/logs/0/words")).isEqualTo("33 min, 118 counted, effort 12, Talk");
+    assertThat(kept.at("/logs/0/words")).isEqualTo("33 min, 118 counted, RPE 12, Talk");
     assertThat(open(client, 4)).isEmpty();
     assertThat(server.get(client + "/session-logs").at("/logs/0/note")).isEqualTo("wind");
   }
@@ -182,7 +182,7 @@ class SessionApiTest {
         keep(log(other, 2, start, ",\"done\":true"), log(one, 1, start, ",\"done\":true"));
     assertThat(again.status()).isEqualTo(422);
     assertThat(again.at("/findings/0/message"))
-        .isEqualTo("This session is logged: Session Tester, 30 min, effort 12.");
+        .isEqualTo("This session is logged: Session Tester, 30 min, RPE 12.");
     assertThat(server.get(other + "/session-logs").json().get("logs")).hasSize(1);
   }
 

@@ -247,7 +247,7 @@ public enum Threshold {
   OVER_65(
       "65",
       "years",
-      "From here on a longer warm-up, effort beside every number, balance work.",
+      "From here on a longer warm-up, RPE alongside every number, balance work.",
       Source.PRACTICE);
 
   private final BigDecimal value;

@@ -30,7 +30,7 @@ public enum Context {
       NONE),
   HEART_CONDITION(
       person -> person.health().heartCondition() && !person.health().heartFailure(),
-      "Heart condition: effort 14 at most, supervised",
+      "Heart condition: RPE 14 at most, supervised",
       "A clinician's limit rules; otherwise 40 to 70 % of reserve once cleared, 60 at the start,"
           + " RPE 11 to 14.",
       NONE.effortUpTo(Threshold.HEART_HIGHEST_EFFORT.whole())
@@ -47,7 +47,7 @@ public enum Context {
   RATE_RAISING(
       person -> person.takes(MedicineClass.RATE_RAISING),
       "Rate-raising medication: resting reads high",
-      "Compare like with like, and set effort beside the rate.",
+      "Compare like with like, and use RPE alongside heart rate.",
       NONE.saying(ScreeningFinding.RATE_RAISING_BESIDE)),
   NITRATE(
       person -> person.takes(MedicineClass.NITRATE),
@@ -98,7 +98,7 @@ public enum Context {
   OVER_65(
       Person::over65,
       "65 and over: longer warm-up",
-      "10 min warm-up and cool-down, effort beside every number, balance work.",
+      "10 min warm-up and cool-down, RPE alongside every number, balance work.",
       NONE.margins(Threshold.LONGER_WARM_UP, Threshold.LONGER_WARM_UP)
           .saying(ScreeningFinding.OVER_65)),
   NECK(

@@ -133,7 +133,7 @@ public record SessionLog(
     return warnings.stream().map(StopSign::words).collect(Collectors.joining("; "));
   }
 
-  /** In a few words, for example {@code 25 min, effort 12, Talk}. */
+  /** In a few words, for example {@code 25 min, RPE 12, Talk}. */
   public String words() {
     if (!done) {
       return "not done" + (warnings.isEmpty() ? "" : ", " + warningWords());
@@ -141,7 +141,7 @@ public record SessionLog(
     return Stream.of(
             Optional.of(minutes + " min"),
             rate.map(each -> each.bpm() + " " + each.kind().name().toLowerCase(Locale.ROOT)),
-            rpe20.map(each -> "effort " + each),
+            rpe20.map(each -> "RPE " + each),
             voice.map(Level::displayName),
             Optional.of(warningWords()).filter(words -> !words.isEmpty()))
         .flatMap(Optional::stream)

@@ -133,6 +133,6 @@ class SessionLogTest {
     }
     assertThat(Logs.done(TODAY, 20, 12, 120).symptoms()).isFalse();
     assertThat(Logs.warned(TODAY, StopSign.PALE).words())
-        .isEqualTo("20 min, effort 12, pale, blue lips or a cold sweat");
+        .isEqualTo("20 min, RPE 12, pale, blue lips or a cold sweat");
   }
 }

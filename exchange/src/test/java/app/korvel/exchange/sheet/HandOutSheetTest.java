@@ -33,7 +33,7 @@ class HandOutSheetTest {
                         from.plusDays(day),
                         day == 0 ? Optional.of(LocalTime.of(18, 30)) : Optional.empty(),
                         "Walk or run, 25 min",
-                        "109–120 bpm, effort 12–13"))
+                        "109–120 bpm, RPE 12–13"))
             .toList());
   }
 
@@ -61,7 +61,7 @@ class HandOutSheetTest {
     String log = pdf.pages().get(1);
     assertThat(log)
         .contains("Week 3, from 15 Jun 2026")
-        .contains("Mon 15 Jun, 18:30 Walk or run, 25 min 109–120 bpm, effort 12–13")
+        .contains("Mon 15 Jun, 18:30 Walk or run, 25 min 109–120 bpm, RPE 12–13")
         .contains("Week 6")
         .contains("besides")
         .contains(StopSigns.NOTICE);

@@ -91,7 +91,7 @@ record HandOuts(Studio studio) {
         session.at(),
         session.mode().displayName() + ", " + session.minutes() + " min",
         rates
-            ? aim.lowBpm() + "–" + aim.highBpm() + " bpm, effort " + effort
-            : "effort " + effort + ", " + aim.name());
+            ? aim.lowBpm() + "–" + aim.highBpm() + " bpm, RPE " + effort
+            : "RPE " + effort + ", " + aim.name());
   }
 }
