@@ -242,6 +242,7 @@ main {
     overflow-x: auto;
     scrollbar-width: none;
     padding-right: 20px;
+    scroll-padding-right: 24px;
     mask-image: linear-gradient(90deg, black calc(100% - 24px), transparent);
   }
 

@@ -11,6 +11,7 @@ import {
   minutes,
   monday,
   oneOf,
+  within,
   options,
   schemeFigures,
   span,
@@ -51,6 +52,13 @@ describe('figures in words', () => {
     ]
     expect(schemeFigures({ basis: 'maximum', bands })).toBe('Easy 50–60 (RPE 9–11), Race 85')
     expect(schemeFigures({ basis: 'measured', bands })).toBe('Easy, Race')
+  })
+
+  it('puts a sentence within another one, but leaves RPE as it is', () => {
+    expect(within('Rate first, checked by RPE and talk')).toBe(
+      'rate first, checked by RPE and talk',
+    )
+    expect(within('RPE and talk only')).toBe('RPE and talk only')
   })
 
   it('knows the words it is asked for, and no others', () => {

@@ -1,5 +1,14 @@
 import type { Methods } from '../api/korvel'
-import { BASES, effort, figureSpan, KINDS, MODES, schemeFigures, span } from '../shared/words'
+import {
+  BASES,
+  effort,
+  figureSpan,
+  KINDS,
+  MODES,
+  schemeFigures,
+  span,
+  within,
+} from '../shared/words'
 
 /** One entry of the list of methods, whatever table it stands in. */
 export interface Entry {
@@ -203,7 +212,7 @@ export function groups(methods: Methods): Group[] {
       entries: methods.contexts.map((row) =>
         entry(row.id, row.name, row.source, {
           figures:
-            `${row.steering.toLowerCase()}; warm-up ${row.warmUpMinutes} min` +
+            `${within(row.steering)}; warm-up ${row.warmUpMinutes} min` +
             (row.highestEffort < 20 ? `; RPE up to ${row.highestEffort} (6–20)` : ''),
           serves: row.because,
         }),

@@ -27,7 +27,7 @@ import { typed, useFieldMessages } from '../shared/fields'
 import { theStudio } from '../shared/studio'
 import OutlineStrip from '../outline/OutlineStrip.vue'
 import OutlineTable from '../outline/OutlineTable.vue'
-import { APPROACHES, effort, figureSpan, MODES, span, oneOf } from '../shared/words'
+import { APPROACHES, effort, figureSpan, MODES, span, oneOf, within } from '../shared/words'
 import ExerciseField from './ExerciseField.vue'
 import SavedVersions from './SavedVersions.vue'
 import VersionCompare from './VersionCompare.vue'
@@ -393,7 +393,7 @@ useShortcuts({
               <p class="quiet small">
                 RPE <span class="num">{{ effort(preview.rpe20, 6) }}</span> (6–20) ·
                 <span class="num">{{ effort(preview.rpe10, 0) }}</span> (0–10) ·
-                {{ preview.steeringWords.toLowerCase() }}
+                {{ within(preview.steeringWords) }}
               </p>
             </div>
           </div>

@@ -188,6 +188,10 @@ export const PAPERS = {
 
 export const CARD_SIZES = { wallet: 'Wallet', a6: 'A6', a5: 'A5' } as const
 
+/** A sentence within another one: its first letter small, unless it begins with letters like RPE. */
+export const within = (sentence: string) =>
+  /^[A-Z]{2}/.test(sentence) ? sentence : sentence.charAt(0).toLowerCase() + sentence.slice(1)
+
 /** What was said, where it is one of these words. */
 export const oneOf = <K extends string>(words: Record<K, unknown>, said: unknown): K | undefined =>
   typeof said === 'string' && Object.hasOwn(words, said) ? (said as K) : undefined
