@@ -21,13 +21,12 @@ import TickField from '../shared/TickField.vue'
 import TickList from '../shared/TickList.vue'
 import { useDraft } from '../shared/draft'
 import { typed, useFieldMessages } from '../shared/fields'
-import { useAnswer } from '../shared/answer'
+import { useAnswer, useAnswerTo } from '../shared/answer'
 import { theStudio } from '../shared/studio'
 import { day, options, OUTCOMES, POSTURES, SOURCES } from '../shared/words'
 import UsualPicture from './UsualPicture.vue'
 import { useShortcuts } from '../shared/shortcuts'
 import { useSave } from '../shared/save'
-import { useAnswerTo } from '../shared/answer'
 
 /** May they train today: the pulse now, how they feel, what their context asks, and the answer. */
 const { id, overview, refresh } = useClient()
@@ -249,7 +248,7 @@ function startAgain() {
 
 useShortcuts({
   list: [
-    ['Enter', 'in a field: keep the check-in, or go to the recount it asks for'],
+    ['Enter', 'in a field: save the check-in, or go to the recount it asks for'],
     ['Space', 'on what was told: tick it'],
   ],
 })

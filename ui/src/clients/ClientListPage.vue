@@ -20,7 +20,7 @@ const router = useRouter()
 const q = ref(String(route.query.q ?? ''))
 const archived = ref(route.query.archived === 'yes')
 const { data, problem, load } = useAnswer(clients)
-let looking = Promise.resolve()
+let looking: Promise<unknown> = Promise.resolve()
 const look = () => (looking = load(q.value, archived.value))
 
 onMounted(look)

@@ -6,7 +6,7 @@ export interface ClientInHand {
   id: Ref<string>
   overview: Ref<ClientOverview | null>
   /** To be called after anything was saved: header and path are worked out anew. */
-  refresh: () => Promise<void>
+  refresh: () => Promise<unknown>
 }
 
 export const CLIENT: InjectionKey<ClientInHand> = Symbol('client')

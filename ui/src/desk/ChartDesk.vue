@@ -11,10 +11,9 @@ import SelectField from '../shared/SelectField.vue'
 import TextField from '../shared/TextField.vue'
 import TickField from '../shared/TickField.vue'
 import { typed } from '../shared/fields'
-import { useAnswer } from '../shared/answer'
+import { useAnswer, useAnswerTo } from '../shared/answer'
 import { figureSpan, MODES, options, PAPERS } from '../shared/words'
 import { useAddress } from './desk'
-import { useAnswerTo } from '../shared/answer'
 
 /** A table for a hall: ages, maxima, and ranges in bpm and in beats to count. */
 const form = useAddress(

@@ -22,14 +22,13 @@ import Ruler from '../shared/ruler/Ruler.vue'
 import SelectField from '../shared/SelectField.vue'
 import TextField from '../shared/TextField.vue'
 import { typed, useFieldMessages } from '../shared/fields'
-import { useAnswer } from '../shared/answer'
+import { useAnswer, useAnswerTo } from '../shared/answer'
 import { theStudio } from '../shared/studio'
 import { undone } from '../shared/undo'
 import { MODES, options } from '../shared/words'
 import EffortPicture, { type EffortOf } from './EffortPicture.vue'
 import { useShortcuts } from '../shared/shortcuts'
 import { useSave } from '../shared/save'
-import { useAnswerTo } from '../shared/answer'
 import { useRecords } from '../shared/records'
 
 /** Several people, or one in several modes, at the same share of reserve; and their efforts. */
@@ -168,7 +167,7 @@ const table = () => [
 useShortcuts({
   list: [
     ['← →', 'on the ruler: move by 1 % of reserve'],
-    ['Enter', 'in a field: keep the effort'],
+    ['Enter', 'in a field: save the effort'],
   ],
 })
 </script>

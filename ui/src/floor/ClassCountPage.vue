@@ -217,7 +217,7 @@ const title = computed(() =>
 
 useShortcuts({
   list: [
-    ['0–9 Enter', 'a number: kept, and on to the next person'],
+    ['0–9 Enter', 'a number: saved, and on to the next person'],
     ['↑ ↓', 'to the person before, the person after'],
     ['Enter', 'on an empty field: leave it out and go on'],
   ],

@@ -169,7 +169,7 @@ const measuredTable = () => [
 ]
 
 useShortcuts({
-  list: [['Enter', 'in a field: keep the value, or use the equation']],
+  list: [['Enter', 'in a field: save the value, or use the equation']],
 })
 </script>
 

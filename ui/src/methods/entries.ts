@@ -1,5 +1,6 @@
 import type { Methods } from '../api/korvel'
 import {
+  capital,
   BASES,
   effort,
   figureSpan,
@@ -32,7 +33,6 @@ export interface Group {
 }
 
 const SEVERITIES = { info: 'Note', caution: 'Watch', block: 'First' }
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 function entry(id: string, name: string, source: string, rest: Partial<Entry>): Entry {
   return { id, name, source, figures: '', serves: '', population: '', error: '', ...rest }

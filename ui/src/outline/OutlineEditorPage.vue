@@ -22,7 +22,7 @@ import TextField from '../shared/TextField.vue'
 import TickField from '../shared/TickField.vue'
 import { useDraft } from '../shared/draft'
 import { useFieldMessages } from '../shared/fields'
-import { useAnswer } from '../shared/answer'
+import { useAnswer, useAnswerTo } from '../shared/answer'
 import { loadMethods, theMethods } from '../shared/methods'
 import { minutes } from '../shared/words'
 import OutlineStrip from './OutlineStrip.vue'
@@ -46,7 +46,6 @@ import {
 } from './outlineDraft'
 import { useShortcuts } from '../shared/shortcuts'
 import { useSave } from '../shared/save'
-import { useAnswerTo } from '../shared/answer'
 import ConflictNote from '../shared/ConflictNote.vue'
 
 /** An outline of the library: a strip of blocks, and at once what it comes to for somebody. */
@@ -178,7 +177,7 @@ useShortcuts({
     ['Alt ← →', 'earlier or later in the session'],
     ['Delete', 'take the step away'],
     ['Ctrl Z', 'take the last change back'],
-    ['Enter', 'in a field: keep the outline'],
+    ['Enter', 'in a field: save the outline'],
   ],
   // In a field the browser takes back what was typed.
   act: { 'Ctrl+z': takeBack },

@@ -80,8 +80,8 @@ const partsOf = (proposed: Start['parts']) => ({
 
 /** Asks where to start for a goal, at first the one named at intake, and lays the answer out in the form. */
 async function propose(approach: string | null, goal: string | null = parts.goal) {
-  await findStart(id.value, goal, approach, parts.mode)
-  if (start.value && !problem.value) Object.assign(parts, partsOf(start.value.parts))
+  const found = await findStart(id.value, goal, approach, parts.mode)
+  if (found) Object.assign(parts, partsOf(start.value!.parts))
 }
 
 /** A band of a school that was picked elsewhere: its percents of reserve come in the address. */
@@ -207,7 +207,7 @@ const notes = computed(() => [
   ...(preview.value?.findings ?? []).filter((finding) => finding.severity === 'info'),
 ])
 const faulty = computed(() => Object.keys(messages.value).length > 0)
-/** The target worked out on the desk: the working. */
+/** The working of the target, among the calculators. */
 const onDesk = computed(() => ({
   path: '/desk/target',
   query: {

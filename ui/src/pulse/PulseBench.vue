@@ -259,7 +259,7 @@ const title = computed(() =>
 )
 
 useShortcuts({
-  list: [['0–9 Enter', 'after the count: enter the beats and keep']],
+  list: [['0–9 Enter', 'after the count: enter the beats and save']],
 })
 </script>
 

@@ -175,11 +175,11 @@ const symptom = (draft: LogDraft) =>
 
 useShortcuts({
   list: [
-    ['Enter', 'in a line: keep it, and on to the next one'],
+    ['Enter', 'in a line: save it, and on to the next one'],
     ['Tab', 'to the next figure'],
     ['↑ ↓', 'the line before, the line after'],
     ['n', 'on “done”: it was not done'],
-    ['Ctrl Enter', 'keep all that are ticked'],
+    ['Ctrl Enter', 'save all that are ticked'],
   ],
 })
 </script>

@@ -17,7 +17,8 @@ export interface Answer<T, A extends unknown[]> {
   data: Ref<T | null>
   problem: Ref<Problem | null>
   loading: Ref<boolean>
-  load: (...args: A) => Promise<void>
+  /** Whether what came is what is shown now: it may fail, and a later question may have been asked. */
+  load: (...args: A) => Promise<boolean>
 }
 
 /** What a page shows, fetched when it asks for it, and anew when another day has begun. */
@@ -33,11 +34,13 @@ export function useAnswer<T, A extends unknown[]>(fetch: (...args: A) => Promise
     loading.value = true
     try {
       const answer = await fetch(...args)
-      if (!isLatest()) return
+      if (!isLatest()) return false
       data.value = answer
       problem.value = null
+      return true
     } catch (thrown) {
       if (isLatest()) problem.value = asProblem(thrown)
+      return false
     } finally {
       if (isLatest()) loading.value = false
     }

@@ -1,5 +1,6 @@
 import { ref } from 'vue'
 import { Problem } from '../api/http'
+import { capital } from './words'
 
 /** What was typed into a number field: a number if it reads as one, else the text as it stands. */
 export function typed(text: string): number | string | null {
@@ -26,7 +27,7 @@ export function useFieldMessages() {
       messages.value = Object.fromEntries(
         problem.errors.map((fault) => [
           fault.field,
-          `${fault.message[0]?.toUpperCase()}${fault.message.slice(1)}. Accepted: ${fault.accepted}.`,
+          `${capital(fault.message)}. Accepted: ${fault.accepted}.`,
         ]),
       )
       general.value = problem.errors.length ? '' : problem.message

@@ -188,6 +188,8 @@ export const PAPERS = {
 
 export const CARD_SIZES = { wallet: 'Wallet', a6: 'A6', a5: 'A5' } as const
 
+export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+
 /** A sentence within another one: its first letter small, unless it begins with letters like RPE. */
 export const within = (sentence: string) =>
   /^[A-Z]{2}/.test(sentence) ? sentence : sentence.charAt(0).toLowerCase() + sentence.slice(1)

@@ -6,14 +6,13 @@ import { cardsOf, clientNames } from '../api/korvel'
 import Findings from '../shared/Findings.vue'
 import PeoplePicker from '../shared/PeoplePicker.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
-import { useAnswer } from '../shared/answer'
+import { useAnswer, useAnswerTo } from '../shared/answer'
 import { day } from '../shared/words'
 import CardLook from './CardLook.vue'
 import SheetFrame from './SheetFrame.vue'
 import { useCardsRequest, useLook } from './cardLook'
 import { useSheet } from './useSheet'
 import { useShortcuts } from '../shared/shortcuts'
-import { useAnswerTo } from '../shared/answer'
 
 /** Everyone's latest card on as few sheets as hold them, to cut out before the class. */
 const route = useRoute()

@@ -20,12 +20,11 @@ import Ruler from '../shared/ruler/Ruler.vue'
 import TextField from '../shared/TextField.vue'
 import { useDraft } from '../shared/draft'
 import { useFieldMessages } from '../shared/fields'
-import { useAnswer } from '../shared/answer'
+import { useAnswer, useAnswerTo } from '../shared/answer'
 import { BASES, KINDS, options, schemeFigures } from '../shared/words'
 import { addBand, draftOf, emptyDraft, fromFile, requestOf, type SchemeDraft } from './draft'
 import { useShortcuts } from '../shared/shortcuts'
 import { toFirstFault, useSave } from '../shared/save'
-import { useAnswerTo } from '../shared/answer'
 import ConflictNote from '../shared/ConflictNote.vue'
 
 /** A scheme of the studio's own: its bands, and at once what they come to for one or several clients. */

@@ -7,7 +7,7 @@ import type { RulerRow } from '../shared/ruler/layout'
 import Ruler from '../shared/ruler/Ruler.vue'
 import { loadMethods, theMethods } from '../shared/methods'
 import { theStudio } from '../shared/studio'
-import { effort, FAMILIES, figureSpan } from '../shared/words'
+import { capital, effort, FAMILIES, figureSpan } from '../shared/words'
 import SchoolCalls from './SchoolCalls.vue'
 import ShiftedTargets from './ShiftedTargets.vue'
 
@@ -47,7 +47,6 @@ const crosswalk = computed(() => {
   const level = readings[(cursor.value ?? restingBpm) - restingBpm]?.level
   return level === undefined ? undefined : theMethods.value?.scales[level - 1]
 })
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 /** The one in use first: it is the one that is trained by. */
 const order = computed(() => {
