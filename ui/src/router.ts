@@ -63,12 +63,12 @@ export const router = createRouter({
         },
         {
           path: 'bands',
-          component: () => import('./zone/BandsStep.vue'),
+          component: () => import('./zone/ZonesStep.vue'),
           meta: { title: 'Zones', step: 'bands' },
         },
         {
           path: 'bands/schools',
-          component: () => import('./zone/SchoolsPage.vue'),
+          component: () => import('./zone/ZoneSystemsPage.vue'),
           meta: { title: 'Every zone system', step: 'bands' },
         },
         {
@@ -181,17 +181,19 @@ export const router = createRouter({
       props: true,
       meta: { title: 'A session outline', place: 'studio' },
     },
-    { path: '/desk', redirect: '/desk/pulse' },
+    { path: '/calculators', redirect: '/calculators/pulse' },
+    // Bookmarks from before the calculators had their name.
+    { path: '/desk/:rest(.*)*', redirect: (to) => to.fullPath.replace(/^\/desk/, '/calculators') },
     {
-      path: '/desk/bands/wall',
-      component: () => import('./desk/BandsWall.vue'),
+      path: '/calculators/bands/wall',
+      component: () => import('./calculators/ZonesWall.vue'),
       meta: { title: 'Zones on the wall', bare: true },
     },
     {
-      path: '/desk/:tool',
-      component: () => import('./desk/DeskPage.vue'),
+      path: '/calculators/:tool',
+      component: () => import('./calculators/CalculatorsPage.vue'),
       props: true,
-      meta: { title: 'Calculators', place: 'desk' },
+      meta: { title: 'Calculators', place: 'calculators' },
     },
     {
       path: '/methods',

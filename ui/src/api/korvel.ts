@@ -42,16 +42,16 @@ export type Scheme = Schemas['SchemeView']
 export type SchemeRequest = Schemas['SchemeRequest']
 export type WrittenScheme = Schemas['WrittenScheme']
 export type SchemeTrial = Schemas['SchemeTrial']
-export type Schools = Schemas['SchoolsView']
-export type School = Schemas['SchoolView']
-export type Asked = Schemas['AskedView']
+export type ZoneSystems = Schemas['ZoneSystemsView']
+export type ZoneSystem = Schemas['ZoneSystemView']
+export type PlannedLoad = Schemas['PlannedLoadView']
 export type Prescribable = Schemas['PrescribableView']
 export type ThresholdList = Schemas['ThresholdList']
 export type Shipped = Schemas['ShippedView']
 export type Thresholds = Schemas['ThresholdsView']
-export type RpeFamily = Schemas['WaysView']['rpeFamily']
+export type RpeFamily = Schemas['DisplaySettingsView']['rpeFamily']
 export type Start = Schemas['StartView']
-export type Parts = Schemas['PartsRequest']
+export type Fitt = Schemas['FittRequest']
 export type Prescription = Schemas['PrescriptionView']
 export type SavedPrescription = Schemas['SavedView']
 export type SavedPrescriptions = Schemas['SavedList']
@@ -201,9 +201,9 @@ export const keepEffort = (id: string, effort: Typed<EffortRequest>) =>
 export const bands = (id: string, scheme: string, mode: Mode) =>
   get<ClientBands>(`${client(id)}/bands?${query({ scheme, mode })}`)
 export const schools = (id: string, mode: Mode) =>
-  get<Schools>(`${client(id)}/schools?mode=${mode}`)
-export const schoolsOf = (span: Typed<Schemas['SchoolsRequest']>) =>
-  ask<Schools>('/calculator/schools', span)
+  get<ZoneSystems>(`${client(id)}/schools?mode=${mode}`)
+export const schoolsOf = (span: Typed<Schemas['ZoneSystemsRequest']>) =>
+  ask<ZoneSystems>('/calculator/schools', span)
 export const chooseScheme = (id: string, scheme: string | null) =>
   put<Schemas['ChosenView']>(`${client(id)}/scheme`, { scheme })
 
@@ -229,7 +229,7 @@ export const readScheme = (file: Blob) => postFile<WrittenScheme>('/schemes/read
 export const tryScheme = (written: Typed<Schemas['SchemeRequest']>, clients: string[]) =>
   ask<SchemeTrial>('/schemes/trial', { scheme: written, clients })
 export const chooseWays = (version: number, scheme: string, rpeFamily: RpeFamily) =>
-  put<Schemas['WaysView']>('/studio/ways', { version, scheme, rpeFamily })
+  put<Schemas['DisplaySettingsView']>('/studio/ways', { version, scheme, rpeFamily })
 
 /** Where to start; without a goal, for the one named at intake. */
 export const start = (id: string, goal: string | null, approach: string | null, mode: Mode) =>
@@ -238,10 +238,10 @@ export const start = (id: string, goal: string | null, approach: string | null, 
       (goal ? `&goal=${goal}` : '') +
       (approach ? `&approach=${approach}` : ''),
   )
-export const previewPrescription = (id: string, parts: Typed<Parts>) =>
+export const previewPrescription = (id: string, parts: Typed<Fitt>) =>
   ask<Preview>(`${client(id)}/prescriptions/preview`, parts)
 /** On top of that version; one saved by somebody else meanwhile is a conflict. */
-export const savePrescription = (id: string, after: number, parts: Typed<Parts>) =>
+export const savePrescription = (id: string, after: number, parts: Typed<Fitt>) =>
   post<SavedPrescription>(`${client(id)}/prescriptions?after=${after}`, parts)
 export const prescriptions = (id: string) => get<SavedPrescriptions>(`${client(id)}/prescriptions`)
 export const card = (id: string, version: string) =>

@@ -120,7 +120,7 @@ useShortcuts({
       </p>
       <div class="ways">
         <Button label="Add the first client" @click="router.push('/clients/new')" />
-        <RouterLink to="/desk/target">Try the sums on the desk</RouterLink>
+        <RouterLink to="/calculators/target">Try the calculators</RouterLink>
       </div>
     </section>
 

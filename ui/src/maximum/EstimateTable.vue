@@ -10,7 +10,7 @@ import { standsOnMeasured } from '../shared/words'
 /** The maximum by every equation, side by side on one axis, the one in use first. */
 const props = defineProps<{
   maximum: Maximum | MaximumSheet
-  /** Where an equation is worked out long hand. */
+  /** Where the working of an equation is shown. */
   working: (method: string) => object
 }>()
 defineSlots<{ action(props: { row: Estimate }): unknown }>()

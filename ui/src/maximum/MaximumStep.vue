@@ -135,11 +135,11 @@ const { save: backToDefault } = useSave((client: string) => defaultMaximum(clien
   saved: again,
 })
 
-/** The same figures on the desk, where every number is worked out long hand. */
+/** The same figures in the calculators, where the working is shown. */
 function onDesk(method: string) {
   const { client, facts } = overview.value!
   return {
-    path: '/desk/maximum',
+    path: '/calculators/maximum',
     query: {
       age: client.age,
       sex: client.sex,

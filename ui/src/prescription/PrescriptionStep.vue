@@ -209,7 +209,7 @@ const notes = computed(() => [
 const faulty = computed(() => Object.keys(messages.value).length > 0)
 /** The working of the target, among the calculators. */
 const onDesk = computed(() => ({
-  path: '/desk/target',
+  path: '/calculators/target',
   query: {
     rest: preview.value?.basis?.restingBpm,
     max: preview.value?.basis?.maximumBpm,

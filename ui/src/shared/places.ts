@@ -4,7 +4,7 @@ export const PLACES = [
   { id: 'clients', name: 'Clients', to: '/clients' },
   { id: 'calendar', name: 'Calendar', to: '/calendar' },
   { id: 'floor', name: 'Floor', to: '/floor' },
-  { id: 'desk', name: 'Calculators', to: '/desk/pulse' },
+  { id: 'calculators', name: 'Calculators', to: '/calculators/pulse' },
   { id: 'practice', name: 'Practice', to: '/practice' },
   { id: 'methods', name: 'Methods', to: '/methods' },
   { id: 'studio', name: 'Studio', to: '/studio' },

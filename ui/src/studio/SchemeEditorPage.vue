@@ -126,11 +126,11 @@ const { save, saving, theirs } = useSave(
     isNew.value ? addScheme(requestOf(draft)) : changeScheme(props.scheme, over, requestOf(draft)),
   { form, saved: () => router.push('/studio'), wrong: toFirstFault },
 )
-type Parts = Parameters<typeof schemeFigures>[0] & Pick<WrittenScheme, 'name' | 'serves' | 'kind'>
+type Fitt = Parameters<typeof schemeFigures>[0] & Pick<WrittenScheme, 'name' | 'serves' | 'kind'>
 /** What is theirs and not mine, part by part. */
 const differing = computed(() => {
   if (!theirs.value) return []
-  const parts = (scheme: Parts): [string, string][] => [
+  const parts = (scheme: Fitt): [string, string][] => [
     ['Name', scheme.name],
     ['When to use it', scheme.serves || 'nothing'],
     ['Its zones are', KINDS[scheme.kind].name],

@@ -16,7 +16,7 @@ import {
 } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
 import LevelStrokes from '../shared/LevelStrokes.vue'
-import OutlineShelf from '../outline/OutlineShelf.vue'
+import OutlineCatalog from '../outline/OutlineCatalog.vue'
 import MethodLink from '../shared/MethodLink.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import Ruler from '../shared/ruler/Ruler.vue'
@@ -240,7 +240,7 @@ useShortcuts({
         </p>
       </section>
 
-      <OutlineShelf />
+      <OutlineCatalog />
 
       <section class="sheet" aria-labelledby="shipped-title">
         <h2 id="shipped-title">Zone systems that ship</h2>

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import CsvLink from '../shared/CsvLink.vue'
 import { computed } from 'vue'
-import type { Asked, Zones } from '../api/korvel'
+import type { PlannedLoad, Zones } from '../api/korvel'
 import MethodLink from '../shared/MethodLink.vue'
 import { figureSpan } from '../shared/words'
 
 /** How far a goal moves if the maximum is off by its own error, and what each equation makes of it. */
-const props = defineProps<{ asked: Asked; shown: Zones }>()
+const props = defineProps<{ asked: PlannedLoad; shown: Zones }>()
 
 const sure = computed(() => Math.round(props.shown.maximumSigmaBpm))
 const rows = computed(() => {

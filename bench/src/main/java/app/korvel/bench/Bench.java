@@ -23,7 +23,7 @@ public final class Bench {
   static {
     DRIVERS.put("core", words -> org.openjdk.jmh.Main.main(new String[] {"CoreBenchmark"}));
     DRIVERS.put("zones", words -> new ServerTime().run());
-    DRIVERS.put("schools", words -> new SchoolsTime().run());
+    DRIVERS.put("schools", words -> new ZoneSystemsTime().run());
     DRIVERS.put("sheets", words -> new SheetTime().run());
     DRIVERS.put("page", words -> new PageTime().run());
     DRIVERS.put("calendar", words -> new CalendarTime().run());

@@ -4,12 +4,12 @@ import app.korvel.core.maximum.MaximumEstimates;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.outline.Bounds;
-import app.korvel.core.prescription.Parts;
+import app.korvel.core.prescription.Fitt;
 import app.korvel.core.prescription.Start;
-import app.korvel.core.programme.Aims;
 import app.korvel.core.programme.Pace;
 import app.korvel.core.programme.Plan;
 import app.korvel.core.programme.Programme;
+import app.korvel.core.programme.ProgrammeGoal;
 import app.korvel.core.pulse.Taps;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Goal;
@@ -20,10 +20,10 @@ import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Scheme;
 import app.korvel.core.zone.Schemes;
-import app.korvel.core.zone.Schools;
 import app.korvel.core.zone.Target;
 import app.korvel.core.zone.ThresholdRates;
 import app.korvel.core.zone.Uncertainty;
+import app.korvel.core.zone.ZoneSystems;
 import app.korvel.core.zone.Zones;
 import java.math.BigDecimal;
 import java.time.DayOfWeek;
@@ -70,11 +70,11 @@ public class CoreBenchmark {
 
   /** With what they call every rate, and where they agree. */
   @Benchmark
-  public Schools everySchool() {
+  public ZoneSystems everySchool() {
     Reserve span = span();
     Anchors anchors =
         Anchors.of(span, Optional.of(ThresholdRates.of(span.rateAt(55), span.rateAt(80))));
-    return Schools.of(Schemes.ALL, anchors, Uncertainty.USUAL, OptionalInt.empty());
+    return ZoneSystems.of(Schemes.ALL, anchors, Uncertainty.USUAL, OptionalInt.empty());
   }
 
   /** As many taps as are judged at once, jittering as a hand does. */
@@ -113,7 +113,7 @@ public class CoreBenchmark {
 
   private static final app.korvel.core.screening.Scope SCOPE =
       app.korvel.core.screening.Scope.unscreened(PERSON);
-  private static final Parts FIRST =
+  private static final Fitt FIRST =
       Start.of(SCOPE, 7, Goal.GENERAL_FITNESS, Optional.empty(), Mode.RUN).parts();
   private static final LocalDate MONDAY = LocalDate.of(2026, 6, 1);
 
@@ -125,7 +125,7 @@ public class CoreBenchmark {
         Programme.of(
             new Plan(
                 FIRST,
-                new Aims(60, 60, 5),
+                new ProgrammeGoal(60, 60, 5),
                 Pace.of(PERSON, FIRST, 0, 12),
                 Bounds.of(SCOPE),
                 start,

@@ -19,8 +19,8 @@ final class PageTime {
           "/clients",
           "/calendar",
           "/floor",
-          "/desk/pulse",
-          "/desk/bands",
+          "/calculators/pulse",
+          "/calculators/bands",
           "/practice",
           "/methods",
           "/studio");

@@ -43,7 +43,7 @@ final class TapTime {
         KorvelProcess.ready(KorvelProcess.launcher("demo", "--port", "" + port), port)) {
       ChromeDriver driver = HeadlessBrowser.start();
       try {
-        driver.get(server.address() + "/desk/pulse?by=tap");
+        driver.get(server.address() + "/calculators/pulse?by=tap");
         driver.manage().timeouts().implicitlyWait(Duration.ofSeconds(20));
         driver.findElement(By.cssSelector(".pad"));
         driver.executeScript(WATCH);

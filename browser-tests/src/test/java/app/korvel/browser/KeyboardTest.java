@@ -80,7 +80,7 @@ class KeyboardTest {
 
   @Test
   void theSearchIsReachedFromEverywhere() {
-    for (String page : new String[] {"/desk/counts", "/methods", "/clients/new"}) {
+    for (String page : new String[] {"/calculators/counts", "/methods", "/clients/new"}) {
       desk.open(page);
       desk.click("h1");
       desk.keys("/");

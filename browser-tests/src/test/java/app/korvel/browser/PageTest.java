@@ -196,12 +196,12 @@ class PageTest {
     media("active");
     desk.openClient("Ines", "prescription");
     desk.sees("moderate-equivalent min");
-    String ground = colour("body", "backgroundColor");
-    assertThat(colour("nav .here", "backgroundColor")).isNotEqualTo(ground);
-    assertThat(colour(".path .here", "backgroundColor")).isNotEqualTo(ground);
-    assertThat(colour(".feel [style*=background]", "backgroundColor")).isNotEqualTo(ground);
+    String baseline = colour("body", "backgroundColor");
+    assertThat(colour("nav .here", "backgroundColor")).isNotEqualTo(baseline);
+    assertThat(colour(".path .here", "backgroundColor")).isNotEqualTo(baseline);
+    assertThat(colour(".feel [style*=background]", "backgroundColor")).isNotEqualTo(baseline);
     assertThat(colour(".p-togglebutton-checked .p-togglebutton-content", "backgroundColor"))
-        .isNotEqualTo(ground);
+        .isNotEqualTo(baseline);
   }
 
   private String colour(String css, String of) {

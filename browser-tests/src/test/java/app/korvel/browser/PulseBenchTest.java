@@ -57,7 +57,7 @@ class PulseBenchTest {
   @ParameterizedTest
   @ValueSource(ints = {72, 120, 190})
   void aPulseTappedOnSpaceIsRight(int bpm) {
-    desk.open("/desk/pulse?by=tap");
+    desk.open("/calculators/pulse?by=tap");
     desk.sees("Tap once a beat");
     desk.driver().executeScript(METRONOME);
     tap(TAPS, 60_000.0 / bpm);

@@ -35,7 +35,7 @@ class RulerTest {
   static final List<Scheme> EVERY_SCHEME = Schemes.ALL;
   private static final Offset<Double> NEAR = Offset.offset(0.02);
 
-  private static final String BANDS = "/desk/bands?rest=64&max=176&scheme=";
+  private static final String BANDS = "/calculators/bands?rest=64&max=176&scheme=";
   private Desk desk;
 
   @BeforeEach
@@ -83,7 +83,7 @@ class RulerTest {
   /** The scale, the bands and the cursor lie on one axis, also after the page changes its width. */
   @Test
   void theScaleAgreesWithTheCursorAtEveryWidth() {
-    desk.open("/desk/target?rest=64&max=176&low=50&high=70");
+    desk.open("/calculators/target?rest=64&max=176&low=50&high=70");
     desk.sees("target 120–142");
     for (int width : new int[] {1280, 390, 1920, 768}) {
       desk.size(width, 844);
@@ -295,7 +295,7 @@ class RulerTest {
 
   @Test
   void onTheWallTheRunGoesTheOtherWay() {
-    desk.open("/desk/bands/wall?rest=64&max=176&scheme=voice-ladder");
+    desk.open("/calculators/bands/wall?rest=64&max=176&scheme=voice-ladder");
     desk.sees("in 15 s");
     assertThat(lightness("--band-5")).isGreaterThan(lightness("--band-1"));
     assertThat(lightness("--paper")).isLessThan(30);

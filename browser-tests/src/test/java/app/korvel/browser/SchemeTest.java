@@ -178,7 +178,7 @@ class SchemeTest {
     desk.soon(() -> assertThat(desk.texts(".reading").get(0)).contains("12–13 · 5–6"));
     desk.openClient("Ines", "prescription");
     desk.sees("5–6 (0–10)");
-    desk.open("/desk/bands?rest=64&max=176&scheme=voice-ladder&family=ratio");
+    desk.open("/calculators/bands?rest=64&max=176&scheme=voice-ladder&family=ratio");
     desk.await(() -> desk.texts("tbody").toString().contains("12–13 3–4"));
     desk.open("/studio");
     desk.press("Ratio: moderate is 3–4");

@@ -96,7 +96,7 @@ class SheetTest {
 
   @Test
   void aClassChartIsReadCheckedAndKeptAsATable() {
-    desk.open("/desk/chart?from=44&to=46&every=1");
+    desk.open("/calculators/chart?from=44&to=46&every=1");
     desk.sees("Figures");
     // 208 − 31.5 = 176.5: 177; 70 and 85 %: 123.9 and 150.45; × 10 ÷ 60.
     assertThat(desk.sheetSays("45 177 124–150 21–25")).contains("yours", "Not for anyone with");
@@ -119,7 +119,7 @@ class SheetTest {
 
   @Test
   void rangesOfOnesOwnStandOnTheChartAndSayWhatIsWrong() {
-    desk.open("/desk/chart?from=40&to=60&every=10&scheme=own-ranges&own=Warm%0955%0965");
+    desk.open("/calculators/chart?from=40&to=60&every=10&scheme=own-ranges&own=Warm%0955%0965");
     // 55 and 65 % of 180.
     desk.sheetSays("Warm 55–65 % of max");
     desk.sheetSays("40 180 99–117");
@@ -138,7 +138,7 @@ class SheetTest {
 
   @Test
   void thePosterIsInTheScaleThatIsChosen() {
-    desk.open("/desk/poster");
+    desk.open("/calculators/poster");
     assertThat(desk.sheetSays("Could sing a verse")).contains("moderate is 3–4");
     desk.press("Linear: moderate is 5–6");
     assertThat(desk.sheetSays("moderate is 5–6")).contains("No talking at all");

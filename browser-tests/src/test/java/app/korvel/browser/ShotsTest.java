@@ -23,7 +23,7 @@ class ShotsTest {
     "decision, Ragnar, screening, A clearance is in force",
     "pulse, Ines, pulse, Working resting value",
     "maximum, Tindra, maximum, 190 is measured",
-    "desk, -, /desk/target?rest=64&max=176&basis=reserve&low=50&high=70&cap=140, the smaller of",
+    "desk, -, /calculators/target?rest=64&max=176&basis=reserve&low=50&high=70&cap=140, the smaller of",
     "schools, Ines, bands/schools, What each zone system calls",
     "methods, -, /methods, Equations for the maximum",
     "bands, Hyun-woo, bands, could sing a verse",

@@ -230,7 +230,7 @@ class ReadingTest {
               head.screening().medicinesChangedAt(),
               head.screening().date(),
               head.screening().zone());
-      assertThat(head.ground().resting().map(ReadingTest::decided))
+      assertThat(head.baseline().resting().map(ReadingTest::decided))
           .as(head.client().details().name())
           .isEqualTo(whole.map(ReadingTest::decided));
       assertThat(head.usual())
@@ -282,7 +282,7 @@ class ReadingTest {
         bean(Studio.class).heads().of(List.of(UUID.fromString(id))).values().iterator().next();
     return List.of(
         head.client().details(),
-        head.ground(Mode.RUN).resting().map(WorkingResting::bpm),
+        head.baseline(Mode.RUN).resting().map(WorkingResting::bpm),
         head.choice(),
         head.prescription().map(saved -> saved.version()),
         head.screening().permission().allows(),

@@ -1,7 +1,7 @@
 package app.korvel.store;
 
-import app.korvel.core.checkin.CheckIn.Told;
-import app.korvel.core.checkin.Known.Weighed;
+import app.korvel.core.checkin.CheckIn.SelfReport;
+import app.korvel.core.checkin.CheckInContext.Weighed;
 import app.korvel.core.screening.Reported;
 import app.korvel.store.StoredForms.JudgedCheckIn;
 import java.math.BigDecimal;
@@ -34,7 +34,7 @@ public final class CheckInRepository {
     row.put("pulse_bpm", saved.checkIn().pulseBpm());
     row.put("outcome", saved.outcome());
     row.put("symptoms", !saved.checkIn().symptoms().isEmpty());
-    row.put("changed", saved.checkIn().told().contains(Told.CHANGED));
+    row.put("changed", saved.checkIn().told().contains(SelfReport.CHANGED));
     row.put("weight_kg", saved.checkIn().weightKg().map(BigDecimal::toPlainString));
     row.put(
         "document",

@@ -18,11 +18,11 @@ import java.util.UUID;
 /** Clients: editable heads with a version. */
 public final class ClientRepository {
   private final Database database;
-  private final EditableHeads<Client> heads;
+  private final VersionedTable<Client> heads;
 
   public ClientRepository(Database database) {
     this.database = database;
-    heads = new EditableHeads<>(database, "client", ClientRepository::client, Client::version);
+    heads = new VersionedTable<>(database, "client", ClientRepository::client, Client::version);
   }
 
   /**

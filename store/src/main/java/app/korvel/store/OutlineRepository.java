@@ -12,12 +12,12 @@ import java.util.Optional;
 /** The studio's own session outlines, editable heads with a version. */
 public final class OutlineRepository {
   private final Database database;
-  private final EditableHeads<SavedOutline> heads;
+  private final VersionedTable<SavedOutline> heads;
 
   public OutlineRepository(Database database) {
     this.database = database;
     heads =
-        new EditableHeads<>(database, "outline", OutlineRepository::saved, SavedOutline::version);
+        new VersionedTable<>(database, "outline", OutlineRepository::saved, SavedOutline::version);
   }
 
   /** Adds an outline at version 1; its id is the one it carries. */

@@ -1,8 +1,8 @@
 package app.korvel.store;
 
+import app.korvel.core.pulse.Confounder;
 import app.korvel.core.pulse.CountWindow;
-import app.korvel.core.pulse.Disturbance;
-import app.korvel.core.pulse.Felt;
+import app.korvel.core.pulse.Palpation;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.pulse.PulseSite;
@@ -150,16 +150,16 @@ public final class ReadingRepository {
         PulseSource.valueOf(row.getString("source")),
         row.getInt("minutes_rested"),
         disturbances(row.getString("disturbances")),
-        new Felt(
+        new Palpation(
             Database.word(row, "site", PulseSite.class),
             Database.word(row, "rhythm", Rhythm.class),
             Database.word(row, "strength", Strength.class)),
         row.getBoolean("as_usual"));
   }
 
-  private static Set<Disturbance> disturbances(String words) {
+  private static Set<Confounder> disturbances(String words) {
     return words.isEmpty()
         ? Set.of()
-        : Arrays.stream(words.split(",")).map(Disturbance::valueOf).collect(Collectors.toSet());
+        : Arrays.stream(words.split(",")).map(Confounder::valueOf).collect(Collectors.toSet());
   }
 }

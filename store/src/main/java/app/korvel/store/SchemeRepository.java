@@ -15,13 +15,13 @@ import java.util.UUID;
 /** The studio's own schemes, editable heads with a version; and which client is shown in which. */
 public final class SchemeRepository {
   private final Database database;
-  private final EditableHeads<SavedScheme> heads;
+  private final VersionedTable<SavedScheme> heads;
   private final Ledger choices;
 
   public SchemeRepository(Database database) {
     this.database = database;
     choices = new Ledger(database, RecordKind.SCHEME_CHOICES);
-    heads = new EditableHeads<>(database, "scheme", SchemeRepository::saved, SavedScheme::version);
+    heads = new VersionedTable<>(database, "scheme", SchemeRepository::saved, SavedScheme::version);
   }
 
   /** Adds a scheme at version 1; its id is the one it carries. */

@@ -2,8 +2,8 @@ package app.korvel.store;
 
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.screening.StopSign;
-import app.korvel.core.session.Asked;
 import app.korvel.core.session.LoggedRate;
+import app.korvel.core.session.PlannedLoad;
 import app.korvel.core.session.SessionLog;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.Level.RpeSpan;
@@ -239,8 +239,8 @@ public final class SessionLogRepository {
     Optional<Integer> resting = Database.wholeNumber(row, "resting_bpm");
     Optional<Integer> maximum = Database.wholeNumber(row, "maximum_bpm");
     Optional<LoggedRate.Kind> kind = Database.word(row, "rate_kind", LoggedRate.Kind.class);
-    Asked asked =
-        new Asked(
+    PlannedLoad asked =
+        new PlannedLoad(
             new Percents(row.getInt("asked_low"), row.getInt("asked_high")),
             row.getInt("asked_minutes"),
             new RpeSpan(row.getInt("asked_rpe_low"), row.getInt("asked_rpe_high")),

@@ -1,6 +1,6 @@
 package app.korvel.store;
 
-import app.korvel.core.prescription.Prescription.Ways;
+import app.korvel.core.prescription.Prescription.DisplaySettings;
 import app.korvel.core.zone.RpeFamily;
 import java.sql.Connection;
 import java.sql.SQLException;
@@ -57,7 +57,7 @@ public final class StudioRepository {
    * @param version goes up with every change
    * @param ways its scheme and its 0–10 scale of effort
    */
-  public record Settings(int version, Ways ways) {}
+  public record Settings(int version, DisplaySettings ways) {}
 
   /** What the studio has chosen. */
   public Settings settings() {
@@ -70,7 +70,7 @@ public final class StudioRepository {
    * @param version the version that was read
    * @throws StaleVersionException when it has been changed since
    */
-  public Settings change(int version, Ways ways) {
+  public Settings change(int version, DisplaySettings ways) {
     return database.write(
         connection -> {
           Settings now = settings(connection);
@@ -93,7 +93,7 @@ public final class StudioRepository {
             row ->
                 new Settings(
                     row.getInt("version"),
-                    new Ways(
+                    new DisplaySettings(
                         RpeFamily.valueOf(row.getString("rpe_family")), row.getString("scheme"))),
             "select version, scheme, rpe_family from studio")
         .orElseThrow();

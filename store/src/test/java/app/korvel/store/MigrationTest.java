@@ -2,9 +2,9 @@ package app.korvel.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.korvel.core.pulse.Disturbance;
-import app.korvel.core.pulse.Felt;
+import app.korvel.core.pulse.Confounder;
 import app.korvel.core.pulse.Grade;
+import app.korvel.core.pulse.Palpation;
 import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Answers;
@@ -100,7 +100,7 @@ class MigrationTest {
           .extracting(RestingReading::tappedSeconds)
           .containsExactly(Optional.empty(), Optional.of(60));
       assertThat(readings).extracting(RestingReading::bpm).containsExactly(64, 61);
-      assertThat(readings).extracting(RestingReading::felt).containsOnly(Felt.NOTHING);
+      assertThat(readings).extracting(RestingReading::felt).containsOnly(Palpation.NOTHING);
       assertThat(readings).extracting(RestingReading::grade).containsOnly(Grade.GOOD);
     }
   }
@@ -143,7 +143,7 @@ class MigrationTest {
       assertThat(new ReadingRepository(upgraded).of(client))
           .singleElement()
           .extracting(RestingReading::disturbances)
-          .isEqualTo(Set.of(Disturbance.HEAT, Disturbance.CAFFEINE));
+          .isEqualTo(Set.of(Confounder.HEAT, Confounder.CAFFEINE));
       SchemeRepository schemes = new SchemeRepository(upgraded);
       assertThat(schemes.chosen(client)).contains("sixths");
       Ledger ledger = new Ledger(upgraded, RecordKind.SCHEME_CHOICES);

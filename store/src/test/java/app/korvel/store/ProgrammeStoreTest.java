@@ -9,15 +9,15 @@ import app.korvel.core.outline.Outlines;
 import app.korvel.core.outline.Outlines.Named;
 import app.korvel.core.outline.WorkType;
 import app.korvel.core.prescription.Approach;
-import app.korvel.core.prescription.Groundwork;
-import app.korvel.core.prescription.Parts;
+import app.korvel.core.prescription.ClientBaseline;
+import app.korvel.core.prescription.Fitt;
 import app.korvel.core.prescription.Prescription;
-import app.korvel.core.programme.Agenda;
-import app.korvel.core.programme.Aims;
+import app.korvel.core.programme.Availability;
 import app.korvel.core.programme.MinutesDone;
 import app.korvel.core.programme.Pace;
 import app.korvel.core.programme.Plan;
 import app.korvel.core.programme.Programme;
+import app.korvel.core.programme.ProgrammeGoal;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
@@ -76,8 +76,8 @@ class ProgrammeStoreTest {
                 ids.next(),
                 new Client.Details("Someone", "", LocalDate.of(1980, 2, 29), Sex.NOT_GIVEN),
                 NOW);
-    Parts parts =
-        new Parts(
+    Fitt parts =
+        new Fitt(
             Goal.GENERAL_FITNESS, Approach.GUIDELINE, 40, 50, 20, 3, WorkType.STEADY, Mode.RUN);
     RestingReading reading =
         RestingReading.counted(
@@ -89,7 +89,7 @@ class ProgrammeStoreTest {
             Set.of());
     made =
         Prescription.of(
-            Groundwork.of(
+            ClientBaseline.of(
                 Screening.of(client, Optional.empty(), OnRecord.NOTHING, DAY, ZoneOffset.UTC),
                 WorkingResting.of(List.of(reading), DAY, ZoneOffset.UTC),
                 Mode.RUN,
@@ -106,7 +106,7 @@ class ProgrammeStoreTest {
     return Programme.of(
         new Plan(
             made.parts(),
-            new Aims(60, 30, 4),
+            new ProgrammeGoal(60, 30, 4),
             new Pace(false, 0, true, 0),
             Bounds.FOR_ANYONE,
             DAY,
@@ -204,7 +204,7 @@ class ProgrammeStoreTest {
                 second,
                 second.plusWeeks(4).minusDays(1),
                 plan.weekdays()),
-            Agenda.FREE,
+            Availability.FREE,
             next,
             MinutesDone.NONE);
     programmes.save(ids.next(), client.id(), 2, from, other, later, second);

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.korvel.core.pulse.CountWindow;
-import app.korvel.core.pulse.Felt;
+import app.korvel.core.pulse.Palpation;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PracticeLevel;
 import app.korvel.core.pulse.PracticeTry;
@@ -81,7 +81,7 @@ class PulseBenchStoreTest {
     RestingReading tapped =
         RestingReading.tapped(ids.next(), NOW, 63, 42, Posture.SEATED, 5, Set.of())
             .withFelt(
-                new Felt(
+                new Palpation(
                     Optional.of(PulseSite.CAROTID),
                     Optional.of(Rhythm.UNEVEN),
                     Optional.of(Strength.WEAK)));

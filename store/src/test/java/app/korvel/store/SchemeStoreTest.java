@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.korvel.core.maximum.Mode;
-import app.korvel.core.prescription.Prescription.Ways;
+import app.korvel.core.prescription.Prescription.DisplaySettings;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Sex;
 import app.korvel.core.zone.Basis;
@@ -201,11 +201,12 @@ class SchemeStoreTest {
   @Test
   void theStudioBeginsInTheUsualWaysAndChangesThem() {
     studio.ensure("Studio", ZoneOffset.UTC, NOW);
-    assertThat(studio.settings()).isEqualTo(new StudioRepository.Settings(1, Ways.USUAL));
-    Ways other = new Ways(RpeFamily.LINEAR, "max-fifths");
+    assertThat(studio.settings())
+        .isEqualTo(new StudioRepository.Settings(1, DisplaySettings.USUAL));
+    DisplaySettings other = new DisplaySettings(RpeFamily.LINEAR, "max-fifths");
     assertThat(studio.change(1, other)).isEqualTo(new StudioRepository.Settings(2, other));
     assertThat(studio.settings().ways()).isEqualTo(other);
-    assertThatThrownBy(() -> studio.change(1, Ways.USUAL))
+    assertThatThrownBy(() -> studio.change(1, DisplaySettings.USUAL))
         .isInstanceOf(StaleVersionException.class);
   }
 

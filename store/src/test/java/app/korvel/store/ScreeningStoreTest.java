@@ -5,11 +5,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.korvel.core.checkin.BloodPressure;
 import app.korvel.core.checkin.CheckIn;
-import app.korvel.core.checkin.CheckIn.Told;
+import app.korvel.core.checkin.CheckIn.SelfReport;
+import app.korvel.core.checkin.CheckInContext;
+import app.korvel.core.checkin.CheckInContext.Weighed;
 import app.korvel.core.checkin.Glucose;
 import app.korvel.core.checkin.Ketones;
-import app.korvel.core.checkin.Known;
-import app.korvel.core.checkin.Known.Weighed;
 import app.korvel.core.checkin.Outcome;
 import app.korvel.core.checkin.Verdict;
 import app.korvel.core.pulse.Posture;
@@ -235,7 +235,7 @@ class ScreeningStoreTest {
   }
 
   private SavedCheckIn checkIn(
-      LocalDate on, Instant at, Set<Symptom> symptoms, Set<Told> told, String weight) {
+      LocalDate on, Instant at, Set<Symptom> symptoms, Set<SelfReport> told, String weight) {
     CheckIn found =
         new CheckIn(
             75,
@@ -254,7 +254,7 @@ class ScreeningStoreTest {
     Verdict verdict =
         Verdict.of(
             found,
-            Known.of(
+            CheckInContext.of(
                 on, person, Optional.of(new UsualPulse(64, Posture.SEATED, PulseSource.COUNT))));
     Optional<Verdict.OwnDecision> decided =
         verdict.mayOverride()
@@ -265,7 +265,7 @@ class ScreeningStoreTest {
 
   @Test
   void aCheckInComesBackFrozenWithItsDecision() {
-    SavedCheckIn saved = checkIn(TODAY, NOW, Set.of(), Set.of(Told.CARRIED), "80.2");
+    SavedCheckIn saved = checkIn(TODAY, NOW, Set.of(), Set.of(SelfReport.CARRIED), "80.2");
     checkIns.add(client.id(), saved);
     assertThat(checkIns.of(client.id(), 5)).containsExactly(saved);
     assertThat(saved.outcome()).isEqualTo(Outcome.LIGHT_ONLY);
@@ -279,7 +279,8 @@ class ScreeningStoreTest {
 
   @Test
   void whatWasToldReachesTheScreeningUntilItIsTakenBack() {
-    SavedCheckIn told = checkIn(TODAY, NOW, Set.of(Symptom.FAINTING), Set.of(Told.CHANGED), null);
+    SavedCheckIn told =
+        checkIn(TODAY, NOW, Set.of(Symptom.FAINTING), Set.of(SelfReport.CHANGED), null);
     checkIns.add(client.id(), told);
     Reported reported = new Reported(Optional.of(NOW), Optional.of(NOW));
     assertThat(checkIns.reported(List.of(client.id()))).containsEntry(client.id(), reported);
@@ -297,7 +298,7 @@ class ScreeningStoreTest {
   /** From before ketones were asked for. */
   @Test
   void anOlderCheckInIsReadWhole() {
-    SavedCheckIn saved = checkIn(TODAY, NOW, Set.of(), Set.of(Told.CARRIED), "80.2");
+    SavedCheckIn saved = checkIn(TODAY, NOW, Set.of(), Set.of(SelfReport.CARRIED), "80.2");
     checkIns.add(client.id(), saved);
     database.write(
         connection ->

@@ -8,8 +8,8 @@ import app.korvel.core.programme.Busy;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Sex;
 import app.korvel.core.screening.StopSign;
-import app.korvel.core.session.Asked;
 import app.korvel.core.session.LoggedRate;
+import app.korvel.core.session.PlannedLoad;
 import app.korvel.core.session.SessionLog;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.Level.RpeSpan;
@@ -71,7 +71,8 @@ class SessionStoreTest {
         Optional.of(Level.TALK),
         warnings,
         "head wind",
-        new Asked(new Percents(40, 50), 30, new RpeSpan(12, 13), Optional.of(Reserve.of(64, 176))),
+        new PlannedLoad(
+            new Percents(40, 50), 30, new RpeSpan(12, 13), Optional.of(Reserve.of(64, 176))),
         NOW);
   }
 
@@ -88,7 +89,7 @@ class SessionStoreTest {
         Optional.empty(),
         Set.of(),
         "",
-        new Asked(new Percents(30, 40), 15, new RpeSpan(6, 11), Optional.empty()),
+        new PlannedLoad(new Percents(30, 40), 15, new RpeSpan(6, 11), Optional.empty()),
         NOW);
   }
 

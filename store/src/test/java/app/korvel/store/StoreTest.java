@@ -6,11 +6,11 @@ import static org.assertj.core.api.Assertions.tuple;
 
 import app.korvel.core.maximum.Choice;
 import app.korvel.core.maximum.Mode;
-import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.ClientBaseline;
 import app.korvel.core.prescription.Prescription;
 import app.korvel.core.prescription.Start;
+import app.korvel.core.pulse.Confounder;
 import app.korvel.core.pulse.CountWindow;
-import app.korvel.core.pulse.Disturbance;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.pulse.PulseSource;
@@ -111,7 +111,7 @@ class StoreTest {
     assertThat(clients.change(new UUID(0, 1), 1, details("Other"), NOW)).isEmpty();
   }
 
-  private static RestingReading reading(Instant takenAt, int bpm, Disturbance... disturbances) {
+  private static RestingReading reading(Instant takenAt, int bpm, Confounder... disturbances) {
     return RestingReading.counted(
         Ids.timeOrdered().next(),
         takenAt,
@@ -125,8 +125,7 @@ class StoreTest {
   void readingsComeBackWholeAndLatestFirst() {
     Client client = added("Åse Brandt");
     Client other = added("Imre Falk");
-    RestingReading earlier =
-        reading(NOW.minusSeconds(60), 61, Disturbance.HEAT, Disturbance.STRESS);
+    RestingReading earlier = reading(NOW.minusSeconds(60), 61, Confounder.HEAT, Confounder.STRESS);
     RestingReading later = reading(NOW, 64);
     RestingReading strap =
         RestingReading.sampled(
@@ -156,14 +155,14 @@ class StoreTest {
   private static Prescription prescription(Client client, RestingReading reading) {
     Screening screening =
         Screening.of(client, Optional.empty(), OnRecord.NOTHING, TODAY, ZoneOffset.UTC);
-    Groundwork ground =
-        Groundwork.of(
+    ClientBaseline baseline =
+        ClientBaseline.of(
             screening,
             WorkingResting.of(List.of(reading), TODAY, ZoneOffset.UTC),
             Mode.CYCLE,
             Optional.empty());
     return Prescription.of(
-        ground, Start.of(screening, Goal.ENDURANCE, Optional.empty(), Mode.CYCLE).parts());
+        baseline, Start.of(screening, Goal.ENDURANCE, Optional.empty(), Mode.CYCLE).parts());
   }
 
   @Test
@@ -208,7 +207,9 @@ class StoreTest {
     Prescription read = prescriptions.get(client.id(), 1).orElseThrow().prescription();
     assertThat(read.basis().orElseThrow().maximumMethod()).isEqualTo("beta-minus-30");
     assertThat(read.target().orElseThrow().lowBpm()).isEqualTo(90);
-    assertThat(read.feel()).extracting(Prescription.Feel::name).containsExactly("Talk");
+    assertThat(read.feel())
+        .extracting(Prescription.EffortDescription::name)
+        .containsExactly("Talk");
     assertThat(read.findings()).isNotEmpty();
   }
 
@@ -267,7 +268,7 @@ class StoreTest {
   @Test
   void takingBackAndCorrectingCanBeUndoneAgainAndAgain() {
     Client client = added("Åse Brandt");
-    RestingReading kept = reading(NOW, 64, Disturbance.HEAT);
+    RestingReading kept = reading(NOW, 64, Confounder.HEAT);
     readings.add(client.id(), kept, NOW);
     assertThat(ledger().withdraw(client.id(), kept.id(), new UUID(0, 1), NOW)).isTrue();
     assertThat(readings.of(client.id())).isEmpty();
@@ -283,7 +284,7 @@ class StoreTest {
     RestingReading third = readings.get(client.id(), new UUID(0, 4)).orElseThrow();
     assertThat(readings.of(client.id())).containsExactly(third);
     assertThat(third.bpm()).isEqualTo(64);
-    assertThat(third.disturbances()).containsExactly(Disturbance.HEAT);
+    assertThat(third.disturbances()).containsExactly(Confounder.HEAT);
     assertThat(readings.ratesBefore(client.id()).get(third.id())).containsExactly(46, 64, 64);
     assertThatThrownBy(() -> ledger().undo(client.id(), corrected.id(), new UUID(0, 5), NOW))
         .isInstanceOf(SupersededException.class);

@@ -17,8 +17,8 @@ import app.korvel.core.prescription.Approach;
 import app.korvel.core.prescription.Prescription;
 import app.korvel.core.programme.Progression;
 import app.korvel.core.programme.WeekDecision;
+import app.korvel.core.pulse.Confounder;
 import app.korvel.core.pulse.CountWindow;
-import app.korvel.core.pulse.Disturbance;
 import app.korvel.core.pulse.Grade;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PracticeLevel;
@@ -31,9 +31,9 @@ import app.korvel.core.screening.Allows;
 import app.korvel.core.screening.Condition;
 import app.korvel.core.screening.Equipment;
 import app.korvel.core.screening.Goal;
+import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.screening.MedicineClass;
 import app.korvel.core.screening.Sex;
-import app.korvel.core.screening.Steering;
 import app.korvel.core.screening.Symptom;
 import app.korvel.core.screening.Topic;
 import app.korvel.core.screening.WrittenLimit;
@@ -59,11 +59,11 @@ class StoredWordsTest {
           Activity.class,
           Allows.class,
           Approach.class,
-          CheckIn.Told.class,
+          CheckIn.SelfReport.class,
           Condition.class,
           CountWindow.class,
           DayOfWeek.class,
-          Disturbance.class,
+          Confounder.class,
           Equipment.class,
           FieldTestEvent.Kind.class,
           FieldTestProtocol.class,
@@ -87,7 +87,7 @@ class StoredWordsTest {
           Rhythm.class,
           RpeFamily.class,
           Sex.class,
-          Steering.class,
+          IntensityGuide.class,
           StepKind.class,
           Strength.class,
           Symptom.class,

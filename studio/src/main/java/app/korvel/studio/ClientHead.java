@@ -10,12 +10,12 @@ import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.core.prescription.Card;
 import app.korvel.core.prescription.Change;
-import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.ClientBaseline;
+import app.korvel.core.prescription.Fitt;
 import app.korvel.core.prescription.JobStep.SavedStatus;
-import app.korvel.core.prescription.Parts;
 import app.korvel.core.prescription.Prescription;
 import app.korvel.core.prescription.PrescriptionFinding;
-import app.korvel.core.prescription.Standing;
+import app.korvel.core.prescription.PrescriptionValidity;
 import app.korvel.core.prescription.Start;
 import app.korvel.core.programme.ProgrammeFinding;
 import app.korvel.core.progress.DueList;
@@ -36,7 +36,7 @@ import java.util.Optional;
 /**
  * What a client's records come to on one day.
  *
- * @param ground everything a prescription stands on, on foot
+ * @param baseline everything a prescription stands on, on foot
  * @param choice of an equation for the maximum, if one was made
  * @param maxima that were measured, in every mode
  * @param usual what is usual for them at rest
@@ -49,7 +49,7 @@ import java.util.Optional;
  */
 public record ClientHead(
     Client client,
-    Groundwork ground,
+    ClientBaseline baseline,
     Optional<Choice> choice,
     List<MeasuredMaximum> maxima,
     Optional<UsualPulse> usual,
@@ -61,29 +61,29 @@ public record ClientHead(
     boolean testing) {
 
   /** Everything a prescription stands on, in that mode. */
-  public Groundwork ground(Mode mode) {
-    return mode == Mode.RUN ? ground : ground(mode, maxima);
+  public ClientBaseline baseline(Mode mode) {
+    return mode == Mode.RUN ? baseline : baseline(mode, maxima);
   }
 
   /** Everything a prescription would stand on, were those the measured maxima. */
-  public Groundwork ground(Mode mode, List<MeasuredMaximum> measured) {
-    return Groundwork.of(screening(), ground.resting(), mode, choice, measured);
+  public ClientBaseline baseline(Mode mode, List<MeasuredMaximum> measured) {
+    return ClientBaseline.of(screening(), baseline.resting(), mode, choice, measured);
   }
 
   /** What the screening comes to. */
   public Screening screening() {
-    return ground.screening();
+    return baseline.screening();
   }
 
   /** Where the prescription stands. */
-  public Optional<Standing> standing() {
+  public Optional<PrescriptionValidity> standing() {
     return prescription.map(
-        saved -> Standing.of(saved.prescription(), saved.recordedAt(), screening()));
+        saved -> PrescriptionValidity.of(saved.prescription(), saved.recordedAt(), screening()));
   }
 
   /** The prescription that holds. */
   public Optional<SavedPrescription> held() {
-    return prescription.filter(saved -> standing().filter(Standing::holds).isPresent());
+    return prescription.filter(saved -> standing().filter(PrescriptionValidity::holds).isPresent());
   }
 
   /**
@@ -98,7 +98,7 @@ public record ClientHead(
         .map(on -> PrescriptionFinding.BIRTH_DATE_CORRECTED.of(Days.of(on)))
         .or(
             () ->
-                Change.since(saved.prescription(), ground(saved.prescription().parts().mode()))
+                Change.since(saved.prescription(), baseline(saved.prescription().parts().mode()))
                     .flatMap(Change::review));
   }
 
@@ -117,7 +117,7 @@ public record ClientHead(
 
   /** What has moved since a prescription was made. */
   public Optional<Change> change(Prescription made) {
-    return Change.since(made, ground(made.parts().mode()));
+    return Change.since(made, baseline(made.parts().mode()));
   }
 
   /**
@@ -131,7 +131,7 @@ public record ClientHead(
         saved.version(),
         saved.prescription(),
         saved.recordedAt(),
-        ground(saved.prescription().parts().mode()),
+        baseline(saved.prescription().parts().mode()),
         client.nextBirthday(screening().date()));
   }
 
@@ -140,7 +140,7 @@ public record ClientHead(
     if (prescription.isEmpty()) {
       return List.of(ProgrammeFinding.NO_PROGRAMME_YET.of());
     }
-    Standing standing = standing().orElseThrow();
+    PrescriptionValidity standing = standing().orElseThrow();
     return switch (standing.state()) {
       case ISSUED, RATE_SUSPENDED -> List.of();
       case DRAFT -> notLed("a draft", screening().permission().findings());
@@ -181,12 +181,12 @@ public record ClientHead(
 
   /** What is prescribed in that mode; else where they would start in it. */
   public Aimed aimed(Mode mode) {
-    Optional<Parts> prescribed =
+    Optional<Fitt> prescribed =
         prescription
             .map(saved -> saved.prescription().parts())
             .filter(parts -> parts.mode() == mode);
     Goal goal = screening().answers().goal().orElse(Goal.GENERAL_FITNESS);
-    Parts parts =
+    Fitt parts =
         prescribed.orElseGet(() -> Start.of(screening(), goal, Optional.empty(), mode).parts());
     return new Aimed(parts.lowPercent(), parts.highPercent(), mode, prescribed.isPresent());
   }
@@ -196,7 +196,7 @@ public record ClientHead(
     Optional<SavedPrescription> held = held();
     return DueList.of(
         new Facts(
-            ground,
+            baseline,
             aboutMaximum(MaximumFinding.MAXIMUM_DUE)
                 .or(() -> aboutMaximum(MaximumFinding.MAXIMUM_PROPOSED)),
             tests,
@@ -212,7 +212,7 @@ public record ClientHead(
         .map(MeasuredMaximum::mode)
         .distinct()
         .sorted()
-        .flatMap(mode -> ground(mode).maximumRecord().findings().stream())
+        .flatMap(mode -> baseline(mode).maximumRecord().findings().stream())
         .filter(finding -> finding.code().equals(kind.code()))
         .findFirst();
   }

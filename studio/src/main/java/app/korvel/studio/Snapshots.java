@@ -3,7 +3,7 @@ package app.korvel.studio;
 import app.korvel.core.maximum.Choice;
 import app.korvel.core.maximum.MeasuredMaximum;
 import app.korvel.core.maximum.Mode;
-import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.ClientBaseline;
 import app.korvel.core.programme.Programme;
 import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.UsualPulse;
@@ -157,7 +157,7 @@ class Snapshots {
           Optional.ofNullable(programmeOf.get(id)).map(SavedProgramme::programme);
       return new ClientHead(
           client,
-          Groundwork.of(
+          ClientBaseline.of(
               screening,
               WorkingResting.of(taken, screening.medicinesChangedAt(), today, zone),
               Mode.RUN,

@@ -1,6 +1,6 @@
 package app.korvel.studio;
 
-import app.korvel.core.prescription.Prescription.Ways;
+import app.korvel.core.prescription.Prescription.DisplaySettings;
 import app.korvel.store.StudioRepository;
 import app.korvel.store.StudioRepository.Settings;
 
@@ -19,7 +19,7 @@ public final class StudioSettings {
   }
 
   /** Its scheme and its 0–10 scale. */
-  public Ways ways() {
+  public DisplaySettings ways() {
     return now.ways();
   }
 

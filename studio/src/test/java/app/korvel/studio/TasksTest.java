@@ -134,12 +134,12 @@ class TasksTest {
     UUID client = screened("Åse Brandt");
     UUID reading = counted(client, 64).id();
     UUID gone = new WithdrawRecord(studio).by(WHO, client, RecordKind.READINGS, reading);
-    assertThat(studio.head(client).ground().resting()).isEmpty();
+    assertThat(studio.head(client).baseline().resting()).isEmpty();
     assertThatThrownBy(
             () -> new WithdrawRecord(studio).by(WHO, client, RecordKind.READINGS, reading))
         .isInstanceOf(SupersededException.class);
     new UndoRecord(studio).by(WHO, client, RecordKind.READINGS, gone);
-    assertThat(studio.head(client).ground().resting().orElseThrow().bpm()).isEqualTo(64);
+    assertThat(studio.head(client).baseline().resting().orElseThrow().bpm()).isEqualTo(64);
     assertThatThrownBy(() -> new UndoRecord(studio).by(WHO, client, RecordKind.CLEARANCES, reading))
         .isInstanceOf(NotFoundException.class)
         .hasMessageStartingWith("This client has no clearance");

@@ -39,10 +39,10 @@ public record CheckIn(
     Optional<Ketones> ketones,
     Optional<BigDecimal> weightKg,
     Set<Symptom> symptoms,
-    Set<Told> told) {
+    Set<SelfReport> told) {
 
   /** What a client may tell, a word each. */
-  public enum Told {
+  public enum SelfReport {
     FEVER("Fever or illness"),
     NO_SLEEP("No sleep"),
     HOSPITAL("Hospital stay or defibrillator shock since the last session"),
@@ -55,7 +55,7 @@ public record CheckIn(
 
     private final String displayName;
 
-    Told(String displayName) {
+    SelfReport(String displayName) {
       this.displayName = displayName;
     }
 
@@ -74,7 +74,7 @@ public record CheckIn(
     Limit.PULSE.check("pulseBpm", pulseBpm);
     weightKg.ifPresent(value -> Limit.WEIGHT.check("weightKg", value));
     symptoms = copy(symptoms, Symptom.class);
-    told = copy(told, Told.class);
+    told = copy(told, SelfReport.class);
   }
 
   /** A pulse and nothing else: what a count in a class finds. */
@@ -99,7 +99,7 @@ public record CheckIn(
     return words.isEmpty() ? EnumSet.noneOf(type) : EnumSet.copyOf(words);
   }
 
-  boolean told(Told word) {
+  boolean told(SelfReport word) {
     return told.contains(word);
   }
 }

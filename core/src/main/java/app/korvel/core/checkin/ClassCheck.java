@@ -77,7 +77,7 @@ public record ClassCheck(
       Posture posture,
       boolean settled,
       boolean recounted,
-      Known known,
+      CheckInContext known,
       Optional<Outcome> checkedIn) {
     CheckIn pulse = CheckIn.pulse(count.bpm(), posture, PulseSource.COUNT, settled, recounted);
     Verdict verdict = Verdict.of(pulse, known.pulseAlone());
@@ -96,7 +96,7 @@ public record ClassCheck(
     return new ClassCheck(count, before.get(), alsoAsked(known), findings);
   }
 
-  private static List<String> alsoAsked(Known known) {
+  private static List<String> alsoAsked(CheckInContext known) {
     return Stream.concat(
             known.effects().ask().stream().map(Measure::displayName),
             known.effects().carry().stream().map(thing -> "has " + thing))
@@ -111,7 +111,7 @@ public record ClassCheck(
     };
   }
 
-  private static Call call(Verdict verdict, Known known) {
+  private static Call call(Verdict verdict, CheckInContext known) {
     if (!known.decided()) {
       return Call.SCREEN_FIRST;
     }

@@ -1,7 +1,7 @@
 package app.korvel.core.checkin;
 
-import app.korvel.core.checkin.CheckIn.Told;
-import app.korvel.core.checkin.Known.Weighed;
+import app.korvel.core.checkin.CheckIn.SelfReport;
+import app.korvel.core.checkin.CheckInContext.Weighed;
 import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
@@ -63,7 +63,7 @@ public record Verdict(
   public record OwnDecision(Outcome outcome, String reason) {}
 
   /** A check-in beside what it is compared with. */
-  private record Case(CheckIn now, Known known) {
+  private record Case(CheckIn now, CheckInContext known) {
 
     OptionalInt usual() {
       return known.usualBpm(now.posture());
@@ -141,10 +141,10 @@ public record Verdict(
     }
 
     boolean ketonesOrUnwell() {
-      return ketones(Ketones.PRESENT) || told(Told.UNWELL);
+      return ketones(Ketones.PRESENT) || told(SelfReport.UNWELL);
     }
 
-    boolean told(Told word) {
+    boolean told(SelfReport word) {
       return now.told(word);
     }
 
@@ -184,15 +184,15 @@ public record Verdict(
   private static final int LIGHT_ONLY_FROM = Threshold.PULSE_LIGHT_ONLY.whole();
   private static final int NOT_TODAY_FROM = Threshold.PULSE_NOT_TODAY.whole();
 
-  /** What a rule stands on: overrides and recounts look at it. */
-  private enum Ground {
+  /** Basis of a rule: whether it can be overridden or needs a recount. */
+  private enum Basis {
     /** The difference from the usual pulse: may be overridden, waits for a recount. */
     DIFFERENCE,
-    /** An absolute line of the pulse: waits for a recount. */
+    /** A fixed limit of the pulse: waits for a recount. */
     PULSE_LINE,
     /** The pulse is to be counted again. */
     AGAIN,
-    /** Can be put right on the spot. */
+    /** Can be remedied on the spot. */
     NOT_YET,
     OTHER;
 
@@ -206,14 +206,14 @@ public record Verdict(
    *
    * @param kind what is said
    * @param outcome what follows; {@link Outcome#GO} for a caution
-   * @param ground what it stands on
+   * @param basis whether it can be overridden or needs a recount
    * @param holds when
-   * @param figures what stands in the open places of the wording
+   * @param figures the values filled into the wording
    */
   private record Rule(
       FindingKind kind,
       Outcome outcome,
-      Ground ground,
+      Basis basis,
       Predicate<Case> holds,
       Function<Case, Object[]> figures) {
 
@@ -222,7 +222,7 @@ public record Verdict(
         Outcome outcome,
         Predicate<Case> holds,
         Function<Case, Object[]> figures) {
-      return new Rule(kind, outcome, Ground.OTHER, holds, figures);
+      return new Rule(kind, outcome, Basis.OTHER, holds, figures);
     }
 
     static Rule of(FindingKind kind, Outcome outcome, Predicate<Case> holds) {
@@ -244,25 +244,25 @@ public record Verdict(
           new Rule(
               CheckInFinding.SCREENING_OPEN,
               Outcome.NOT_TODAY,
-              Ground.NOT_YET,
+              Basis.NOT_YET,
               each -> !each.known.decided(),
               each -> figures()),
           new Rule(
               CheckInFinding.PULSE_SIT_FIRST,
               Outcome.COUNT_AGAIN,
-              Ground.AGAIN,
+              Basis.AGAIN,
               Case::sitFirst,
               each -> figures(each.now.pulseBpm(), each.highestUsual())),
           new Rule(
               CheckInFinding.PULSE_RECOUNT,
               Outcome.COUNT_AGAIN,
-              Ground.AGAIN,
+              Basis.AGAIN,
               each -> each.firstOdd() && !each.sitFirst(),
               each -> figures(each.now.pulseBpm())),
           new Rule(
               CheckInFinding.USUAL_POSTURE_FIRST,
               Outcome.COUNT_AGAIN,
-              Ground.AGAIN,
+              Basis.AGAIN,
               Case::otherPosture,
               each ->
                   figures(
@@ -289,7 +289,9 @@ public record Verdict(
                           .isPresent(),
               each -> figures(each.now.pressure().get())),
           Rule.of(
-              CheckInFinding.HOSPITAL_SINCE, Outcome.NOT_TODAY, each -> each.told(Told.HOSPITAL)),
+              CheckInFinding.HOSPITAL_SINCE,
+              Outcome.NOT_TODAY,
+              each -> each.told(SelfReport.HOSPITAL)),
           Rule.of(
               CheckInFinding.HEART_FAILURE_GAIN,
               Outcome.NOT_TODAY,
@@ -300,7 +302,7 @@ public record Verdict(
                 return figures(
                     gain.stripTrailingZeros().toPlainString(), "on " + Days.of(before.on()));
               }),
-          Rule.of(CheckInFinding.ILL_TODAY, Outcome.NOT_TODAY, each -> each.told(Told.FEVER)),
+          Rule.of(CheckInFinding.ILL_TODAY, Outcome.NOT_TODAY, each -> each.told(SelfReport.FEVER)),
           Rule.of(
               CheckInFinding.RHYTHM_NEWLY_UNEVEN,
               Outcome.NOT_TODAY,
@@ -322,11 +324,11 @@ public record Verdict(
           Rule.of(
               CheckInFinding.GLUCOSE_SEVERE_LOW,
               Outcome.NOT_TODAY,
-              each -> each.told(Told.SEVERE_LOW)),
+              each -> each.told(SelfReport.SEVERE_LOW)),
           new Rule(
               CheckInFinding.GLUCOSE_LOW,
               Outcome.NOT_TODAY,
-              Ground.NOT_YET,
+              Basis.NOT_YET,
               each -> each.now.glucose().filter(Glucose::low).isPresent(),
               each -> figures(each.now.glucose().get(), each.now.glucose().get().lowLine())),
           Rule.of(
@@ -347,58 +349,58 @@ public record Verdict(
           new Rule(
               CheckInFinding.KETONES_FIRST,
               Outcome.NOT_TODAY,
-              Ground.NOT_YET,
+              Basis.NOT_YET,
               each -> each.highGlucose() && each.now.ketones().isEmpty() && !each.ketonesOrUnwell(),
               each -> figures(each.now.glucose().get(), each.now.glucose().get().highLine())),
           new Rule(
               CheckInFinding.MEASURE_FIRST,
               Outcome.NOT_TODAY,
-              Ground.NOT_YET,
+              Basis.NOT_YET,
               each -> each.asks(Measure.GLUCOSE) && each.now.glucose().isEmpty(),
               each -> figures(Measure.GLUCOSE.displayName())),
           new Rule(
               CheckInFinding.HEAT_NOT_FOR_THEM,
               Outcome.NOT_TODAY,
-              Ground.NOT_YET,
-              each -> each.told(Told.HEAT) && each.known.person().has(Condition.PREGNANCY),
+              Basis.NOT_YET,
+              each -> each.told(SelfReport.HEAT) && each.known.person().has(Condition.PREGNANCY),
               each -> figures()),
           new Rule(
               CheckInFinding.CARRY_FIRST,
               Outcome.NOT_TODAY,
-              Ground.NOT_YET,
-              each -> !each.known.effects().carry().isEmpty() && !each.told(Told.CARRIED),
+              Basis.NOT_YET,
+              each -> !each.known.effects().carry().isEmpty() && !each.told(SelfReport.CARRIED),
               each -> figures(String.join(" and ", each.known.effects().carry()))),
           new Rule(
               CheckInFinding.PULSE_OVER_LINE,
               Outcome.NOT_TODAY,
-              Ground.PULSE_LINE,
+              Basis.PULSE_LINE,
               Case::overLine,
               each -> figures(each.now.pulseBpm(), each.highestUsual())),
           new Rule(
               CheckInFinding.PULSE_UNDER_LINE,
               Outcome.NOT_TODAY,
-              Ground.PULSE_LINE,
+              Basis.PULSE_LINE,
               Case::underLine,
               each -> figures(each.now.pulseBpm(), each.lowestLine())),
           new Rule(
               CheckInFinding.SLEEPLESS_AND_RAISED,
               Outcome.NOT_TODAY,
-              Ground.PULSE_LINE,
+              Basis.PULSE_LINE,
               each ->
-                  each.told(Told.NO_SLEEP)
+                  each.told(SelfReport.NO_SLEEP)
                       && each.usual(off -> off >= LIGHT_ONLY_FROM)
                       && each.difference() > 0,
               each -> figures()),
           new Rule(
               CheckInFinding.PULSE_TEN_OFF,
               Outcome.NOT_TODAY,
-              Ground.DIFFERENCE,
+              Basis.DIFFERENCE,
               each -> each.usual(off -> off >= NOT_TODAY_FROM),
               Case::offBy),
           new Rule(
               CheckInFinding.PULSE_FIVE_OFF,
               Outcome.LIGHT_ONLY,
-              Ground.DIFFERENCE,
+              Basis.DIFFERENCE,
               each -> each.usual(off -> off >= LIGHT_ONLY_FROM && off < NOT_TODAY_FROM),
               Case::offBy),
           Rule.of(
@@ -423,8 +425,9 @@ public record Verdict(
               CheckInFinding.ONE_LEVEL_EASIER,
               Outcome.GO,
               each ->
-                  each.told(Told.POOR_AIR)
-                      || each.told(Told.HEAT) && !each.known.person().has(Condition.PREGNANCY)),
+                  each.told(SelfReport.POOR_AIR)
+                      || each.told(SelfReport.HEAT)
+                          && !each.known.person().has(Condition.PREGNANCY)),
           Rule.of(
               CheckInFinding.MEASURE_MISSING,
               Outcome.GO,
@@ -435,7 +438,7 @@ public record Verdict(
               Outcome.GO,
               each -> each.asks(Measure.WEIGHT) && each.now.weightKg().isEmpty(),
               each -> figures(Measure.WEIGHT.displayName())),
-          Rule.of(CheckInFinding.CHANGED_SINCE, Outcome.GO, each -> each.told(Told.CHANGED)),
+          Rule.of(CheckInFinding.CHANGED_SINCE, Outcome.GO, each -> each.told(SelfReport.CHANGED)),
           Rule.of(
               CheckInFinding.PULSE_NO_USUAL,
               Outcome.GO,
@@ -461,7 +464,7 @@ public record Verdict(
   }
 
   /** Judges a check-in. */
-  public static Verdict of(CheckIn now, Known known) {
+  public static Verdict of(CheckIn now, CheckInContext known) {
     Case each = new Case(now, known);
     List<Finding> findings = new ArrayList<>();
     Outcome outcome = Outcome.GO;
@@ -470,15 +473,15 @@ public record Verdict(
     boolean again = false;
     for (Rule rule : RULES) {
       // What waits for a recount has not decided anything yet, and is not said.
-      if (!rule.holds.test(each) || (each.firstOdd() && rule.ground.pulse())) {
+      if (!rule.holds.test(each) || (each.firstOdd() && rule.basis.pulse())) {
         continue;
       }
       if (rule.outcome.compareTo(outcome) > 0) {
         outcome = rule.outcome;
       }
-      again |= rule.ground == Ground.AGAIN;
-      differenceAlone &= rule.outcome == Outcome.GO || rule.ground == Ground.DIFFERENCE;
-      mendable &= rule.outcome != Outcome.NOT_TODAY || rule.ground == Ground.NOT_YET;
+      again |= rule.basis == Basis.AGAIN;
+      differenceAlone &= rule.outcome == Outcome.GO || rule.basis == Basis.DIFFERENCE;
+      mendable &= rule.outcome != Outcome.NOT_TODAY || rule.basis == Basis.NOT_YET;
       findings.add(rule.kind.of(rule.figures.apply(each)));
     }
     if (outcome == Outcome.GO) {

@@ -112,7 +112,7 @@ public record FieldTestRun(
    * @param mayFinish whether it may be finished now
    * @param plateau whether two bouts in a row have met
    */
-  public record Stand(
+  public record RunStatus(
       Phase phase,
       int bout,
       Instant since,
@@ -212,7 +212,7 @@ public record FieldTestRun(
   }
 
   /** Where it stands at {@code now}. */
-  public Stand at(Instant now) {
+  public RunStatus at(Instant now) {
     int number = bouts.size();
     if (stoppedAt.isPresent()) {
       return over(Phase.STOPPED, number, stoppedAt.get());
@@ -223,7 +223,7 @@ public record FieldTestRun(
     if (bouts.isEmpty()) {
       Instant ready = test.warmedUpAt();
       return now.isBefore(ready)
-          ? new Stand(
+          ? new RunStatus(
               Phase.WARM_UP,
               0,
               test.startedAt(),
@@ -232,11 +232,12 @@ public record FieldTestRun(
               false,
               true,
               false)
-          : new Stand(Phase.READY, 0, ready, Optional.empty(), Optional.empty(), true, true, false);
+          : new RunStatus(
+              Phase.READY, 0, ready, Optional.empty(), Optional.empty(), true, true, false);
     }
     Bout last = lastBout().orElseThrow();
     if (now.isBefore(last.endsAt)) {
-      return new Stand(
+      return new RunStatus(
           Phase.BOUT,
           number,
           last.startedAt,
@@ -249,7 +250,7 @@ public record FieldTestRun(
     FieldTestProtocol protocol = test.protocol();
     boolean more = number < protocol.mostBouts();
     Instant next = last.endsAt.plus(protocol.restAtLeast());
-    return new Stand(
+    return new RunStatus(
         Phase.REST,
         number,
         last.endsAt,
@@ -260,8 +261,8 @@ public record FieldTestRun(
         plateau());
   }
 
-  private Stand over(Phase phase, int bout, Instant since) {
-    return new Stand(
+  private RunStatus over(Phase phase, int bout, Instant since) {
+    return new RunStatus(
         phase, bout, since, Optional.empty(), Optional.empty(), false, false, plateau());
   }
 
@@ -299,7 +300,7 @@ public record FieldTestRun(
           "at", "comes before what was entered last", "a moment from then on");
     }
     List<Fault> faults = new ArrayList<>();
-    Stand stand = at(event.at());
+    RunStatus stand = at(event.at());
     boolean over = stand.phase == Phase.STOPPED || stand.phase == Phase.DONE;
     boolean afterwards =
         event.kind() == Kind.TAKEN_BACK
@@ -345,7 +346,7 @@ public record FieldTestRun(
     }
   }
 
-  private void checkStart(Stand stand, List<Fault> faults) {
+  private void checkStart(RunStatus stand, List<Fault> faults) {
     if (stand.mayStart) {
       return;
     }

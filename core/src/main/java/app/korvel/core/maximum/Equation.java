@@ -2,10 +2,10 @@ package app.korvel.core.maximum;
 
 import app.korvel.core.maximum.Applicability.Requirement;
 import app.korvel.core.measure.Formula;
-import app.korvel.core.measure.LongHand;
-import app.korvel.core.measure.LongHand.Line;
 import app.korvel.core.measure.Rounding;
 import app.korvel.core.measure.Source;
+import app.korvel.core.measure.Working;
+import app.korvel.core.measure.Working.Line;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -92,24 +92,24 @@ public record Equation(
    *
    * @param restingBpm ignored unless {@link #needsResting}
    */
-  LongHand longHand(int age, int restingBpm, Mode mode) {
+  Working longHand(int age, int restingBpm, Mode mode) {
     List<Line> lines = new ArrayList<>();
     BigDecimal forAge = perYear.multiply(BigDecimal.valueOf(age));
-    StringBuilder sum = new StringBuilder(LongHand.written(constant));
+    StringBuilder sum = new StringBuilder(Working.written(constant));
     if (needsResting()) {
       BigDecimal forResting = perRestingBpm.multiply(BigDecimal.valueOf(restingBpm));
       lines.add(step("For the resting rate", times(perRestingBpm, restingBpm), forResting));
-      sum.append(" + ").append(LongHand.written(forResting));
+      sum.append(" + ").append(Working.written(forResting));
     }
     if (perYear.compareTo(BigDecimal.ONE) != 0) {
       lines.add(step("For the age", times(perYear, age), forAge));
     }
-    sum.append(" − ").append(LongHand.written(forAge));
+    sum.append(" − ").append(Working.written(forAge));
     if (lessBpm != 0) {
       sum.append(" − ").append(lessBpm);
     }
     BigDecimal exact = exact(age, restingBpm);
-    lines.add(Line.of(id, "Maximum, running", sum.toString(), exact, "bpm", LongHand.Finish.WHOLE));
+    lines.add(Line.of(id, "Maximum, running", sum.toString(), exact, "bpm", Working.Finish.WHOLE));
     if (takenOff(mode) != 0) {
       lines.add(
           step(
@@ -122,12 +122,12 @@ public record Equation(
           Line.of(
               Formula.MODE_ERROR,
               "How sure it is, ±",
-              "√(" + standardErrorBpm + "² + " + LongHand.written(mode.extraErrorBpm()) + "²)",
+              "√(" + standardErrorBpm + "² + " + Working.written(mode.extraErrorBpm()) + "²)",
               standardErrorBpm(mode),
               "bpm",
-              LongHand.Finish.TENTH));
+              Working.Finish.TENTH));
     }
-    return LongHand.of(lines);
+    return Working.of(lines);
   }
 
   /** The running value before rounding, bpm. */
@@ -152,10 +152,10 @@ public record Equation(
   }
 
   private Line step(String label, String sum, BigDecimal exact) {
-    return Line.of(id, label, sum, exact, "bpm", LongHand.Finish.EXACT);
+    return Line.of(id, label, sum, exact, "bpm", Working.Finish.EXACT);
   }
 
   private static String times(BigDecimal factor, int figure) {
-    return LongHand.written(factor) + " × " + figure;
+    return Working.written(factor) + " × " + figure;
   }
 }

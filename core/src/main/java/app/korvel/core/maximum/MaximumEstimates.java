@@ -4,8 +4,8 @@ import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
-import app.korvel.core.measure.LongHand;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.measure.Working;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.ScreeningFinding;
 import java.math.BigDecimal;
@@ -169,7 +169,7 @@ public record MaximumEstimates(
    * @throws InvalidValueException when no equation has this id, or it needs a resting rate and
    *     there is none
    */
-  public static LongHand longHand(String method, Person person, OptionalInt restingBpm, Mode mode) {
+  public static Working longHand(String method, Person person, OptionalInt restingBpm, Mode mode) {
     restingBpm.ifPresent(bpm -> Limit.RESTING.check("restingBpm", bpm));
     Equation equation =
         Equations.ALL.stream()

@@ -6,8 +6,8 @@ import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Formula;
-import app.korvel.core.measure.LongHand;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.measure.Working;
 import app.korvel.core.screening.Person;
 import java.math.BigDecimal;
 import java.time.Instant;
@@ -364,7 +364,7 @@ public record MaximumRecord(
   }
 
   /** The working maximum and its error, worked out long hand; nothing where there is none. */
-  public Optional<LongHand> longHand() {
+  public Optional<Working> longHand() {
     return working.map(
         value ->
             value
@@ -376,44 +376,44 @@ public record MaximumRecord(
                             value.method(), person, restingBpm, value.mode())));
   }
 
-  private LongHand longHand(WorkingMaximum value, JudgedMaximum base) {
+  private Working longHand(WorkingMaximum value, JudgedMaximum base) {
     int bpm = base.value().bpm();
-    List<LongHand.Line> lines = new ArrayList<>();
+    List<Working.Line> lines = new ArrayList<>();
     lines.add(
-        LongHand.Line.of(
+        Working.Line.of(
             Formula.WORKING_MAXIMUM,
             "The highest that qualifies",
             qualifying(base),
             BigDecimal.valueOf(bpm),
             "bpm",
-            LongHand.Finish.EXACT));
-    LongHand.Line error = base.value().errorLine(base.standsAs(), date);
+            Working.Finish.EXACT));
+    Working.Line error = base.value().errorLine(base.standsAs(), date);
     lines.add(error);
     if (value.origin() == Origin.BORROWED) {
       if (value.mode().lessBpm() != 0) {
         lines.add(
-            LongHand.Line.of(
+            Working.Line.of(
                 Formula.WORKING_MAXIMUM,
                 "Less on this mode",
                 bpm + " − " + value.mode().lessBpm(),
                 BigDecimal.valueOf(value.bpm()),
                 "bpm",
-                LongHand.Finish.EXACT));
+                Working.Finish.EXACT));
       }
       lines.add(
-          LongHand.Line.of(
+          Working.Line.of(
               Formula.MODE_ERROR,
               "How sure the borrowed one is, ±",
               "√("
-                  + LongHand.written(error.answer())
+                  + Working.written(error.answer())
                   + "² + "
-                  + LongHand.written(value.mode().extraErrorBpm())
+                  + Working.written(value.mode().extraErrorBpm())
                   + "²)",
               value.standardErrorBpm(),
               "bpm",
-              LongHand.Finish.TENTH));
+              Working.Finish.TENTH));
     }
-    return LongHand.of(lines);
+    return Working.of(lines);
   }
 
   private String qualifying(JudgedMaximum base) {

@@ -4,10 +4,10 @@ import app.korvel.core.measure.Formula;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.InvalidValueException.Fault;
 import app.korvel.core.measure.Limit;
-import app.korvel.core.measure.LongHand;
 import app.korvel.core.measure.Rounding;
 import app.korvel.core.measure.Texts;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.measure.Working;
 import app.korvel.core.pulse.Grade;
 import java.math.BigDecimal;
 import java.math.MathContext;
@@ -178,14 +178,14 @@ public record MeasuredMaximum(
   }
 
   /** The error on {@code date} as a sum. */
-  LongHand.Line errorLine(MaximumKind standsAs, LocalDate date) {
-    return LongHand.Line.of(
+  Working.Line errorLine(MaximumKind standsAs, LocalDate date) {
+    return Working.Line.of(
         Formula.MEASURED_ERROR,
         "How sure it is, ±",
         standsAs.standardErrorBpm(grade) + " + " + monthsOld(date) + " ÷ " + MONTHS_A_YEAR,
         standardErrorBpm(standsAs, date),
         "bpm",
-        LongHand.Finish.TENTH);
+        Working.Finish.TENTH);
   }
 
   /** The day from which it is to be measured again. */

@@ -3,7 +3,7 @@ package app.korvel.core.outline;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Source;
 import app.korvel.core.screening.Condition;
-import app.korvel.core.screening.LeaveOut;
+import app.korvel.core.screening.Contraindication;
 import app.korvel.core.screening.Permission;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Scope;
@@ -50,14 +50,14 @@ public enum Exercise {
       ExerciseType.AEROBIC,
       met("4.0", "8.8"),
       minding(Condition.JOINTS),
-      LeaveOut.STEPS),
+      Contraindication.STEPS),
   BENCH(
       "Stepping on a bench",
       Mode.STAIRS,
       ExerciseType.AEROBIC,
       met("5.5", "9.5"),
       minding(Condition.JOINTS),
-      LeaveOut.STEPS),
+      Contraindication.STEPS),
   ROPE(
       "Skipping rope",
       Mode.OTHER,
@@ -94,7 +94,7 @@ public enum Exercise {
       ExerciseType.ISOMETRIC,
       Optional.empty(),
       minding(),
-      LeaveOut.LONG_HOLDS);
+      Contraindication.LONG_HOLDS);
 
   /**
    * What it usually costs.
@@ -112,7 +112,7 @@ public enum Exercise {
   private final ExerciseType type;
   private final Optional<Cost> cost;
   private final Set<Condition> mind;
-  private final Set<LeaveOut> is;
+  private final Set<Contraindication> is;
 
   Exercise(String displayName, Mode mode, ExerciseType type, Optional<Cost> cost) {
     this(displayName, mode, type, cost, minding());
@@ -124,7 +124,7 @@ public enum Exercise {
       ExerciseType type,
       Optional<Cost> cost,
       Set<Condition> mind,
-      LeaveOut... is) {
+      Contraindication... is) {
     this.displayName = displayName;
     this.mode = mode;
     this.type = type;
@@ -167,7 +167,7 @@ public enum Exercise {
   }
 
   /** Which kinds of work that a context forbids it is. */
-  public List<LeaveOut> is() {
+  public List<Contraindication> is() {
     return is.stream().sorted().toList();
   }
 

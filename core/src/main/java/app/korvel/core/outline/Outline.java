@@ -47,7 +47,7 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
    * @param place at which step; empty where it is the whole
    * @param finding which rule, and why
    */
-  public record Broken(Optional<Place> place, Finding finding) {}
+  public record Violation(Optional<Place> place, Finding finding) {}
 
   private static final int MARGIN_FROM = Threshold.WARM_UP_FROM.whole();
   private static final int MARGIN_TO = Threshold.WARM_UP_TO.whole();
@@ -221,8 +221,8 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
   }
 
   /** Every rule it breaks for someone of those bounds, in the order of its steps. */
-  public List<Broken> broken(Bounds bounds) {
-    List<Broken> broken = new ArrayList<>();
+  public List<Violation> broken(Bounds bounds) {
+    List<Violation> broken = new ArrayList<>();
     List<Turn> turns = turns();
     Optional<Turn> first = turns.stream().filter(Outline::exercise).findFirst();
     if (first.isEmpty()) {
@@ -243,15 +243,15 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
     return turn.step.kind().exercise();
   }
 
-  private static Broken whole(Finding finding) {
-    return new Broken(Optional.empty(), finding);
+  private static Violation whole(Finding finding) {
+    return new Violation(Optional.empty(), finding);
   }
 
-  private static Broken at(Place place, Finding finding) {
-    return new Broken(Optional.of(place), finding);
+  private static Violation at(Place place, Finding finding) {
+    return new Violation(Optional.of(place), finding);
   }
 
-  private void checkMinutes(List<Broken> broken) {
+  private void checkMinutes(List<Violation> broken) {
     int seconds = workSeconds();
     if (seconds < 60 * Limit.SESSION_MINUTES.lowest()
         || seconds > 60 * Limit.SESSION_MINUTES.highest()) {
@@ -262,7 +262,7 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
     }
   }
 
-  private static void checkWarmUp(List<Broken> broken, List<Turn> turns, Bounds bounds) {
+  private static void checkWarmUp(List<Violation> broken, List<Turn> turns, Bounds bounds) {
     int seconds =
         turns.stream()
             .takeWhile(turn -> !exercise(turn))
@@ -277,7 +277,7 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
     }
   }
 
-  private static void checkCoolDown(List<Broken> broken, List<Turn> turns, Bounds bounds) {
+  private static void checkCoolDown(List<Violation> broken, List<Turn> turns, Bounds bounds) {
     int last = 0;
     for (int i = 0; i < turns.size(); i++) {
       last = exercise(turns.get(i)) ? i : last;
@@ -296,7 +296,7 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
   }
 
   /** What one step may not be, whatever stands around it. */
-  private void checkSteps(List<Broken> broken, Bounds bounds) {
+  private void checkSteps(List<Violation> broken, Bounds bounds) {
     Ceiling ceiling = bounds.ceiling();
     for (int at = 0; at < blocks.size(); at++) {
       List<Step> steps = blocks.get(at).steps();
@@ -331,7 +331,7 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
    * before the next one comes easy time: half as long as the stretch, at least 10 s. Bursts keep a
    * distance of their own. Each place is told once.
    */
-  private static void checkHardRuns(List<Broken> broken, List<Turn> turns) {
+  private static void checkHardRuns(List<Violation> broken, List<Turn> turns) {
     int run = 0;
     int easy = 0;
     boolean resting = true;
@@ -368,7 +368,7 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
     }
   }
 
-  private static void checkBursts(List<Broken> broken, List<Turn> turns) {
+  private static void checkBursts(List<Violation> broken, List<Turn> turns) {
     int now = 0;
     int before = -BURST_EVERY;
     List<Place> told = new ArrayList<>();
@@ -384,7 +384,7 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
     }
   }
 
-  private void checkGoal(List<Broken> broken, BandGoal goal) {
+  private void checkGoal(List<Violation> broken, BandGoal goal) {
     int seconds =
         seconds(
             step -> step.kind().exercise() && touches(step.range().orElseThrow(), goal.level()));
@@ -424,9 +424,9 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
     Outline cut = new Outline(kept, bandGoal);
     List<Turn> turns = cut.turns();
     Percents easy = new Percents(MARGIN_FROM, MARGIN_TO);
-    List<Broken> early = new ArrayList<>();
+    List<Violation> early = new ArrayList<>();
     checkWarmUp(early, turns, bounds);
-    List<Broken> late = new ArrayList<>();
+    List<Violation> late = new ArrayList<>();
     if (turns.stream().anyMatch(Outline::exercise)) {
       checkCoolDown(late, turns, bounds);
     }

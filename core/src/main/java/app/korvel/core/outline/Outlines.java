@@ -50,10 +50,10 @@ public final class Outlines {
    *
    * @throws RefusedException with each rule once
    */
-  public static void refuse(List<Outline.Broken> broken) {
+  public static void refuse(List<Outline.Violation> broken) {
     if (!broken.isEmpty()) {
       throw RefusedException.because(
-          broken.stream().map(Outline.Broken::finding).distinct().toList());
+          broken.stream().map(Outline.Violation::finding).distinct().toList());
     }
   }
 

@@ -3,7 +3,7 @@ package app.korvel.core.prescription;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.core.measure.Severity;
-import app.korvel.core.screening.Steering;
+import app.korvel.core.screening.IntensityGuide;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -47,7 +47,7 @@ public record Card(
    * @param version which version
    * @param made as it was saved
    * @param madeAt when it was saved
-   * @param ground what is on record today, in its mode
+   * @param baseline what is on record today, in its mode
    * @param nextBirthday the client's
    * @throws RefusedException when it is suspended, or a draft; it says why
    */
@@ -56,13 +56,13 @@ public record Card(
       int version,
       Prescription made,
       Instant madeAt,
-      Groundwork ground,
+      ClientBaseline baseline,
       LocalDate nextBirthday) {
-    Standing standing = Standing.of(made, madeAt, ground.screening());
-    if (standing.state() == Standing.State.SUSPENDED) {
+    PrescriptionValidity standing = PrescriptionValidity.of(made, madeAt, baseline.screening());
+    if (standing.state() == PrescriptionValidity.State.SUSPENDED) {
       throw RefusedException.because(standing.findings());
     }
-    if (standing.state() == Standing.State.DRAFT) {
+    if (standing.state() == PrescriptionValidity.State.DRAFT) {
       throw RefusedException.because(
           made.findings().stream()
               .filter(finding -> finding.severity() == Severity.BLOCK)
@@ -74,7 +74,7 @@ public record Card(
         version,
         shown,
         standing.findings(),
-        Renewal.of(shown, ground, nextBirthday),
+        Renewal.of(shown, baseline, nextBirthday),
         leads(shown));
   }
 
@@ -82,6 +82,6 @@ public record Card(
     if (shown.target().isEmpty()) {
       return Leads.FEEL_ONLY;
     }
-    return shown.steering() == Steering.RATE ? Leads.RATE : Leads.FEEL;
+    return shown.steering() == IntensityGuide.RATE ? Leads.RATE : Leads.FEEL;
   }
 }

@@ -48,12 +48,12 @@ public record Change(
       BigDecimal maximumStandardErrorBpm) {
 
     /** The span of someone today; empty where there is none, or it is too small to steer by. */
-    public static Optional<Span> of(Groundwork ground) {
-      if (ground.reserve().isEmpty()) {
+    public static Optional<Span> of(ClientBaseline baseline) {
+      if (baseline.reserve().isEmpty()) {
         return Optional.empty();
       }
-      WorkingResting resting = ground.resting().orElseThrow();
-      WorkingMaximum maximum = ground.maximum().orElseThrow();
+      WorkingResting resting = baseline.resting().orElseThrow();
+      WorkingMaximum maximum = baseline.maximum().orElseThrow();
       return Optional.of(
           new Span(
               resting.bpm(),
@@ -98,7 +98,7 @@ public record Change(
    * @return nothing where one of them has no span to steer by
    */
   public static Optional<Change> between(
-      Groundwork before, Groundwork after, int lowPercent, int highPercent) {
+      ClientBaseline before, ClientBaseline after, int lowPercent, int highPercent) {
     return Span.of(before)
         .flatMap(
             was ->
@@ -112,7 +112,7 @@ public record Change(
    * @param now the groundwork of its mode
    * @return nothing where it has no rates, or today has none to compare them with
    */
-  public static Optional<Change> since(Prescription made, Groundwork now) {
+  public static Optional<Change> since(Prescription made, ClientBaseline now) {
     if (made.basis().isEmpty() || now.noRateBecause().isPresent()) {
       return Optional.empty();
     }

@@ -7,9 +7,9 @@ import app.korvel.core.measure.FindingKind;
 import app.korvel.core.pulse.PulseFinding;
 import app.korvel.core.pulse.UsualResting;
 import app.korvel.core.pulse.WorkingResting;
+import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.ScreeningFinding;
-import app.korvel.core.screening.Steering;
 import app.korvel.core.zone.Reserve;
 import java.time.LocalDate;
 import java.util.List;
@@ -55,14 +55,14 @@ public record JobStep(Step step, State state, String detail) {
    *
    * @param saved where the current prescription stands, if one is saved
    */
-  public static List<JobStep> path(Groundwork ground, Optional<SavedStatus> saved) {
+  public static List<JobStep> path(ClientBaseline baseline, Optional<SavedStatus> saved) {
     return List.of(
-        screening(ground),
-        pulse(ground),
-        maximum(ground),
-        bands(ground),
-        prescribed(ground, saved),
-        sessions(ground, saved),
+        screening(baseline),
+        pulse(baseline),
+        maximum(baseline),
+        bands(baseline),
+        prescribed(baseline, saved),
+        sessions(baseline, saved),
         progress(saved));
   }
 
@@ -78,7 +78,7 @@ public record JobStep(Step step, State state, String detail) {
    */
   public record SavedStatus(
       int version,
-      Standing.State standing,
+      PrescriptionValidity.State standing,
       boolean review,
       Optional<LocalDate> plannedUntil,
       Optional<Integer> weekDue,
@@ -94,8 +94,8 @@ public record JobStep(Step step, State state, String detail) {
           ScreeningFinding.CONSENT_FIRST, "consent missing",
           ScreeningFinding.SCREENING_UNFINISHED, "not finished");
 
-  private static JobStep screening(Groundwork ground) {
-    Screening screening = ground.screening();
+  private static JobStep screening(ClientBaseline baseline) {
+    Screening screening = baseline.screening();
     if (!screening.decided() && screening.answers().untouched()) {
       return new JobStep(Step.SCREENING, State.DUE, "not asked yet");
     }
@@ -125,12 +125,12 @@ public record JobStep(Step step, State state, String detail) {
         screening.permission().vigorous() ? "vigorous too" : "light to moderate");
   }
 
-  private static JobStep pulse(Groundwork ground) {
-    if (ground.resting().isEmpty()) {
+  private static JobStep pulse(ClientBaseline baseline) {
+    if (baseline.resting().isEmpty()) {
       return new JobStep(Step.PULSE, State.DUE, "none counted yet");
     }
-    WorkingResting resting = ground.resting().get();
-    FindingKind usual = UsualResting.kindOf(resting.bpm(), ground.person(), resting.settled());
+    WorkingResting resting = baseline.resting().get();
+    FindingKind usual = UsualResting.kindOf(resting.bpm(), baseline.person(), resting.settled());
     if (ASK_FIRST.containsKey(usual)) {
       return new JobStep(Step.PULSE, State.DUE, resting.bpm() + ASK_FIRST.get(usual));
     }
@@ -143,15 +143,15 @@ public record JobStep(Step step, State state, String detail) {
         resting.due() ? "due again" : resting.bpm() + " at rest");
   }
 
-  private static JobStep maximum(Groundwork ground) {
-    Optional<WorkingMaximum> working = ground.maximum();
+  private static JobStep maximum(ClientBaseline baseline) {
+    Optional<WorkingMaximum> working = baseline.maximum();
     if (working.isEmpty()) {
       return new JobStep(Step.MAXIMUM, State.BLOCKED, "cardiac team");
     }
-    if (ground.stale()) {
+    if (baseline.stale()) {
       return new JobStep(Step.MAXIMUM, State.DUE, "out of date: medication changed");
     }
-    if (ground.maximumRecord().due()) {
+    if (baseline.maximumRecord().due()) {
       return new JobStep(Step.MAXIMUM, State.DUE, "due again");
     }
     int bpm = working.get().bpm();
@@ -165,38 +165,38 @@ public record JobStep(Step step, State state, String detail) {
         });
   }
 
-  private static JobStep bands(Groundwork ground) {
-    if (ground.maximum().isEmpty()
-        || ground.screening().effects().steering() == Steering.EFFORT_AND_TALK_ONLY) {
+  private static JobStep bands(ClientBaseline baseline) {
+    if (baseline.maximum().isEmpty()
+        || baseline.screening().effects().steering() == IntensityGuide.EFFORT_AND_TALK_ONLY) {
       return new JobStep(Step.BANDS, State.BLOCKED, "RPE and talk");
     }
-    if (ground.stale()) {
+    if (baseline.stale()) {
       return new JobStep(Step.BANDS, State.BLOCKED, "pulse again first");
     }
-    if (ground.resting().isEmpty()) {
+    if (baseline.resting().isEmpty()) {
       return new JobStep(Step.BANDS, State.BLOCKED, "pulse first");
     }
-    int reserve = ground.maximum().get().bpm() - ground.resting().get().bpm();
+    int reserve = baseline.maximum().get().bpm() - baseline.resting().get().bpm();
     return reserve < Reserve.SMALLEST
         ? new JobStep(Step.BANDS, State.BLOCKED, "reserve too small")
         : new JobStep(Step.BANDS, State.DONE, "reserve " + reserve);
   }
 
-  private static JobStep prescribed(Groundwork ground, Optional<SavedStatus> saved) {
+  private static JobStep prescribed(ClientBaseline baseline, Optional<SavedStatus> saved) {
     if (saved.isPresent()) {
-      Standing.State standing = saved.get().standing();
-      if (standing == Standing.State.ISSUED && saved.get().review()) {
+      PrescriptionValidity.State standing = saved.get().standing();
+      if (standing == PrescriptionValidity.State.ISSUED && saved.get().review()) {
         return new JobStep(Step.PRESCRIPTION, State.DUE, "new values, v" + saved.get().version());
       }
       return new JobStep(
           Step.PRESCRIPTION, standing.step(), standing.said() + saved.get().version());
     }
-    return ground.resting().isEmpty()
+    return baseline.resting().isEmpty()
         ? new JobStep(Step.PRESCRIPTION, State.BLOCKED, "pulse first")
         : new JobStep(Step.PRESCRIPTION, State.DUE, "none yet");
   }
 
-  private static JobStep sessions(Groundwork ground, Optional<SavedStatus> saved) {
+  private static JobStep sessions(ClientBaseline baseline, Optional<SavedStatus> saved) {
     if (saved.filter(each -> each.standing().holds()).isEmpty()) {
       return new JobStep(Step.SESSIONS, State.BLOCKED, "prescription first");
     }
@@ -209,7 +209,7 @@ public record JobStep(Step step, State state, String detail) {
         .plannedUntil()
         .map(
             last ->
-                last.isBefore(ground.date())
+                last.isBefore(baseline.date())
                     ? new JobStep(Step.SESSIONS, State.DUE, "programme ended")
                     : new JobStep(Step.SESSIONS, State.DONE, "until " + Days.ofTheYear(last)))
         .orElseGet(() -> new JobStep(Step.SESSIONS, State.DUE, "none laid out"));

@@ -15,11 +15,11 @@ import app.korvel.core.pulse.UsualResting;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Cap;
 import app.korvel.core.screening.Context;
+import app.korvel.core.screening.Contraindication;
 import app.korvel.core.screening.Effects;
-import app.korvel.core.screening.LeaveOut;
+import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Screening;
-import app.korvel.core.screening.Steering;
 import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.Level.RpeSpan;
@@ -63,17 +63,17 @@ import java.util.Optional;
  */
 public record Prescription(
     LocalDate date,
-    Parts parts,
+    Fitt parts,
     Status status,
     Optional<RateBasis> basis,
     Optional<Target> target,
-    Steering steering,
-    List<Feel> feel,
+    IntensityGuide steering,
+    List<EffortDescription> feel,
     RpeSpan rpe20,
     RpeSpan rpe10,
     RpeFamily rpeFamily,
-    Margin warmUp,
-    Margin coolDown,
+    EasyPhase warmUp,
+    EasyPhase coolDown,
     Optional<OtherDays> otherDays,
     Week week,
     Optional<Cap> cap,
@@ -123,7 +123,7 @@ public record Prescription(
    * @param highBpm up to, or until below, this rate; empty where no rate may be used
    * @param how what to do
    */
-  public record Margin(
+  public record EasyPhase(
       int minutes, Optional<Integer> lowBpm, Optional<Integer> highBpm, String how) {}
 
   /**
@@ -134,9 +134,10 @@ public record Prescription(
    * @param voice what the voice can do
    * @param breathing how breathing is
    */
-  public record Feel(int level, String name, String voice, String breathing) {
-    static Feel of(Level level) {
-      return new Feel(level.number(), level.displayName(), level.voice(), level.breathing());
+  public record EffortDescription(int level, String name, String voice, String breathing) {
+    static EffortDescription of(Level level) {
+      return new EffortDescription(
+          level.number(), level.displayName(), level.voice(), level.breathing());
     }
   }
 
@@ -146,9 +147,10 @@ public record Prescription(
    * @param family its 0–10 scale of effort
    * @param scheme id of the scheme the client's bands are shown in
    */
-  public record Ways(RpeFamily family, String scheme) {
+  public record DisplaySettings(RpeFamily family, String scheme) {
     /** Where nothing was chosen. */
-    public static final Ways USUAL = new Ways(RpeFamily.RATIO, Scheme.DEFAULT_ID);
+    public static final DisplaySettings USUAL =
+        new DisplaySettings(RpeFamily.RATIO, Scheme.DEFAULT_ID);
   }
 
   private static final int MARGIN_LOW_PERCENT = Threshold.WARM_UP_FROM.whole();
@@ -177,8 +179,8 @@ public record Prescription(
    * @throws InvalidValueException when a part breaks a rule
    * @throws RefusedException when there is no resting pulse to start from
    */
-  public static Prescription of(Groundwork ground, Parts parts) {
-    return of(ground, parts, Ways.USUAL);
+  public static Prescription of(ClientBaseline baseline, Fitt parts) {
+    return of(baseline, parts, DisplaySettings.USUAL);
   }
 
   /**
@@ -188,17 +190,17 @@ public record Prescription(
    * @throws InvalidValueException when a part breaks a rule
    * @throws RefusedException when there is no resting pulse to start from
    */
-  public static Prescription of(Groundwork ground, Parts parts, Ways ways) {
-    parts.check(ground.screening().scope());
+  public static Prescription of(ClientBaseline baseline, Fitt parts, DisplaySettings ways) {
+    parts.check(baseline.screening().scope());
     WorkingResting resting =
-        ground
+        baseline
             .resting()
             .orElseThrow(() -> RefusedException.because(PrescriptionFinding.RESTING_MISSING.of()));
-    Screening screening = ground.screening();
+    Screening screening = baseline.screening();
     Effects effects = screening.effects();
-    List<Finding> findings = new ArrayList<>(ground.whyNotIssued());
+    List<Finding> findings = new ArrayList<>(baseline.whyNotIssued());
     findings.addAll(screening.permission().findings());
-    Optional<RateBasis> basis = rateBasis(ground, resting, ways, findings);
+    Optional<RateBasis> basis = rateBasis(baseline, resting, ways, findings);
     Optional<Cap> cap = basis.flatMap(numbers -> screening.cap());
     cap.ifPresent(
         each -> findings.add(PrescriptionFinding.CAP_IN_FORCE.of(each.bpm(), each.because())));
@@ -210,10 +212,10 @@ public record Prescription(
             effects.highestEffort(),
             ways.family());
     findings.addAll(aim.findings());
-    addCautions(ground, parts, resting, findings);
+    addCautions(baseline, parts, resting, findings);
     basis.ifPresent(
         numbers -> {
-          ground.maximumRecord().aboutChoice().ifPresent(findings::add);
+          baseline.maximumRecord().aboutChoice().ifPresent(findings::add);
           findings.add(softTarget(numbers, parts));
         });
     if (aim.effortHeld()) {
@@ -224,7 +226,7 @@ public record Prescription(
     longerBecause(screening)
         .ifPresent(
             why -> findings.add(PrescriptionFinding.LONGER_WARM_UP.of(warmUp, coolDown, why)));
-    Week week = Week.of(parts, Bounds.of(screening.scope()), ground.person());
+    Week week = Week.of(parts, Bounds.of(screening.scope()), baseline.person());
     findings.add(week.finding());
     int others = parts.days() - OtherDays.asAsked(parts.range(), parts.days());
     Optional<OtherDays> otherDays =
@@ -248,13 +250,13 @@ public record Prescription(
                     each.range().low() + "–" + each.range().high())));
     addFrequency(parts, findings);
     return new Prescription(
-        ground.date(),
+        baseline.date(),
         parts,
-        ground.mayIssue() ? Status.ISSUED : Status.DRAFT,
+        baseline.mayIssue() ? Status.ISSUED : Status.DRAFT,
         basis,
         aim.target(),
-        aim.target().isPresent() ? effects.steering() : Steering.EFFORT_AND_TALK_ONLY,
-        aim.levels().stream().map(Feel::of).toList(),
+        aim.target().isPresent() ? effects.steering() : IntensityGuide.EFFORT_AND_TALK_ONLY,
+        aim.levels().stream().map(EffortDescription::of).toList(),
         aim.rpe20(),
         aim.rpe10(),
         ways.family(),
@@ -264,7 +266,7 @@ public record Prescription(
         week,
         cap,
         screening.supervised(),
-        effects.leaveOut().stream().map(LeaveOut::displayName).toList(),
+        effects.leaveOut().stream().map(Contraindication::displayName).toList(),
         effects.carry(),
         effects.stopAlso(),
         findings);
@@ -287,7 +289,7 @@ public record Prescription(
         status,
         Optional.empty(),
         Optional.empty(),
-        Steering.EFFORT_AND_TALK_ONLY,
+        IntensityGuide.EFFORT_AND_TALK_ONLY,
         feel,
         rpe20,
         rpe10,
@@ -304,7 +306,7 @@ public record Prescription(
         findings);
   }
 
-  private static Margin warmUp(int minutes, Optional<RateBasis> basis, Optional<Cap> cap) {
+  private static EasyPhase warmUp(int minutes, Optional<RateBasis> basis, Optional<Cap> cap) {
     int highest = cap.map(Cap::bpm).orElse(Integer.MAX_VALUE);
     Optional<Integer> low =
         basis
@@ -314,7 +316,7 @@ public record Prescription(
         low.flatMap(under -> basis)
             .map(numbers -> Math.min(highest, numbers.reserve().rateAt(MARGIN_HIGH_PERCENT)));
     String rise = high.map(bpm -> "let it rise to " + low.get() + "–" + bpm).orElse("let it rise");
-    return new Margin(
+    return new EasyPhase(
         minutes,
         low,
         high,
@@ -322,14 +324,14 @@ public record Prescription(
   }
 
   /** Where a cap lies under the end of a cool-down, that rate would say nothing. */
-  private static Margin coolDown(int minutes, Optional<RateBasis> basis, Optional<Cap> cap) {
+  private static EasyPhase coolDown(int minutes, Optional<RateBasis> basis, Optional<Cap> cap) {
     int highest = cap.map(Cap::bpm).orElse(Integer.MAX_VALUE);
     Optional<Integer> high =
         basis
             .map(numbers -> numbers.reserve().rateAt(MARGIN_HIGH_PERCENT))
             .filter(bpm -> bpm <= highest);
     String until = high.map(bpm -> "you are below " + bpm).orElse("your breath is quiet");
-    return new Margin(
+    return new EasyPhase(
         minutes,
         Optional.empty(),
         high,
@@ -337,18 +339,21 @@ public record Prescription(
   }
 
   private static Optional<RateBasis> rateBasis(
-      Groundwork ground, WorkingResting resting, Ways ways, List<Finding> findings) {
-    if (ground.noRateBecause().isPresent()) {
-      findings.add(PrescriptionFinding.RATE_NOT_USED.of(ground.noRateBecause().get()));
+      ClientBaseline baseline,
+      WorkingResting resting,
+      DisplaySettings ways,
+      List<Finding> findings) {
+    if (baseline.noRateBecause().isPresent()) {
+      findings.add(PrescriptionFinding.RATE_NOT_USED.of(baseline.noRateBecause().get()));
       return Optional.empty();
     }
-    if (ground.maximum().isEmpty()) {
+    if (baseline.maximum().isEmpty()) {
       findings.add(
           PrescriptionFinding.RATE_NOT_USED.of(
               "No maximum is proposed: none of the equations applies."));
       return Optional.empty();
     }
-    WorkingMaximum maximum = ground.maximum().get();
+    WorkingMaximum maximum = baseline.maximum().get();
     int maximumBpm = maximum.bpm();
     if (maximumBpm - resting.bpm() < Reserve.SMALLEST) {
       findings.add(
@@ -372,8 +377,8 @@ public record Prescription(
   }
 
   private static void addCautions(
-      Groundwork ground, Parts parts, WorkingResting resting, List<Finding> findings) {
-    Person person = ground.person();
+      ClientBaseline baseline, Fitt parts, WorkingResting resting, List<Finding> findings) {
+    Person person = baseline.person();
     resting.findings().stream()
         .filter(finding -> finding.severity() != Severity.INFO)
         .forEach(findings::add);
@@ -381,8 +386,8 @@ public record Prescription(
     if (usual.severity() != Severity.INFO) {
       findings.add(usual);
     }
-    findings.addAll(ground.screening().cautions());
-    if (ground.screening().supervised()) {
+    findings.addAll(baseline.screening().cautions());
+    if (baseline.screening().supervised()) {
       findings.add(PrescriptionFinding.SUPERVISED_ONLY.of());
     }
     parts
@@ -404,7 +409,7 @@ public record Prescription(
     }
   }
 
-  private static Finding softTarget(RateBasis numbers, Parts parts) {
+  private static Finding softTarget(RateBasis numbers, Fitt parts) {
     Uncertainty uncertainty =
         Uncertainty.of(numbers.maximumStandardErrorBpm(), numbers.restingStandardErrorBpm());
     return PrescriptionFinding.SOFT_TARGET.of(
@@ -415,7 +420,7 @@ public record Prescription(
         numbers.restingStandardErrorBpm().toPlainString());
   }
 
-  private static void addFrequency(Parts parts, List<Finding> findings) {
+  private static void addFrequency(Fitt parts, List<Finding> findings) {
     if (parts.days() == 1) {
       findings.add(PrescriptionFinding.ONCE_A_WEEK.of());
     } else if (parts.days() == 2) {

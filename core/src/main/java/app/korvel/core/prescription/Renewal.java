@@ -24,11 +24,11 @@ public record Renewal(LocalDate on, String because) {
    * When a prescription is to be made anew.
    *
    * @param shown what is handed out; without a target, nothing measured is waited for
-   * @param ground what it stands on today, in its mode
+   * @param baseline what it stands on today, in its mode
    * @param nextBirthday on which an estimated maximum moves
    */
-  public static Renewal of(Prescription shown, Groundwork ground, LocalDate nextBirthday) {
-    Screening screening = ground.screening();
+  public static Renewal of(Prescription shown, ClientBaseline baseline, LocalDate nextBirthday) {
+    Screening screening = baseline.screening();
     List<Renewal> due = new ArrayList<>();
     due.add(
         new Renewal(
@@ -48,7 +48,7 @@ public record Renewal(LocalDate on, String because) {
         .rescreening()
         .ifPresent(last -> due.add(new Renewal(last, "the screening is due again")));
     if (shown.target().isPresent()) {
-      due.addAll(measured(ground, nextBirthday));
+      due.addAll(measured(baseline, nextBirthday));
     }
     return earliest(due);
   }
@@ -56,11 +56,11 @@ public record Renewal(LocalDate on, String because) {
   /**
    * When rates worked out from the resting value and the maximum are to be worked out anew.
    *
-   * @param ground where both are known
+   * @param baseline where both are known
    * @param nextBirthday on which an estimated maximum moves
    */
-  public static Renewal ofRates(Groundwork ground, LocalDate nextBirthday) {
-    return earliest(measured(ground, nextBirthday));
+  public static Renewal ofRates(ClientBaseline baseline, LocalDate nextBirthday) {
+    return earliest(measured(baseline, nextBirthday));
   }
 
   /** Whether the day has come. */
@@ -68,13 +68,13 @@ public record Renewal(LocalDate on, String because) {
     return !today.isBefore(on);
   }
 
-  private static List<Renewal> measured(Groundwork ground, LocalDate nextBirthday) {
+  private static List<Renewal> measured(ClientBaseline baseline, LocalDate nextBirthday) {
     List<Renewal> due = new ArrayList<>();
-    ground
+    baseline
         .resting()
         .ifPresent(
             resting -> due.add(new Renewal(resting.dueOn(), "the resting pulse is due again")));
-    ground
+    baseline
         .maximum()
         .map(
             maximum ->

@@ -23,7 +23,7 @@ import java.util.Optional;
  * @param parts the proposal
  * @param findings why
  */
-public record Start(Parts parts, List<Finding> findings) {
+public record Start(Fitt parts, List<Finding> findings) {
 
   /** A row of the table: intensity in percent of reserve, minutes, days a week. */
   private record Row(int low, int high, int minutes, int days) {}
@@ -43,36 +43,36 @@ public record Start(Parts parts, List<Finding> findings) {
     findings = List.copyOf(findings);
   }
 
-  /** Whether the two schools of starting differ for that activity. */
+  /** Whether the two approaches to starting differ for that activity. */
   public static boolean offersApproach(Activity activity) {
     return activity == Activity.NONE || activity == Activity.LITTLE;
   }
 
   /**
-   * One of the two schools of starting.
+   * One of the two approaches to starting.
    *
    * @param range percent of reserve
    * @param finding what it does, and why
    */
-  public record School(Approach approach, Percents range, Finding finding) {
+  public record Recommended(Approach approach, Percents range, Finding finding) {
     /** Both, the cautious one first. */
-    public static final List<School> BOTH =
+    public static final List<Recommended> BOTH =
         List.of(
-            school(Approach.CAUTIOUS, PrescriptionFinding.START_CAUTIOUS),
-            school(Approach.GUIDELINE, PrescriptionFinding.START_GUIDELINE));
+            recommended(Approach.CAUTIOUS, PrescriptionFinding.START_CAUTIOUS),
+            recommended(Approach.GUIDELINE, PrescriptionFinding.START_GUIDELINE));
 
-    private static School school(Approach approach, FindingKind kind) {
-      return new School(approach, Start.range(approach), kind.of());
+    private static Recommended recommended(Approach approach, FindingKind kind) {
+      return new Recommended(approach, Start.range(approach), kind.of());
     }
   }
 
-  /** The intensity of that school, percent of reserve. */
+  /** The intensity of that approach, percent of reserve. */
   public static Percents range(Approach approach) {
     int[] edges = FOR_THE_NEW.get(approach);
     return new Percents(edges[0], edges[1]);
   }
 
-  /** The school taken where the instructor does not choose: cautious for none, else guideline. */
+  /** The approach taken where the instructor does not choose: cautious for none, else guideline. */
   public static Approach defaultApproach(Activity activity) {
     return activity.sedentary() ? Approach.CAUTIOUS : Approach.GUIDELINE;
   }
@@ -80,7 +80,7 @@ public record Start(Parts parts, List<Finding> findings) {
   /**
    * The first proposal: the row of the present activity, held by the goal and by what is allowed.
    *
-   * @param approach the school the instructor chose, if any
+   * @param approach the approach the instructor chose, if any
    */
   public static Start of(Screening screening, Goal goal, Optional<Approach> approach, Mode mode) {
     return of(screening.scope(), screening.answers().days().size(), goal, approach, mode);
@@ -133,6 +133,6 @@ public record Start(Parts parts, List<Finding> findings) {
               .of());
     }
     return new Start(
-        new Parts(goal, school, low, high, row.minutes, days, WorkType.STEADY, mode), findings);
+        new Fitt(goal, school, low, high, row.minutes, days, WorkType.STEADY, mode), findings);
   }
 }

@@ -43,7 +43,7 @@ public record Week(
   private static final int VIGOROUS_WORTH = Threshold.VIGOROUS_WORTH.whole();
 
   /** A week of the usual session of those parts, its other days easier where they have to be. */
-  static Week of(Parts parts, Bounds bounds, Person person) {
+  static Week of(Fitt parts, Bounds bounds, Person person) {
     return of(
         OtherDays.week(
             Outline.of(parts.type(), parts.range(), parts.minutes(), bounds),

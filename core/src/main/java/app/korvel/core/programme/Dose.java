@@ -2,7 +2,7 @@ package app.korvel.core.programme;
 
 import app.korvel.core.measure.Limit;
 import app.korvel.core.outline.WorkType;
-import app.korvel.core.prescription.Parts;
+import app.korvel.core.prescription.Fitt;
 import app.korvel.core.zone.Reserve.Percents;
 
 /**
@@ -16,7 +16,7 @@ import app.korvel.core.zone.Reserve.Percents;
 public record Dose(Percents range, int minutes, int days, WorkType type) {
 
   /** What is prescribed. */
-  public static Dose of(Parts parts) {
+  public static Dose of(Fitt parts) {
     return new Dose(parts.range(), parts.minutes(), parts.days(), parts.type());
   }
 

@@ -1,6 +1,6 @@
 package app.korvel.core.programme;
 
-import app.korvel.core.programme.Progression.Stepped;
+import app.korvel.core.programme.Progression.WeekPlan;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -18,15 +18,15 @@ import java.util.stream.IntStream;
 /** Puts the sessions of weeks on days: as far apart as there are days, and free ones first. */
 final class Layout {
   private final Plan plan;
-  private final List<Stepped> weeks;
-  private final Agenda agenda;
+  private final List<WeekPlan> weeks;
+  private final Availability agenda;
   private final Map<Wanted, List<DayOfWeek>> known = new HashMap<>();
   private final List<PlannedSession> sessions = new ArrayList<>();
   private int nextNumber;
 
   private record Wanted(Set<DayOfWeek> days, int count) {}
 
-  Layout(Plan plan, List<Stepped> weeks, Agenda agenda, int firstNumber) {
+  Layout(Plan plan, List<WeekPlan> weeks, Availability agenda, int firstNumber) {
     this.plan = plan;
     this.weeks = weeks;
     this.agenda = agenda;

@@ -3,7 +3,7 @@ package app.korvel.core.programme;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.prescription.Approach;
-import app.korvel.core.prescription.Parts;
+import app.korvel.core.prescription.Fitt;
 import app.korvel.core.prescription.Start;
 import app.korvel.core.screening.Person;
 import java.util.List;
@@ -30,7 +30,7 @@ public record Pace(boolean careful, int weeksBefore, boolean lighterWeeks, int l
    *
    * @param lightWeeks how long a cautious start stays light; of no weight for any other
    */
-  public static Pace of(Person person, Parts first, int weeksBefore, int lightWeeks) {
+  public static Pace of(Person person, Fitt first, int weeksBefore, int lightWeeks) {
     return new Pace(
         person.over65() || person.health().heartDisease(),
         weeksBefore,
@@ -45,7 +45,7 @@ public record Pace(boolean careful, int weeksBefore, boolean lighterWeeks, int l
   }
 
   /** Whether those parts are a cautious start, that stays light for weeks. */
-  public static boolean staysLight(Person person, Parts first) {
+  public static boolean staysLight(Person person, Fitt first) {
     return first.approach() == Approach.CAUTIOUS
         && Start.offersApproach(person.activity())
         && first.highPercent() <= Threshold.WARM_UP_TO.whole();

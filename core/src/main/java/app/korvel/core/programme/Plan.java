@@ -6,8 +6,8 @@ import app.korvel.core.measure.Limit;
 import app.korvel.core.outline.Bounds;
 import app.korvel.core.outline.Outline;
 import app.korvel.core.outline.Outlines;
+import app.korvel.core.prescription.Fitt;
 import app.korvel.core.prescription.OtherDays;
-import app.korvel.core.prescription.Parts;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -31,8 +31,8 @@ import java.util.TreeSet;
  * @param time when a session begins, where that is the same every day
  */
 public record Plan(
-    Parts first,
-    Aims aims,
+    Fitt first,
+    ProgrammeGoal aims,
     Pace pace,
     Bounds bounds,
     LocalDate startsOn,
@@ -51,8 +51,8 @@ public record Plan(
 
   /** Of sessions at no fixed time. */
   public Plan(
-      Parts first,
-      Aims aims,
+      Fitt first,
+      ProgrammeGoal aims,
       Pace pace,
       Bounds bounds,
       LocalDate startsOn,

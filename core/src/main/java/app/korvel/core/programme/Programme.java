@@ -14,15 +14,15 @@ import app.korvel.core.outline.Ceiling;
 import app.korvel.core.outline.Outline;
 import app.korvel.core.outline.Outlines;
 import app.korvel.core.outline.Outlines.Named;
+import app.korvel.core.prescription.Fitt;
 import app.korvel.core.prescription.OtherDays;
-import app.korvel.core.prescription.Parts;
 import app.korvel.core.prescription.PrescriptionFinding;
 import app.korvel.core.prescription.Start;
 import app.korvel.core.prescription.Week;
-import app.korvel.core.programme.Progression.Earned;
 import app.korvel.core.programme.Progression.Kind;
+import app.korvel.core.programme.Progression.ProgressionVote;
 import app.korvel.core.programme.Progression.Proposed;
-import app.korvel.core.programme.Progression.Stepped;
+import app.korvel.core.programme.Progression.WeekPlan;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Scope;
 import app.korvel.core.zone.Reserve.Percents;
@@ -51,7 +51,7 @@ import java.util.stream.Collectors;
  * @param decisions what was decided of weeks, in the order of deciding
  */
 public record Programme(
-    Plan plan, List<Stepped> weeks, List<PlannedSession> sessions, List<WeekDecision> decisions) {
+    Plan plan, List<WeekPlan> weeks, List<PlannedSession> sessions, List<WeekDecision> decisions) {
 
   private static final int TO_STEP = Threshold.SESSIONS_TO_STEP.whole();
   private static final int LIGHTER_TO = Threshold.LIGHTER_TO.whole();
@@ -94,7 +94,7 @@ public record Programme(
    * @throws InvalidValueException as {@link Plan#checked}
    */
   public static Programme of(Plan plan) {
-    return of(plan, Agenda.FREE, 1, MinutesDone.NONE);
+    return of(plan, Availability.FREE, 1, MinutesDone.NONE);
   }
 
   /**
@@ -105,9 +105,9 @@ public record Programme(
    * @param done in the weeks before it
    * @throws InvalidValueException as {@link Plan#checked}
    */
-  public static Programme of(Plan plan, Agenda agenda, int firstNumber, MinutesDone done) {
+  public static Programme of(Plan plan, Availability agenda, int firstNumber, MinutesDone done) {
     plan.checked();
-    List<Stepped> weeks =
+    List<WeekPlan> weeks =
         Progression.of(
             Dose.of(plan.first()), plan.aims(), plan.pace(), plan.weeks(), done.before());
     Layout layout = new Layout(plan, weeks, agenda, firstNumber);
@@ -124,7 +124,7 @@ public record Programme(
    * @param earned what it earned
    * @param done the minutes done in every week up to it
    */
-  public Proposed proposed(int week, Earned earned, MinutesDone done) {
+  public Proposed proposed(int week, ProgressionVote earned, MinutesDone done) {
     return Progression.propose(
         earned, usualDoses(week), plan.aims(), plan.pace(), week + 1, done.upTo(week));
   }
@@ -143,8 +143,8 @@ public record Programme(
 
   /** A start by present activity; never more than the programme began with. */
   private Dose newStart(Scope scope) {
-    Parts first = plan.first();
-    Parts start =
+    Fitt first = plan.first();
+    Fitt start =
         Start.of(
                 scope,
                 plan.weekdays().size(),
@@ -165,7 +165,7 @@ public record Programme(
     List<Dose> usual = usualDoses(week);
     Dose last = usual.get(usual.size() - 1);
     return new Proposed(
-        new Stepped(last, Kind.HELD, ProgrammeFinding.WEEK_REFUSED.of(Texts.sentence(reason))),
+        new WeekPlan(last, Kind.HELD, ProgrammeFinding.WEEK_REFUSED.of(Texts.sentence(reason))),
         last);
   }
 
@@ -182,7 +182,7 @@ public record Programme(
     Limit.SESSION_MINUTES.check(faults, "minutes", dose.minutes());
     Limit.DAYS_A_WEEK.check(faults, "days", dose.days());
     if (faults.isEmpty()) {
-      Parts.checkTogether(faults, dose.range(), dose.minutes(), dose.type(), ceiling);
+      Fitt.checkTogether(faults, dose.range(), dose.minutes(), dose.type(), ceiling);
       if (dose.days() > plan.weekdays().size()) {
         faults.add(
             new Fault(
@@ -195,7 +195,7 @@ public record Programme(
       throw InvalidValueException.of(faults);
     }
     return new Proposed(
-        new Stepped(
+        new WeekPlan(
             dose,
             Kind.OWN,
             ProgrammeFinding.WEEK_OWN.of(
@@ -210,7 +210,7 @@ public record Programme(
   private List<Dose> usualDoses(int week) {
     return weeks.subList(0, week).stream()
         .filter(stepped -> stepped.kind() != Kind.LIGHTER)
-        .map(Stepped::dose)
+        .map(WeekPlan::dose)
         .toList();
   }
 
@@ -226,18 +226,18 @@ public record Programme(
    * @param agenda when they are free
    * @param firstNumber of the sessions that are added
    */
-  public Programme ahead(
+  public Programme replanFrom(
       WeekDecision decision,
       Proposed decided,
       MinutesDone done,
       Predicate<PlannedSession> open,
       LocalDate from,
-      Agenda agenda,
+      Availability agenda,
       int firstNumber) {
     int week = decision.week();
-    List<Stepped> laid = new ArrayList<>(weeks.subList(0, week - 1));
+    List<WeekPlan> laid = new ArrayList<>(weeks.subList(0, week - 1));
     laid.addAll(
-        Progression.ahead(
+        Progression.replanFrom(
             decided, plan.aims(), plan.pace(), week, weeks.size(), done.upTo(week - 1)));
     Layout layout = new Layout(plan, laid, agenda, firstNumber);
     sessions.stream().filter(session -> session.week() < week).forEach(layout::keep);
@@ -329,7 +329,7 @@ public record Programme(
    *     session
    */
   public Programme swap(int number, Mode mode, Person person) {
-    Parts.checkMode(mode, person);
+    Fitt.checkMode(mode, person);
     return change(number, session -> session.by(mode));
   }
 
@@ -402,7 +402,7 @@ public record Programme(
 
   /** Every week as it stands, as if each were done, with the rules that it breaks. */
   public List<WeekNow> weeksNow(Person person) {
-    return weeksNow(person, MinutesDone.NONE, Agenda.FREE);
+    return weeksNow(person, MinutesDone.NONE, Availability.FREE);
   }
 
   /**
@@ -411,12 +411,12 @@ public record Programme(
    * @param done the minutes done before it, and in every week that is over
    * @param agenda when they are free
    */
-  public List<WeekNow> weeksNow(Person person, MinutesDone done, Agenda agenda) {
+  public List<WeekNow> weeksNow(Person person, MinutesDone done, Availability agenda) {
     List<WeekNow> now = new ArrayList<>();
     List<Integer> totals = new ArrayList<>(done.before());
     int usual = 0;
     for (int week = 1; week <= weeks.size(); week++) {
-      Stepped stepped = weeks.get(week - 1);
+      WeekPlan stepped = weeks.get(week - 1);
       List<PlannedSession> left = left(week);
       List<Outline> outlines = left.stream().map(this::outline).toList();
       int seconds = outlines.stream().mapToInt(Outline::workSeconds).sum();
@@ -499,7 +499,7 @@ public record Programme(
     }
   }
 
-  private void addSessions(List<Finding> findings, List<PlannedSession> left, Agenda agenda) {
+  private void addSessions(List<Finding> findings, List<PlannedSession> left, Availability agenda) {
     Set<LocalDate> seen = new HashSet<>();
     for (PlannedSession session : left) {
       LocalDate date = session.date();

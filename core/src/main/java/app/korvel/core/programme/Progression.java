@@ -65,34 +65,35 @@ public final class Progression {
    * @param kind what it does to the week before
    * @param because which step it is, and why
    */
-  public record Stepped(Dose dose, Kind kind, Finding because) {}
+  public record WeekPlan(Dose dose, Kind kind, Finding because) {}
 
   /** The doses of so many weeks, from the first one on, as if each were done. */
-  public static List<Stepped> of(Dose first, Aims aims, Pace pace, int weeks) {
+  public static List<WeekPlan> of(Dose first, ProgrammeGoal aims, Pace pace, int weeks) {
     return of(first, aims, pace, weeks, List.of());
   }
 
   /** The same after weeks of training in which so many minutes were done. */
-  static List<Stepped> of(Dose first, Aims aims, Pace pace, int weeks, List<Integer> before) {
-    Stepped start = start(first, pace, before);
-    return ahead(new Proposed(start, start.dose), aims, pace, 1, weeks, before);
+  static List<WeekPlan> of(
+      Dose first, ProgrammeGoal aims, Pace pace, int weeks, List<Integer> before) {
+    WeekPlan start = start(first, pace, before);
+    return replanFrom(new Proposed(start, start.dose), aims, pace, 1, weeks, before);
   }
 
   /** What is prescribed; after weeks of training, as much of it as they leave room for. */
-  private static Stepped start(Dose first, Pace pace, List<Integer> before) {
+  private static WeekPlan start(Dose first, Pace pace, List<Integer> before) {
     int best = Pace.best(before);
     int limit = best == 0 ? first.total() : pace.limit(1, before);
     return eased(first, limit)
-        .map(Stepped::dose)
+        .map(WeekPlan::dose)
         .map(
             dose ->
-                new Stepped(
+                new WeekPlan(
                     dose,
                     Kind.START,
                     ProgrammeFinding.START_EASED.of(dose.minutes(), dose.days(), best, limit)))
         .orElseGet(
             () ->
-                new Stepped(
+                new WeekPlan(
                     first,
                     Kind.START,
                     ProgrammeFinding.WEEK_STARTS.of(
@@ -105,10 +106,10 @@ public final class Progression {
    * @param stepped what it asks for
    * @param usual what the weeks after it grow from: the same, unless it is a lighter one
    */
-  public record Proposed(Stepped stepped, Dose usual) {}
+  public record Proposed(WeekPlan stepped, Dose usual) {}
 
   /** What a week that was looked at asks of the next one. */
-  public enum Earned {
+  public enum ProgressionVote {
     STEP,
     HOLD,
     BACK
@@ -121,15 +122,16 @@ public final class Progression {
    * @param weeks the number of the last one
    * @param before the minutes of every week before the decided one
    */
-  static List<Stepped> ahead(
-      Proposed decided, Aims aims, Pace pace, int week, int weeks, List<Integer> before) {
-    List<Stepped> laid = new ArrayList<>();
+  static List<WeekPlan> replanFrom(
+      Proposed decided, ProgrammeGoal aims, Pace pace, int week, int weeks, List<Integer> before) {
+    List<WeekPlan> laid = new ArrayList<>();
     List<Integer> totals = new ArrayList<>(before);
     laid.add(decided.stepped);
     totals.add(decided.stepped.dose.total());
     Dose usual = decided.usual;
     for (int next = week + 1; next <= weeks; next++) {
-      Stepped stepped = pace.lighter(next) ? lighter(usual) : next(usual, aims, pace, next, totals);
+      WeekPlan stepped =
+          pace.lighter(next) ? lighter(usual) : next(usual, aims, pace, next, totals);
       usual = stepped.kind == Kind.LIGHTER ? usual : stepped.dose;
       laid.add(stepped);
       totals.add(stepped.dose.total());
@@ -147,10 +149,15 @@ public final class Progression {
    * @param done the minutes done in every week before it
    */
   static Proposed propose(
-      Earned earned, List<Dose> usual, Aims aims, Pace pace, int week, List<Integer> done) {
+      ProgressionVote earned,
+      List<Dose> usual,
+      ProgrammeGoal aims,
+      Pace pace,
+      int week,
+      List<Integer> done) {
     Dose last = usual.get(usual.size() - 1);
     int limit = limit(pace, week, done, usual.get(0));
-    Stepped stepped =
+    WeekPlan stepped =
         switch (earned) {
           case STEP -> next(last, aims, pace, week, limit);
           case HOLD -> held(last, limit, "What was done earns no step, and asks for none back.");
@@ -159,7 +166,7 @@ public final class Progression {
     if (!pace.lighter(week)) {
       return new Proposed(stepped, stepped.dose);
     }
-    Dose kept = earned == Earned.STEP ? last : stepped.dose;
+    Dose kept = earned == ProgressionVote.STEP ? last : stepped.dose;
     return new Proposed(lighter(kept), kept);
   }
 
@@ -188,24 +195,24 @@ public final class Progression {
     Dose fits =
         layOff.length() == LayOff.Length.NEW_START
             ? dose
-            : eased(dose, limit(pace, week, done, start)).map(Stepped::dose).orElse(dose);
-    return new Proposed(new Stepped(fits, Kind.RESUMED, layOff.finding(fits)), fits);
+            : eased(dose, limit(pace, week, done, start)).map(WeekPlan::dose).orElse(dose);
+    return new Proposed(new WeekPlan(fits, Kind.RESUMED, layOff.finding(fits)), fits);
   }
 
-  private static Stepped held(Dose last, int limit, String because) {
+  private static WeekPlan held(Dose last, int limit, String because) {
     return eased(last, limit)
-        .orElseGet(() -> new Stepped(last, Kind.HELD, ProgrammeFinding.WEEK_HELD.of(because)));
+        .orElseGet(() -> new WeekPlan(last, Kind.HELD, ProgrammeFinding.WEEK_HELD.of(because)));
   }
 
   /** The last step up undone; before any was made, shorter, then easier. */
-  private static Stepped back(List<Dose> usual, int limit) {
+  private static WeekPlan back(List<Dose> usual, int limit) {
     Dose last = usual.get(usual.size() - 1);
     Dose less = before(usual).or(() -> shorter(last)).or(() -> easier(last)).orElse(last);
     if (less.equals(last)) {
       return held(last, limit, "It is the least there is already.");
     }
-    Dose fits = eased(less, limit).map(Stepped::dose).orElse(less);
-    return new Stepped(
+    Dose fits = eased(less, limit).map(WeekPlan::dose).orElse(less);
+    return new WeekPlan(
         fits,
         Kind.BACK,
         ProgrammeFinding.WEEK_BACK.of(words(fits.range()), fits.minutes(), fits.days()));
@@ -254,18 +261,19 @@ public final class Progression {
    * @param week its number, from 1
    * @param before the minutes of every week before it; at least one
    */
-  public static Stepped next(Dose last, Aims aims, Pace pace, int week, List<Integer> before) {
+  public static WeekPlan next(
+      Dose last, ProgrammeGoal aims, Pace pace, int week, List<Integer> before) {
     return next(last, aims, pace, week, pace.limit(week, before));
   }
 
-  private static Stepped next(Dose last, Aims aims, Pace pace, int week, int limit) {
+  private static WeekPlan next(Dose last, ProgrammeGoal aims, Pace pace, int week, int limit) {
     boolean light = week <= pace.lightWeeks() && last.range().high() + INTENSITY > LIGHT_UP_TO;
     return Stream.of(
             eased(last, limit),
             moderate(last, aims, pace, week),
             minutes(last, aims, limit),
             day(last, aims, limit),
-            light ? Optional.<Stepped>empty() : intensity(last, aims, limit))
+            light ? Optional.<WeekPlan>empty() : intensity(last, aims, limit))
         .flatMap(Optional::stream)
         .findFirst()
         .orElseGet(() -> held(last, aims, light, pace, limit));
@@ -277,7 +285,7 @@ public final class Progression {
   }
 
   /** As many days as the limit leaves room for; too little for the type makes it a steady one. */
-  private static Optional<Stepped> eased(Dose last, int limit) {
+  private static Optional<WeekPlan> eased(Dose last, int limit) {
     if (last.total() <= limit) {
       return Optional.empty();
     }
@@ -286,7 +294,7 @@ public final class Progression {
     int days = Math.max(1, Math.min(last.days(), limit / fewest));
     int minutes = Math.max(fewest, limit / days);
     return Optional.of(
-        new Stepped(
+        new WeekPlan(
             new Dose(last.range(), minutes, days, type),
             Kind.EASED,
             ProgrammeFinding.WEEK_EASED.of(minutes, days, limit)));
@@ -295,43 +303,43 @@ public final class Progression {
   /**
    * A cautious start is light for so many weeks at most, whatever minutes and days have come to.
    */
-  private static Optional<Stepped> moderate(Dose last, Aims aims, Pace pace, int week) {
+  private static Optional<WeekPlan> moderate(Dose last, ProgrammeGoal aims, Pace pace, int week) {
     Percents range = Start.range(Approach.GUIDELINE);
     boolean over =
         pace.lightWeeks() > 0 && week > pace.lightWeeks() && last.range().high() <= LIGHT_UP_TO;
     return over && range.high() <= aims.highPercent()
         ? Optional.of(
-            new Stepped(
+            new WeekPlan(
                 new Dose(range, last.minutes(), last.days(), last.type()),
                 Kind.INTENSITY,
                 ProgrammeFinding.STEP_TO_MODERATE.of(words(range), pace.lightWeeks())))
         : Optional.empty();
   }
 
-  private static Optional<Stepped> minutes(Dose last, Aims aims, int limit) {
+  private static Optional<WeekPlan> minutes(Dose last, ProgrammeGoal aims, int limit) {
     int longer = Math.min(Math.min(aims.minutes(), last.minutes() + MINUTES), limit / last.days());
     return longer <= last.minutes()
         ? Optional.empty()
         : Optional.of(
-            new Stepped(
+            new WeekPlan(
                 last.lasting(longer),
                 Kind.MINUTES,
                 ProgrammeFinding.STEP_MINUTES.of(longer, aims.minutes(), limit)));
   }
 
-  private static Optional<Stepped> day(Dose last, Aims aims, int limit) {
+  private static Optional<WeekPlan> day(Dose last, ProgrammeGoal aims, int limit) {
     int days = last.days() + 1;
     int shared = Math.min(last.minutes(), limit / days);
     return days > aims.days() || shared < fewest(last) || shared * days < last.total()
         ? Optional.empty()
         : Optional.of(
-            new Stepped(
+            new WeekPlan(
                 new Dose(last.range(), shared, days, last.type()),
                 Kind.DAY,
                 ProgrammeFinding.STEP_DAY.of(days, shared, limit, noMinutes(last, aims, limit))));
   }
 
-  private static Optional<Stepped> intensity(Dose last, Aims aims, int limit) {
+  private static Optional<WeekPlan> intensity(Dose last, ProgrammeGoal aims, int limit) {
     Percents range = new Percents(last.range().low() + INTENSITY, last.range().high() + INTENSITY);
     if (range.high() > aims.highPercent()) {
       return Optional.empty();
@@ -341,7 +349,7 @@ public final class Progression {
     int minutes =
         past ? Math.max(fewest(last), last.minutes() - last.minutes() / CUT) : last.minutes();
     return Optional.of(
-        new Stepped(
+        new WeekPlan(
             new Dose(range, minutes, last.days(), last.type()),
             Kind.INTENSITY,
             past
@@ -350,14 +358,14 @@ public final class Progression {
   }
 
   /** Why the minutes of a session do not grow, as a sentence. */
-  private static String noMinutes(Dose last, Aims aims, int limit) {
+  private static String noMinutes(Dose last, ProgrammeGoal aims, int limit) {
     return last.minutes() >= aims.minutes()
         ? "The minutes have reached the goal."
         : "No longer session fits in the " + limit + " min the week may hold.";
   }
 
   /** Why neither minutes nor days grow, in sentences. */
-  private static String noRoom(Dose last, Aims aims, int limit) {
+  private static String noRoom(Dose last, ProgrammeGoal aims, int limit) {
     if (last.minutes() >= aims.minutes() && last.days() >= aims.days()) {
       return "Minutes and days have reached the goal.";
     }
@@ -375,7 +383,7 @@ public final class Progression {
    * 60 to 70 % of the minutes: shorter sessions, a whole five minutes where there is one; where
    * they would be too short for their type, fewer of them, as near to it as there is.
    */
-  private static Stepped lighter(Dose usual) {
+  private static WeekPlan lighter(Dose usual) {
     Dose best = usual;
     for (int days = usual.days(); days >= 1; days--) {
       for (int minutes = usual.minutes(); minutes >= fewest(usual); minutes--) {
@@ -389,7 +397,7 @@ public final class Progression {
             : best.equals(usual)
                 ? ProgrammeFinding.WEEK_NOT_LIGHTER
                 : ProgrammeFinding.WEEK_LIGHTER_AS_FAR;
-    return new Stepped(
+    return new WeekPlan(
         best,
         Kind.LIGHTER,
         kind.ofFirst(
@@ -416,9 +424,9 @@ public final class Progression {
     return (Math.max(0, Math.max(under, over)) + usual.total() - 1) / usual.total();
   }
 
-  private static Stepped held(Dose last, Aims aims, boolean light, Pace pace, int limit) {
+  private static WeekPlan held(Dose last, ProgrammeGoal aims, boolean light, Pace pace, int limit) {
     boolean waits = light && last.range().high() < aims.highPercent();
-    return new Stepped(
+    return new WeekPlan(
         last,
         Kind.HELD,
         ProgrammeFinding.WEEK_HELD.of(

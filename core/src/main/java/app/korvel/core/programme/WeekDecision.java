@@ -3,7 +3,7 @@ package app.korvel.core.programme;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Texts;
-import app.korvel.core.programme.Progression.Stepped;
+import app.korvel.core.programme.Progression.WeekPlan;
 import java.time.Instant;
 import java.util.List;
 
@@ -20,7 +20,7 @@ import java.util.List;
 public record WeekDecision(
     int week,
     Taken taken,
-    Stepped proposed,
+    WeekPlan proposed,
     List<Finding> because,
     String reason,
     Instant decidedAt) {
@@ -47,7 +47,7 @@ public record WeekDecision(
   public static WeekDecision of(
       int week,
       Taken taken,
-      Stepped proposed,
+      WeekPlan proposed,
       List<Finding> because,
       String reason,
       Instant decidedAt) {

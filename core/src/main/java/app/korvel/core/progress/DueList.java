@@ -4,7 +4,7 @@ import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Threshold;
-import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.ClientBaseline;
 import app.korvel.core.screening.Screening;
 import app.korvel.core.screening.ScreeningFinding;
 import java.time.LocalDate;
@@ -48,7 +48,7 @@ public final class DueList {
   /**
    * What is known.
    *
-   * @param ground screening and resting value
+   * @param baseline screening and resting value
    * @param maximum what is to be said of a measured maximum, if anything
    * @param tests the last day of each test, by its name
    * @param held the prescription that holds, if there is one
@@ -56,7 +56,7 @@ public final class DueList {
    * @param lastLog the day last logged; else the day from which logs are waited for
    */
   public record Facts(
-      Groundwork ground,
+      ClientBaseline baseline,
       Optional<Finding> maximum,
       Map<String, LocalDate> tests,
       Optional<Held> held,
@@ -65,7 +65,7 @@ public final class DueList {
 
   /** The whole list; of someone who must not train only what lifts that. */
   public static List<Due> of(Facts facts) {
-    Screening screening = facts.ground.screening();
+    Screening screening = facts.baseline.screening();
     LocalDate today = screening.date();
     List<Due> due = new ArrayList<>();
     boolean stopped = !screening.stops().isEmpty();
@@ -82,7 +82,7 @@ public final class DueList {
       }
     }
     facts
-        .ground
+        .baseline
         .resting()
         .filter(working -> working.stale() || working.due())
         .map(working -> working.findings().get(working.findings().size() - 1))

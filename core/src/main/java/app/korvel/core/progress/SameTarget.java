@@ -23,7 +23,7 @@ import java.util.Map;
  * @param rpe20 how it was to feel
  * @param felt each session, the earliest first; two at least
  */
-public record SameTarget(Mode mode, Percents range, RpeSpan rpe20, List<Felt> felt) {
+public record SameTarget(Mode mode, Percents range, RpeSpan rpe20, List<RatedSession> felt) {
 
   /**
    * One session.
@@ -31,7 +31,7 @@ public record SameTarget(Mode mode, Percents range, RpeSpan rpe20, List<Felt> fe
    * @param on the day
    * @param rpe20 how hard it felt
    */
-  public record Felt(LocalDate on, int rpe20) {}
+  public record RatedSession(LocalDate on, int rpe20) {}
 
   private record Key(Mode mode, Percents range) {}
 
@@ -60,19 +60,19 @@ public record SameTarget(Mode mode, Percents range, RpeSpan rpe20, List<Felt> fe
                     each.getKey().range,
                     each.getValue().get(each.getValue().size() - 1).asked().rpe20(),
                     each.getValue().stream()
-                        .map(log -> new Felt(log.on(), log.rpe20().orElseThrow()))
+                        .map(log -> new RatedSession(log.on(), log.rpe20().orElseThrow()))
                         .toList()))
         .sorted(Comparator.comparing((SameTarget target) -> target.last().on()).reversed())
         .toList();
   }
 
-  private Felt last() {
+  private RatedSession last() {
     return felt.get(felt.size() - 1);
   }
 
   /** The mean effort, to one decimal. */
   public BigDecimal mean() {
-    int sum = felt.stream().mapToInt(Felt::rpe20).sum();
+    int sum = felt.stream().mapToInt(RatedSession::rpe20).sum();
     return BigDecimal.valueOf(sum).divide(BigDecimal.valueOf(felt.size()), 1, RoundingMode.HALF_UP);
   }
 }

@@ -3,7 +3,7 @@ package app.korvel.core.pulse;
 import app.korvel.core.measure.Formula;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
-import app.korvel.core.measure.LongHand;
+import app.korvel.core.measure.Working;
 import java.math.BigDecimal;
 import java.util.List;
 
@@ -47,23 +47,23 @@ public record PulseCount(int beats, CountWindow window) {
   }
 
   /** The rate worked out long hand. */
-  public LongHand longHand() {
-    return LongHand.of(
+  public Working longHand() {
+    return Working.of(
         List.of(
-            LongHand.Line.of(
+            Working.Line.of(
                 Formula.COUNT,
                 "Counts in a minute",
                 "60 ÷ " + window.seconds(),
                 BigDecimal.valueOf(window.multiplier()),
                 "",
-                LongHand.Finish.EXACT),
-            LongHand.Line.of(
+                Working.Finish.EXACT),
+            Working.Line.of(
                 Formula.COUNT,
                 "Beats a minute",
                 beats + " × " + window.multiplier(),
                 BigDecimal.valueOf(bpm()),
                 "bpm",
-                LongHand.Finish.EXACT)));
+                Working.Finish.EXACT)));
   }
 
   /** One beat either way, in bpm. */

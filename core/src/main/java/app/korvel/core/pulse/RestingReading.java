@@ -38,8 +38,8 @@ public record RestingReading(
     Posture posture,
     PulseSource source,
     int minutesRested,
-    Set<Disturbance> disturbances,
-    Felt felt,
+    Set<Confounder> disturbances,
+    Palpation felt,
     boolean asUsual) {
 
   /** Quiet minutes that the standard protocol asks for, at least. */
@@ -80,7 +80,7 @@ public record RestingReading(
     disturbances =
         Set.copyOf(
             disturbances.isEmpty()
-                ? EnumSet.noneOf(Disturbance.class)
+                ? EnumSet.noneOf(Confounder.class)
                 : EnumSet.copyOf(disturbances));
     Limit.RESTING.check(count.isPresent() ? "beats" : "bpm", bpm);
     Limit.MINUTES_RESTED.check("minutesRested", minutesRested);
@@ -98,7 +98,7 @@ public record RestingReading(
       PulseCount count,
       Posture posture,
       int minutesRested,
-      Set<Disturbance> disturbances) {
+      Set<Confounder> disturbances) {
     if (!Limit.RESTING.accepts(count.bpm())) {
       throw InvalidValueException.of(
           "beats",
@@ -117,7 +117,7 @@ public record RestingReading(
         PulseSource.COUNT,
         minutesRested,
         disturbances,
-        Felt.NOTHING,
+        Palpation.NOTHING,
         false);
   }
 
@@ -133,7 +133,7 @@ public record RestingReading(
       int seconds,
       Posture posture,
       int minutesRested,
-      Set<Disturbance> disturbances) {
+      Set<Confounder> disturbances) {
     return new RestingReading(
         id,
         takenAt,
@@ -144,7 +144,7 @@ public record RestingReading(
         PulseSource.TAP,
         minutesRested,
         disturbances,
-        Felt.NOTHING,
+        Palpation.NOTHING,
         false);
   }
 
@@ -156,7 +156,7 @@ public record RestingReading(
       Posture posture,
       PulseSource source,
       int minutesRested,
-      Set<Disturbance> disturbances) {
+      Set<Confounder> disturbances) {
     return new RestingReading(
         id,
         takenAt,
@@ -167,12 +167,12 @@ public record RestingReading(
         source,
         minutesRested,
         disturbances,
-        Felt.NOTHING,
+        Palpation.NOTHING,
         false);
   }
 
   /** The same reading, with what the hand noticed. */
-  public RestingReading withFelt(Felt noticed) {
+  public RestingReading withFelt(Palpation noticed) {
     return with(id, takenAt, noticed, asUsual);
   }
 
@@ -191,7 +191,8 @@ public record RestingReading(
     return with(id, moment, felt, asUsual);
   }
 
-  private RestingReading with(UUID otherId, Instant otherMoment, Felt otherFelt, boolean usual) {
+  private RestingReading with(
+      UUID otherId, Instant otherMoment, Palpation otherFelt, boolean usual) {
     return new RestingReading(
         otherId,
         otherMoment,

@@ -4,8 +4,8 @@ import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Formula;
-import app.korvel.core.measure.LongHand;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.measure.Working;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.time.Instant;
@@ -231,13 +231,13 @@ public record WorkingResting(
   }
 
   /** The value and its σ, worked out long hand. */
-  public LongHand longHand() {
+  public Working longHand() {
     boolean median = basis.size() == MEDIAN_OF;
     Threshold dayToDay = median ? Threshold.DAY_TO_DAY_MEDIAN : Threshold.DAY_TO_DAY;
-    String counting = LongHand.written(countingError(basis));
-    return LongHand.of(
+    String counting = Working.written(countingError(basis));
+    return Working.of(
         List.of(
-            LongHand.Line.of(
+            Working.Line.of(
                 Formula.WORKING_RESTING,
                 median ? "The middle one of three" : "The one that stands",
                 basis.stream()
@@ -247,14 +247,14 @@ public record WorkingResting(
                     .collect(Collectors.joining(", ")),
                 BigDecimal.valueOf(bpm),
                 "bpm",
-                LongHand.Finish.EXACT),
-            LongHand.Line.of(
+                Working.Finish.EXACT),
+            Working.Line.of(
                 Formula.RESTING_ERROR,
                 "How sure it is, ±",
-                "√(" + LongHand.written(dayToDay.value()) + "² + " + counting + "²)",
+                "√(" + Working.written(dayToDay.value()) + "² + " + counting + "²)",
                 standardErrorBpm,
                 "bpm",
-                LongHand.Finish.TENTH)));
+                Working.Finish.TENTH)));
   }
 
   private static BigDecimal countingError(List<RestingReading> readings) {

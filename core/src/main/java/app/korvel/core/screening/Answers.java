@@ -161,21 +161,29 @@ public record Answers(
    * @param condition counts as known
    * @param by what tells it, as it is shown
    */
-  public record Told(Condition condition, String by) {}
+  public record ImpliedCondition(Condition condition, String by) {}
 
   /** Diseases that count as known though nobody has named them yet, each once. */
-  public List<Told> toldOtherwise() {
-    Stream<Told> byMedicine =
+  public List<ImpliedCondition> toldOtherwise() {
+    Stream<ImpliedCondition> byMedicine =
         medicines.stream()
             .map(Medicine::medicineClass)
             .flatMap(
-                each -> each.tells().map(known -> new Told(known, each.displayName())).stream());
-    Stream<Told> byDevice =
+                each ->
+                    each
+                        .tells()
+                        .map(known -> new ImpliedCondition(known, each.displayName()))
+                        .stream());
+    Stream<ImpliedCondition> byDevice =
         limits.stream()
             .map(WrittenLimit::kind)
             .flatMap(
-                each -> each.tells().map(known -> new Told(known, each.displayName())).stream());
-    Map<Condition, Told> first = new LinkedHashMap<>();
+                each ->
+                    each
+                        .tells()
+                        .map(known -> new ImpliedCondition(known, each.displayName()))
+                        .stream());
+    Map<Condition, ImpliedCondition> first = new LinkedHashMap<>();
     Stream.concat(byMedicine, byDevice)
         .filter(told -> !named(told.condition))
         .forEach(told -> first.putIfAbsent(told.condition, told));

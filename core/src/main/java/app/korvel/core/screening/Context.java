@@ -12,17 +12,17 @@ public enum Context {
       person -> person.health().heartFailure(),
       "Heart failure: no rate targets",
       "The numbers come from the cardiac team. Weigh before a session; start supervised.",
-      NONE.steerBy(Steering.EFFORT_AND_TALK_ONLY)
+      NONE.steerBy(IntensityGuide.EFFORT_AND_TALK_ONLY)
           .effortUpTo(Threshold.HEART_HIGHEST_EFFORT.whole())
           .margins(Threshold.HEART_WARM_UP, Threshold.LONGER_WARM_UP)
-          .without(LeaveOut.LONG_HOLDS)
+          .without(Contraindication.LONG_HOLDS)
           .asking(Measure.WEIGHT)),
   IRREGULAR_RHYTHM(
       person -> person.has(Condition.IRREGULAR_RHYTHM) || person.has(Condition.PACEMAKER),
       "Uneven rhythm or pacemaker: no rate",
       "Pulse counts and zones are unreliable: RPE and talk only; count a full minute if counting"
           + " at all.",
-      NONE.steerBy(Steering.EFFORT_AND_TALK_ONLY)),
+      NONE.steerBy(IntensityGuide.EFFORT_AND_TALK_ONLY)),
   DEFIBRILLATOR(
       person -> person.has(Condition.DEFIBRILLATOR),
       "Defibrillator: stay below its rate",
@@ -35,13 +35,13 @@ public enum Context {
           + " RPE 11 to 14.",
       NONE.effortUpTo(Threshold.HEART_HIGHEST_EFFORT.whole())
           .margins(Threshold.HEART_WARM_UP, Threshold.LONGER_WARM_UP)
-          .without(LeaveOut.LONG_HOLDS)
+          .without(Contraindication.LONG_HOLDS)
           .saying(ScreeningFinding.START_HEART_CONDITION)),
   RATE_LOWERING(
       person -> person.health().betaBlocker(),
       "Rate-lowering medication: RPE and talk first",
       "It holds both the resting and the maximum rate down. Low glucose may show no racing pulse.",
-      NONE.steerBy(Steering.EFFORT_AND_TALK)
+      NONE.steerBy(IntensityGuide.EFFORT_AND_TALK)
           .margins(Threshold.LONGER_WARM_UP, Threshold.LONGER_WARM_UP)
           .saying(ScreeningFinding.BETA_BLOCKER_STEERING)),
   RATE_RAISING(
@@ -64,13 +64,13 @@ public enum Context {
       person -> person.has(Condition.AUTONOMIC_NEUROPATHY),
       "Autonomic neuropathy: no rate",
       "The heart rate is unreliable: RPE and talk only.",
-      NONE.steerBy(Steering.EFFORT_AND_TALK_ONLY)),
+      NONE.steerBy(IntensityGuide.EFFORT_AND_TALK_ONLY)),
   RESPIRATORY(
       person -> person.has(Condition.RESPIRATORY),
       "Lungs: breath before the rate",
       "Breathlessness comes before the heart rate target: RPE 12 to 13, breathlessness 3 to"
           + " 4 of 10.",
-      NONE.steerBy(Steering.EFFORT_AND_TALK)
+      NONE.steerBy(IntensityGuide.EFFORT_AND_TALK)
           .effortUpTo(Threshold.BREATH_HIGHEST_EFFORT.whole())
           .carrying("the reliever")
           .saying(ScreeningFinding.BREATH_FIRST)),
@@ -78,23 +78,24 @@ public enum Context {
       person -> person.has(Condition.HIGH_BLOOD_PRESSURE),
       "High blood pressure: no straining",
       "No breath-holding, no long holds; no session above 180 over 110 at rest.",
-      NONE.without(LeaveOut.BREATH_HOLDING, LeaveOut.LONG_HOLDS)
+      NONE.without(Contraindication.BREATH_HOLDING, Contraindication.LONG_HOLDS)
           .asking(Measure.BLOOD_PRESSURE)
           .saying(ScreeningFinding.PRESSURE_NO_STRAIN)),
   PREGNANCY(
       person -> person.has(Condition.PREGNANCY),
       "Pregnant: talk and RPE first",
       "Clearance from the midwife or doctor is asked for; RPE 12 to 14.",
-      NONE.steerBy(Steering.EFFORT_AND_TALK)
+      NONE.steerBy(IntensityGuide.EFFORT_AND_TALK)
           .effortUpTo(Threshold.PREGNANCY_HIGHEST_EFFORT.whole())
-          .without(LeaveOut.MAXIMUM_TEST, LeaveOut.HEAT, LeaveOut.LYING_FLAT)
+          .without(
+              Contraindication.MAXIMUM_TEST, Contraindication.HEAT, Contraindication.LYING_FLAT)
           .stoppingFor("bleeding, fluid loss or contractions", "calf pain or swelling")
           .saying(ScreeningFinding.PREGNANCY_TALK)),
   UNDER_18(
       Person::under18,
       "Under 18: no maximum test",
       "A guardian has to agree; 60 minutes a day of mixed activity.",
-      NONE.without(LeaveOut.MAXIMUM_TEST)),
+      NONE.without(Contraindication.MAXIMUM_TEST)),
   OVER_65(
       Person::over65,
       "65 and over: longer warm-up",
@@ -110,7 +111,7 @@ public enum Context {
       person -> person.has(Condition.FALLS),
       "Falls: no steps or stairs",
       "Unsteady, or fallen in the last year.",
-      NONE.without(LeaveOut.STEPS).saying(ScreeningFinding.FALLS_NO_STEPS)),
+      NONE.without(Contraindication.STEPS).saying(ScreeningFinding.FALLS_NO_STEPS)),
   JOINTS(
       person -> person.has(Condition.JOINTS),
       "Joints: mind steps and impact",
@@ -120,7 +121,7 @@ public enum Context {
       person -> person.activity().sedentary(),
       "New to exercise: talk first",
       "A beginner cannot yet place the top of the RPE scale.",
-      NONE.steerBy(Steering.TALK).saying(ScreeningFinding.TALK_BEFORE_EFFORT));
+      NONE.steerBy(IntensityGuide.TALK).saying(ScreeningFinding.TALK_BEFORE_EFFORT));
 
   private final Predicate<Person> concerns;
   private final String words;

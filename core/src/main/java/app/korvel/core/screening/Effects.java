@@ -22,11 +22,11 @@ import java.util.stream.Stream;
  * @param kinds the findings that say so
  */
 public record Effects(
-    Steering steering,
+    IntensityGuide steering,
     int highestEffort,
     int warmUpMinutes,
     int coolDownMinutes,
-    List<LeaveOut> leaveOut,
+    List<Contraindication> leaveOut,
     List<String> carry,
     List<String> stopAlso,
     List<Measure> ask,
@@ -40,7 +40,7 @@ public record Effects(
   /** Nothing changes. */
   public static final Effects NONE =
       new Effects(
-          Steering.RATE,
+          IntensityGuide.RATE,
           TOP_EFFORT,
           USUAL_MARGIN,
           USUAL_MARGIN,
@@ -72,7 +72,7 @@ public record Effects(
     return Stream.concat(part.apply(this).stream(), part.apply(other).stream()).distinct().toList();
   }
 
-  Effects steerBy(Steering led) {
+  Effects steerBy(IntensityGuide led) {
     return but(copy -> copy.steering = led);
   }
 
@@ -88,7 +88,7 @@ public record Effects(
         });
   }
 
-  Effects without(LeaveOut... work) {
+  Effects without(Contraindication... work) {
     return but(copy -> copy.leaveOut = List.of(work));
   }
 
@@ -126,11 +126,11 @@ public record Effects(
 
   /** Effects while they are being changed. */
   private static final class Copy {
-    private Steering steering;
+    private IntensityGuide steering;
     private int highestEffort;
     private int warmUpMinutes;
     private int coolDownMinutes;
-    private List<LeaveOut> leaveOut;
+    private List<Contraindication> leaveOut;
     private List<String> carry;
     private List<String> stopAlso;
     private List<Measure> ask;

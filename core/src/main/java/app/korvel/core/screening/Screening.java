@@ -78,7 +78,7 @@ public record Screening(
     Effects effects = held(Context.effects(contexts), limits);
     Optional<String> noRate = noRateBecause(person, contexts, limits);
     if (noRate.isPresent()) {
-      effects = effects.steerBy(Steering.EFFORT_AND_TALK_ONLY);
+      effects = effects.steerBy(IntensityGuide.EFFORT_AND_TALK_ONLY);
     }
     Optional<Clearance> inForce = latest(clearances, date);
     boolean symptoms = symptomsOpen(answers, intake, clearances, inForce, reported, zone);
@@ -113,7 +113,7 @@ public record Screening(
     if (consentMissing) {
       findings.add(ScreeningFinding.CONSENT_FIRST.of(person.age()));
     }
-    List<Answers.Told> toldOtherwise = answers.toldOtherwise();
+    List<Answers.ImpliedCondition> toldOtherwise = answers.toldOtherwise();
     if (!toldOtherwise.isEmpty()) {
       findings.add(
           ScreeningFinding.DISEASE_TOLD_OTHERWISE.of(
@@ -187,7 +187,8 @@ public record Screening(
         Stream.concat(
                 contexts.stream()
                     .filter(
-                        context -> context.effects().steering() == Steering.EFFORT_AND_TALK_ONLY)
+                        context ->
+                            context.effects().steering() == IntensityGuide.EFFORT_AND_TALK_ONLY)
                     .map(Context::because),
                 rateUnknown
                     ? Stream.of(

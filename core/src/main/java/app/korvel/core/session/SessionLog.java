@@ -50,7 +50,7 @@ public record SessionLog(
     Optional<Level> voice,
     Set<StopSign> warnings,
     String note,
-    Asked asked,
+    PlannedLoad asked,
     Instant recordedAt) {
 
   public static final int NOTE_LENGTH = 280;
@@ -102,7 +102,7 @@ public record SessionLog(
   }
 
   /** The same, as of what another log of that session was asked for. */
-  public SessionLog asking(Asked other) {
+  public SessionLog asking(PlannedLoad other) {
     return new SessionLog(
         id, number, on, mode, done, minutes, rate, rpe20, voice, warnings, note, other, recordedAt);
   }

@@ -10,7 +10,7 @@ import app.korvel.core.programme.MinutesDone;
 import app.korvel.core.programme.Plan;
 import app.korvel.core.programme.PlannedSession;
 import app.korvel.core.programme.Programme;
-import app.korvel.core.programme.Progression.Earned;
+import app.korvel.core.programme.Progression.ProgressionVote;
 import app.korvel.core.programme.Progression.Proposed;
 import app.korvel.core.programme.WeekDecision;
 import app.korvel.core.screening.Scope;
@@ -45,7 +45,7 @@ public record WeekReview(
     int planned,
     int done,
     int open,
-    Earned earned,
+    ProgressionVote earned,
     Proposed next,
     List<Finding> because) {
 
@@ -79,13 +79,13 @@ public record WeekReview(
                             .noneMatch(log -> log.number().equals(Optional.of(session.number()))))
                 .count();
     List<Finding> because = new ArrayList<>();
-    List<Earned> votes =
+    List<ProgressionVote> votes =
         List.of(
             warned(here, because),
             sessions(done, planned.size(), because),
             effort(here.stream().filter(SessionLog::done).toList(), because));
     // The most cautious of the three.
-    Earned earned = votes.stream().max(Earned::compareTo).orElseThrow();
+    ProgressionVote earned = votes.stream().max(ProgressionVote::compareTo).orElseThrow();
     if (open > 0) {
       because.add(SessionFinding.SESSIONS_OPEN.of(open));
     }
@@ -95,9 +95,13 @@ public record WeekReview(
         layOff
             .map(each -> programme.resumed(week, each, scope, minutes))
             .orElseGet(() -> programme.proposed(week, earned, minutes));
-    Earned after =
+    ProgressionVote after =
         layOff
-            .map(each -> each.length() == LayOff.Length.SHORT ? Earned.HOLD : Earned.BACK)
+            .map(
+                each ->
+                    each.length() == LayOff.Length.SHORT
+                        ? ProgressionVote.HOLD
+                        : ProgressionVote.BACK)
             .orElse(earned);
     return new WeekReview(week, planned.size(), done, open, after, next, because);
   }
@@ -236,33 +240,33 @@ public record WeekReview(
         .toList();
   }
 
-  private static Earned warned(List<SessionLog> logs, List<Finding> because) {
+  private static ProgressionVote warned(List<SessionLog> logs, List<Finding> because) {
     List<SessionLog> warned = logs.stream().filter(log -> !log.warnings().isEmpty()).toList();
     warned.forEach(
         log ->
             because.add(SessionFinding.WARNING_LOGGED.of(Days.of(log.on()), log.warningWords())));
-    return warned.isEmpty() ? Earned.STEP : Earned.BACK;
+    return warned.isEmpty() ? ProgressionVote.STEP : ProgressionVote.BACK;
   }
 
-  private static Earned sessions(int done, int planned, List<Finding> because) {
+  private static ProgressionVote sessions(int done, int planned, List<Finding> because) {
     if (100 * done >= TO_STEP * planned) {
       because.add(SessionFinding.SESSIONS_ENOUGH.of(done, planned));
-      return Earned.STEP;
+      return ProgressionVote.STEP;
     }
     if (100 * done >= TO_HOLD * planned) {
       because.add(SessionFinding.SESSIONS_SOME.of(done, planned));
-      return Earned.HOLD;
+      return ProgressionVote.HOLD;
     }
     because.add(SessionFinding.SESSIONS_FEW.of(done, planned));
-    return Earned.BACK;
+    return ProgressionVote.BACK;
   }
 
   /** The mean effort against the mean of what the same sessions asked for. */
-  private static Earned effort(List<SessionLog> done, List<Finding> because) {
+  private static ProgressionVote effort(List<SessionLog> done, List<Finding> because) {
     List<SessionLog> felt = done.stream().filter(log -> log.rpe20().isPresent()).toList();
     if (felt.isEmpty()) {
       because.add(SessionFinding.EFFORT_UNKNOWN.of());
-      return Earned.HOLD;
+      return ProgressionVote.HOLD;
     }
     BigDecimal count = BigDecimal.valueOf(felt.size());
     BigDecimal mean = mean(felt.stream().mapToInt(log -> log.rpe20().orElseThrow()).sum(), count);
@@ -280,14 +284,14 @@ public record WeekReview(
             : target.low() + "–" + target.high();
     if (mean.compareTo(high.add(OVER)) >= 0) {
       because.add(SessionFinding.EFFORT_TOO_HIGH.of(said, asked, tenth(high)));
-      return Earned.BACK;
+      return ProgressionVote.BACK;
     }
     if (mean.compareTo(middle) <= 0) {
       because.add(SessionFinding.EFFORT_AS_ASKED.of(said, asked, tenth(middle)));
-      return Earned.STEP;
+      return ProgressionVote.STEP;
     }
     because.add(SessionFinding.EFFORT_IN_UPPER_HALF.of(said, asked, tenth(middle)));
-    return Earned.HOLD;
+    return ProgressionVote.HOLD;
   }
 
   /** A target that begins where the scale does has no middle of its own: its upper end stands. */

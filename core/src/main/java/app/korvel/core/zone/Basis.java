@@ -2,10 +2,10 @@ package app.korvel.core.zone;
 
 import app.korvel.core.measure.Formula;
 import app.korvel.core.measure.Limit;
-import app.korvel.core.measure.LongHand;
-import app.korvel.core.measure.LongHand.Finish;
-import app.korvel.core.measure.LongHand.Line;
 import app.korvel.core.measure.Rounding;
+import app.korvel.core.measure.Working;
+import app.korvel.core.measure.Working.Finish;
+import app.korvel.core.measure.Working.Line;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.List;
@@ -27,15 +27,15 @@ public enum Basis {
       return List.of(
           Line.of(
               Formula.RATE_OF_RESERVE,
-              LongHand.written(figure) + " % of reserve",
-              LongHand.written(fraction(figure)) + " × " + anchors.reserve().bpm(),
+              Working.written(figure) + " % of reserve",
+              Working.written(fraction(figure)) + " × " + anchors.reserve().bpm(),
               share,
               "bpm",
               Finish.EXACT),
           Line.of(
               Formula.RATE_OF_RESERVE,
               label,
-              anchors.reserve().restingBpm() + " + " + LongHand.written(share),
+              anchors.reserve().restingBpm() + " + " + Working.written(share),
               exact(figure, anchors),
               "bpm",
               Finish.WHOLE));
@@ -47,13 +47,13 @@ public enum Basis {
       return errorLine(
           label,
           "√(("
-              + LongHand.written(p)
+              + Working.written(p)
               + " × "
-              + LongHand.written(uncertainty.maximumBpm())
+              + Working.written(uncertainty.maximumBpm())
               + ")² + ("
-              + LongHand.written(BigDecimal.ONE.subtract(p))
+              + Working.written(BigDecimal.ONE.subtract(p))
               + " × "
-              + LongHand.written(uncertainty.restingBpm())
+              + Working.written(uncertainty.restingBpm())
               + ")²)",
           sigma(figure, uncertainty));
     }
@@ -79,7 +79,7 @@ public enum Basis {
           Line.of(
               Formula.RATE_OF_MAXIMUM,
               label,
-              LongHand.written(fraction(figure)) + " × " + anchors.reserve().maximumBpm(),
+              Working.written(fraction(figure)) + " × " + anchors.reserve().maximumBpm(),
               exact(figure, anchors),
               "bpm",
               Finish.WHOLE));
@@ -89,7 +89,7 @@ public enum Basis {
     Line sigmaLine(String label, BigDecimal figure, Uncertainty uncertainty) {
       return errorLine(
           label,
-          LongHand.written(fraction(figure)) + " × " + LongHand.written(uncertainty.maximumBpm()),
+          Working.written(fraction(figure)) + " × " + Working.written(uncertainty.maximumBpm()),
           sigma(figure, uncertainty));
     }
 
@@ -111,7 +111,7 @@ public enum Basis {
           Line.of(
               Formula.RATE_ABOVE_RESTING,
               label,
-              anchors.reserve().restingBpm() + " + " + LongHand.written(figure),
+              anchors.reserve().restingBpm() + " + " + Working.written(figure),
               exact(figure, anchors),
               "bpm",
               Finish.WHOLE));
@@ -120,7 +120,7 @@ public enum Basis {
     @Override
     Line sigmaLine(String label, BigDecimal figure, Uncertainty uncertainty) {
       return errorLine(
-          label, LongHand.written(uncertainty.restingBpm()), sigma(figure, uncertainty));
+          label, Working.written(uncertainty.restingBpm()), sigma(figure, uncertainty));
     }
 
     @Override
@@ -141,7 +141,7 @@ public enum Basis {
           Line.of(
               Formula.RATE_OF_THRESHOLD,
               label,
-              LongHand.written(fraction(figure)) + " × " + anchors.thresholdsOrRefuse().upperBpm(),
+              Working.written(fraction(figure)) + " × " + anchors.thresholdsOrRefuse().upperBpm(),
               exact(figure, anchors),
               "bpm",
               Finish.WHOLE));
@@ -151,7 +151,7 @@ public enum Basis {
     Line sigmaLine(String label, BigDecimal figure, Uncertainty uncertainty) {
       return errorLine(
           label,
-          LongHand.written(fraction(figure)) + " × " + LongHand.written(ThresholdRates.SIGMA),
+          Working.written(fraction(figure)) + " × " + Working.written(ThresholdRates.SIGMA),
           sigma(figure, uncertainty));
     }
 
@@ -176,13 +176,13 @@ public enum Basis {
       BigDecimal bpm = exact(figure, anchors);
       return List.of(
           Line.of(
-              Formula.RATE_OF_THRESHOLD, label, LongHand.written(bpm), bpm, "bpm", Finish.EXACT));
+              Formula.RATE_OF_THRESHOLD, label, Working.written(bpm), bpm, "bpm", Finish.EXACT));
     }
 
     @Override
     Line sigmaLine(String label, BigDecimal figure, Uncertainty uncertainty) {
       BigDecimal sigma = sigma(figure, uncertainty);
-      return errorLine(label, LongHand.written(sigma), sigma);
+      return errorLine(label, Working.written(sigma), sigma);
     }
 
     @Override

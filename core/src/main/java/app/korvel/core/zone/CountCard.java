@@ -3,10 +3,10 @@ package app.korvel.core.zone;
 import app.korvel.core.measure.Formula;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
-import app.korvel.core.measure.LongHand;
-import app.korvel.core.measure.LongHand.Finish;
-import app.korvel.core.measure.LongHand.Line;
 import app.korvel.core.measure.Rounding;
+import app.korvel.core.measure.Working;
+import app.korvel.core.measure.Working.Finish;
+import app.korvel.core.measure.Working.Line;
 import app.korvel.core.pulse.CountWindow;
 import java.math.BigDecimal;
 import java.math.MathContext;
@@ -89,9 +89,9 @@ public record CountCard(Map<CountWindow, Beats> beats) {
    *
    * @throws InvalidValueException as {@link #of(int, int, OptionalInt)}
    */
-  public static LongHand longHand(int lowBpm, int highBpm, OptionalInt cap) {
+  public static Working longHand(int lowBpm, int highBpm, OptionalInt cap) {
     of(lowBpm, highBpm, cap);
-    return LongHand.of(lines(lowBpm, highBpm, cap, WINDOWS));
+    return Working.of(lines(lowBpm, highBpm, cap, WINDOWS));
   }
 
   /** The counts of a range in those windows, as steps of a sum. */

@@ -3,10 +3,10 @@ package app.korvel.core.zone;
 import app.korvel.core.measure.Formula;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
-import app.korvel.core.measure.LongHand;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.core.measure.Rounding;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.measure.Working;
 import java.math.BigDecimal;
 import java.util.Optional;
 
@@ -100,14 +100,14 @@ public record Reserve(int restingBpm, int maximumBpm) {
   }
 
   /** The reserve as a step of a sum. */
-  LongHand.Line line() {
-    return LongHand.Line.of(
+  Working.Line line() {
+    return Working.Line.of(
         Formula.RESERVE,
         "Reserve",
         maximumBpm + " − " + restingBpm,
         BigDecimal.valueOf(bpm()),
         "bpm",
-        LongHand.Finish.EXACT);
+        Working.Finish.EXACT);
   }
 
   /** {@code bpm} as percent of reserve, to one decimal; negative below rest. */

@@ -3,9 +3,9 @@ package app.korvel.core.zone;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
-import app.korvel.core.measure.LongHand;
-import app.korvel.core.measure.LongHand.Line;
 import app.korvel.core.measure.RefusedException;
+import app.korvel.core.measure.Working;
+import app.korvel.core.measure.Working.Line;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -94,7 +94,7 @@ public record Target(int lowBpm, int highBpm, boolean capped, CountCard counts) 
    * @throws InvalidValueException as {@link #of}
    * @throws RefusedException when the cap lies below the target
    */
-  public static LongHand longHand(
+  public static Working longHand(
       Anchors anchors, Basis basis, BigDecimal low, BigDecimal high, OptionalInt cap) {
     UnderCap result = of(anchors, basis, low, high, cap);
     Target target = result.target().orElseThrow(() -> RefusedException.because(result.findings()));
@@ -115,10 +115,10 @@ public record Target(int lowBpm, int highBpm, boolean capped, CountCard counts) 
               "the smaller of " + basis.rateAt(high, anchors) + " and " + cap.getAsInt(),
               BigDecimal.valueOf(target.highBpm),
               "bpm",
-              LongHand.Finish.EXACT));
+              Working.Finish.EXACT));
     }
     lines.addAll(CountCard.lines(target.lowBpm, target.highBpm, cap, CountCard.WINDOWS_EVERYDAY));
-    return LongHand.of(lines);
+    return Working.of(lines);
   }
 
   /** Measured rates are numbered; there is nothing between two of them. */

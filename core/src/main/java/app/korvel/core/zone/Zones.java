@@ -2,9 +2,9 @@ package app.korvel.core.zone;
 
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
-import app.korvel.core.measure.LongHand;
-import app.korvel.core.measure.LongHand.Line;
 import app.korvel.core.measure.Rounding;
+import app.korvel.core.measure.Working;
+import app.korvel.core.measure.Working.Line;
 import app.korvel.core.zone.Level.RpeSpan;
 import java.math.BigDecimal;
 import java.math.MathContext;
@@ -141,7 +141,7 @@ public record Zones(
    * @param bandId id of a band of the scheme
    * @throws InvalidValueException when the scheme has no such band
    */
-  public static LongHand longHand(
+  public static Working longHand(
       Scheme scheme, String bandId, Anchors anchors, Uncertainty uncertainty) {
     Reserve reserve = anchors.reserve();
     int at = scheme.indexOf(bandId);
@@ -159,7 +159,7 @@ public record Zones(
               String.valueOf(reserve.restingBpm()),
               BigDecimal.valueOf(reserve.restingBpm()),
               "bpm",
-              LongHand.Finish.EXACT));
+              Working.Finish.EXACT));
     } else {
       lines.addAll(basis.lines("Lower edge", band.low(), anchors));
     }
@@ -174,14 +174,14 @@ public record Zones(
               begins + " − 1",
               BigDecimal.valueOf(begins - 1L),
               "bpm",
-              LongHand.Finish.EXACT));
+              Working.Finish.EXACT));
     } else if (band.low().compareTo(band.high()) != 0) {
       lines.addAll(basis.lines("Upper edge", band.high(), anchors));
     }
     if (!band.fromRest()) {
       lines.add(basis.sigmaLine("How sure the lower edge is, ±", band.low(), uncertainty));
     }
-    return LongHand.of(lines);
+    return Working.of(lines);
   }
 
   /** Works the scheme out for that span, without a cap. */

@@ -29,7 +29,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class ClassCheckTest {
   private static final Person WELL = adult(45, Activity.SOME);
 
-  private static Call call(int beats, int seconds, boolean again, Known known) {
+  private static Call call(int beats, int seconds, boolean again, CheckInContext known) {
     return ClassCheck.of(
             PulseCount.of(beats, CountWindow.of(seconds)),
             Posture.SEATED,
@@ -44,8 +44,8 @@ class ClassCheckTest {
     return Optional.of(new UsualPulse(bpm, Posture.SEATED, PulseSource.COUNT));
   }
 
-  private static Known usual(int bpm) {
-    return Known.of(TODAY, WELL, seated(bpm));
+  private static CheckInContext usual(int bpm) {
+    return CheckInContext.of(TODAY, WELL, seated(bpm));
   }
 
   @ParameterizedTest
@@ -94,7 +94,7 @@ class ClassCheckTest {
         Posture.SEATED,
         false,
         again,
-        Known.of(TODAY, WELL, usual),
+        CheckInContext.of(TODAY, WELL, usual),
         Optional.empty());
   }
 
@@ -112,8 +112,9 @@ class ClassCheckTest {
 
   @Test
   void anotherPostureThanTheUsualOneIsCountedAgainHowOftenItMayBe() {
-    Known lying =
-        Known.of(TODAY, WELL, Optional.of(new UsualPulse(60, Posture.LYING, PulseSource.COUNT)));
+    CheckInContext lying =
+        CheckInContext.of(
+            TODAY, WELL, Optional.of(new UsualPulse(60, Posture.LYING, PulseSource.COUNT)));
     assertThat(call(16, 15, false, lying)).isEqualTo(Call.COUNT_AGAIN);
     assertThat(call(64, 60, true, lying)).isEqualTo(Call.COUNT_AGAIN);
     assertThat(call(104, 60, true, lying)).isEqualTo(Call.NOT_TODAY);
@@ -121,7 +122,7 @@ class ClassCheckTest {
 
   @Test
   void withoutAUsualValueTheAbsoluteLinesAloneDecide() {
-    Known nothing = Known.of(TODAY, WELL, Optional.empty());
+    CheckInContext nothing = CheckInContext.of(TODAY, WELL, Optional.empty());
     assertThat(call(17, 15, false, nothing)).isEqualTo(Call.NO_USUAL_VALUE);
     assertThat(Call.NO_USUAL_VALUE.displayName()).isEqualTo("No usual value yet; under the line");
     assertThat(call(26, 15, false, nothing)).isEqualTo(Call.COUNT_AGAIN);
@@ -131,8 +132,8 @@ class ClassCheckTest {
 
   @Test
   void whomTheScreeningStopsIsNotCountedAgain() {
-    Known stopped =
-        new Known(
+    CheckInContext stopped =
+        new CheckInContext(
             TODAY,
             WELL,
             seated(50),
@@ -146,8 +147,8 @@ class ClassCheckTest {
   /** Nobody is a go of whom nothing has been decided. */
   @Test
   void whoHasNotBeenScreenedIsScreenedFirst() {
-    Known open =
-        Known.of(
+    CheckInContext open =
+        CheckInContext.of(
             TODAY,
             Screening.of(client(WELL), Optional.empty(), OnRecord.NOTHING, TODAY, ZONE),
             seated(68),
@@ -169,8 +170,8 @@ class ClassCheckTest {
             List.of(),
             List.of(Measure.GLUCOSE),
             List.of());
-    Known known =
-        new Known(
+    CheckInContext known =
+        new CheckInContext(
             TODAY, WELL, seated(68), OptionalInt.empty(), asking, List.of(), Optional.empty());
     ClassCheck check =
         ClassCheck.of(

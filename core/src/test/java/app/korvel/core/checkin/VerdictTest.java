@@ -10,9 +10,9 @@ import static app.korvel.core.support.People.taking;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import app.korvel.core.checkin.CheckIn.Told;
+import app.korvel.core.checkin.CheckIn.SelfReport;
+import app.korvel.core.checkin.CheckInContext.Weighed;
 import app.korvel.core.checkin.Glucose.Unit;
-import app.korvel.core.checkin.Known.Weighed;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.pulse.Posture;
@@ -111,7 +111,7 @@ class VerdictTest {
       return but(change -> change.symptoms = Set.of(worse));
     }
 
-    Found telling(Told... words) {
+    Found telling(SelfReport... words) {
       return but(change -> change.told = Set.of(words));
     }
   }
@@ -128,7 +128,7 @@ class VerdictTest {
     private Optional<Ketones> ketones;
     private Optional<BigDecimal> weight;
     private Set<Symptom> symptoms;
-    private Set<Told> told;
+    private Set<SelfReport> told;
 
     private Change(CheckIn from) {
       settled = from.settled();
@@ -153,7 +153,7 @@ class VerdictTest {
   private static Verdict judge(Found found, Person person, Integer usual, Weighed... weights) {
     return Verdict.of(
         found.checkIn(),
-        new Known(
+        new CheckInContext(
             TODAY,
             person,
             seated(usual),
@@ -290,7 +290,8 @@ class VerdictTest {
   void nobodyIsAGoBeforeTheScreeningIsDecided() {
     Screening open = Screening.of(client(WELL), Optional.empty(), OnRecord.NOTHING, TODAY, ZONE);
     Verdict verdict =
-        Verdict.of(Found.pulse(64).checkIn(), Known.of(TODAY, open, seated(64), List.of()));
+        Verdict.of(
+            Found.pulse(64).checkIn(), CheckInContext.of(TODAY, open, seated(64), List.of()));
     assertThat(verdict.outcome()).isEqualTo(Outcome.NOT_TODAY);
     assertThat(verdict.words()).isEqualTo("Not yet");
     assertThat(codes(verdict)).contains("screening-open").doesNotContain("nothing-against");
@@ -336,7 +337,7 @@ class VerdictTest {
     Verdict told =
         Verdict.of(
             Found.pulse(39).checkIn(),
-            new Known(
+            new CheckInContext(
                 TODAY,
                 adult(30, Activity.HIGH),
                 seated(41),
@@ -400,7 +401,7 @@ class VerdictTest {
     Person person = taking(36, Activity.SOME, MedicineClass.INSULIN);
     Verdict verdict =
         judge(
-            Found.pulse(64).glucose(value, unit).ketones(ketones).telling(Told.CARRIED),
+            Found.pulse(64).glucose(value, unit).ketones(ketones).telling(SelfReport.CARRIED),
             person,
             64);
     assertThat(verdict.outcome()).isEqualTo(outcome);
@@ -420,7 +421,7 @@ class VerdictTest {
             Found.pulse(64)
                 .glucose(value, Unit.MMOL_L)
                 .ketones(ketones)
-                .telling(Told.CARRIED, Told.UNWELL),
+                .telling(SelfReport.CARRIED, SelfReport.UNWELL),
             person,
             64);
     assertThat(codes(verdict)).contains("glucose-high-unwell").doesNotContain("glucose-high");
@@ -432,7 +433,7 @@ class VerdictTest {
   void ketonesThatWereNotAskedForCanBeMeasuredOnTheSpot() {
     Person person = taking(36, Activity.SOME, MedicineClass.INSULIN);
     Verdict verdict =
-        judge(Found.pulse(64).glucose("14", Unit.MMOL_L).telling(Told.CARRIED), person, 64);
+        judge(Found.pulse(64).glucose("14", Unit.MMOL_L).telling(SelfReport.CARRIED), person, 64);
     assertThat(verdict.words()).isEqualTo("Not yet");
   }
 
@@ -442,11 +443,11 @@ class VerdictTest {
     Verdict verdict = judge(Found.pulse(64), person, 64);
     assertThat(codes(verdict)).contains("measure-first", "carry-first");
     assertThat(verdict.words()).isEqualTo("Not yet");
-    assertThat(judge(Found.pulse(64).telling(Told.FEVER), person, 64).words())
+    assertThat(judge(Found.pulse(64).telling(SelfReport.FEVER), person, 64).words())
         .isEqualTo("Not today");
     assertThat(verdict.outcome()).isEqualTo(Outcome.NOT_TODAY);
     assertThat(
-            judge(Found.pulse(64).glucose("7", Unit.MMOL_L).telling(Told.CARRIED), person, 64)
+            judge(Found.pulse(64).glucose("7", Unit.MMOL_L).telling(SelfReport.CARRIED), person, 64)
                 .outcome())
         .isEqualTo(Outcome.GO);
   }
@@ -469,9 +470,9 @@ class VerdictTest {
 
   @ParameterizedTest
   @EnumSource(
-      value = Told.class,
+      value = SelfReport.class,
       names = {"FEVER", "HOSPITAL", "SEVERE_LOW"})
-  void whatEndsTheDayCannotBeOverridden(Told told) {
+  void whatEndsTheDayCannotBeOverridden(SelfReport told) {
     Verdict verdict = judge(Found.pulse(75).telling(told));
     assertThat(verdict.outcome()).isEqualTo(Outcome.NOT_TODAY);
     assertThat(verdict.mayOverride()).isFalse();
@@ -494,20 +495,20 @@ class VerdictTest {
 
   @Test
   void noSleepCountsWithARaisedPulseOnly() {
-    assertThat(judge(Found.pulse(68).telling(Told.NO_SLEEP)).outcome()).isEqualTo(Outcome.GO);
-    assertThat(judge(Found.pulse(59).telling(Told.NO_SLEEP)).outcome())
+    assertThat(judge(Found.pulse(68).telling(SelfReport.NO_SLEEP)).outcome()).isEqualTo(Outcome.GO);
+    assertThat(judge(Found.pulse(59).telling(SelfReport.NO_SLEEP)).outcome())
         .isEqualTo(Outcome.LIGHT_ONLY);
-    Verdict raised = judge(Found.pulse(69).telling(Told.NO_SLEEP));
+    Verdict raised = judge(Found.pulse(69).telling(SelfReport.NO_SLEEP));
     assertThat(raised.outcome()).isEqualTo(Outcome.NOT_TODAY);
     assertThat(raised.mayOverride()).isFalse();
   }
 
   @Test
   void airAndHeatMakeItEasierAndInPregnancyHeatIsLeftOut() {
-    assertThat(codes(judge(Found.pulse(64).telling(Told.HEAT)))).contains("one-level-easier");
-    assertThat(judge(Found.pulse(64).telling(Told.POOR_AIR)).outcome()).isEqualTo(Outcome.GO);
+    assertThat(codes(judge(Found.pulse(64).telling(SelfReport.HEAT)))).contains("one-level-easier");
+    assertThat(judge(Found.pulse(64).telling(SelfReport.POOR_AIR)).outcome()).isEqualTo(Outcome.GO);
     Person pregnant = having(33, Activity.SOME, Condition.PREGNANCY);
-    assertThat(codes(judge(Found.pulse(64).telling(Told.HEAT), pregnant, 64)))
+    assertThat(codes(judge(Found.pulse(64).telling(SelfReport.HEAT), pregnant, 64)))
         .contains("heat-not-for-them")
         .doesNotContain("one-level-easier");
   }
@@ -531,7 +532,7 @@ class VerdictTest {
     assertThatThrownBy(() -> verdict.decide(Outcome.NOT_TODAY, "no need"))
         .hasMessageContaining("stricter");
     assertThatThrownBy(
-            () -> judge(Found.pulse(75).telling(Told.FEVER)).decide(Outcome.GO, "feels fine"))
+            () -> judge(Found.pulse(75).telling(SelfReport.FEVER)).decide(Outcome.GO, "feels fine"))
         .hasMessageContaining("not open");
   }
 

@@ -106,7 +106,7 @@ class EveryRunTest {
       }
       free = bout.endsAt().plus(protocol.restAtLeast());
     }
-    FieldTestRun.Stand stand = run.at(now);
+    FieldTestRun.RunStatus stand = run.at(now);
     assertThat(stand.bout()).isEqualTo(bouts.size());
     assertThat(stand.since()).isBeforeOrEqualTo(now);
     assertThat(stand.mayStart())

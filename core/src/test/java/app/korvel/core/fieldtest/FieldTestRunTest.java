@@ -46,7 +46,7 @@ class FieldTestRunTest {
       return FieldTestRun.of(test, events);
     }
 
-    FieldTestRun.Stand at(String clock) {
+    FieldTestRun.RunStatus at(String clock) {
       return run().at(moment(clock));
     }
 
@@ -117,7 +117,7 @@ class FieldTestRunTest {
     script.bout("15:10");
     assertThat(script.at("17:09").phase()).isEqualTo(Phase.BOUT);
     assertThat(script.at("17:09").until()).contains(moment("17:10"));
-    FieldTestRun.Stand rest = script.at("17:10");
+    FieldTestRun.RunStatus rest = script.at("17:10");
     assertThat(rest.phase()).isEqualTo(Phase.REST);
     assertThat(rest.bout()).isEqualTo(1);
     assertThat(rest.until()).contains(moment("20:10"));

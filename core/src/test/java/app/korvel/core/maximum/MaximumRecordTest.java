@@ -11,7 +11,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.korvel.core.maximum.JudgedMaximum.State;
 import app.korvel.core.maximum.WorkingMaximum.Origin;
 import app.korvel.core.measure.Finding;
-import app.korvel.core.measure.LongHand;
+import app.korvel.core.measure.Working;
 import app.korvel.core.pulse.Grade;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Person;
@@ -70,7 +70,7 @@ class MaximumRecordTest {
     assertThat(codes(record)).contains("default-healthy", "fox-low-from-40", "maximum-not-fitness");
     assertThat(record.due()).isFalse();
     assertThat(record.longHand().orElseThrow().lines())
-        .extracting(LongHand.Line::sum)
+        .extracting(Working.Line::sum)
         .containsExactly("0.7 × 45", "208 − 31.5");
   }
 
@@ -102,7 +102,7 @@ class MaximumRecordTest {
     assertThat(state(record, 192)).isEqualTo(State.PROPOSAL);
     assertThat(codes(record)).contains("maximum-proposed", "maximum-higher-elsewhere");
     assertThat(record.longHand().orElseThrow().lines())
-        .extracting(LongHand.Line::sum)
+        .extracting(Working.Line::sum)
         .containsExactly("183, 186", "7 + 12 ÷ 12");
   }
 
@@ -168,7 +168,7 @@ class MaximumRecordTest {
     assertThat(cycle.findings().get(0).message())
         .isEqualTo("None measured for this mode: the running value of 190 less 10.");
     assertThat(cycle.longHand().orElseThrow().lines())
-        .extracting(LongHand.Line::sum)
+        .extracting(Working.Line::sum)
         .containsExactly("190", "5 + 0 ÷ 12", "190 − 10", "√(5² + 8²)");
     working(of(Mode.CYCLE), 167, "12.8", Origin.ESTIMATED);
     working(

@@ -41,7 +41,7 @@ import org.junit.jupiter.api.Test;
 class CardTest {
   private static final LocalDate FAR_BIRTHDAY = TODAY.plusDays(300);
 
-  private static Groundwork ground(Screening screening, int countedDaysAgo) {
+  private static ClientBaseline baseline(Screening screening, int countedDaysAgo) {
     RestingReading reading =
         RestingReading.counted(
             new UUID(0, 64),
@@ -50,23 +50,23 @@ class CardTest {
             Posture.SEATED,
             5,
             Set.of());
-    return Groundwork.of(
+    return ClientBaseline.of(
         screening,
         WorkingResting.of(List.of(reading), screening.medicinesChangedAt(), TODAY, ZONE),
         Mode.RUN,
         Optional.empty());
   }
 
-  private static Prescription prescribed(Groundwork ground) {
+  private static Prescription prescribed(ClientBaseline baseline) {
     return Prescription.of(
-        ground,
-        new Parts(
+        baseline,
+        new Fitt(
             Goal.GENERAL_FITNESS, Approach.GUIDELINE, 40, 50, 30, 3, WorkType.STEADY, Mode.RUN));
   }
 
   private static Card card(Screening screening, int countedDaysAgo, LocalDate birthday) {
-    Groundwork ground = ground(screening, countedDaysAgo);
-    return Card.of("Test Person", 2, prescribed(ground), daysAgo(0), ground, birthday);
+    ClientBaseline baseline = baseline(screening, countedDaysAgo);
+    return Card.of("Test Person", 2, prescribed(baseline), daysAgo(0), baseline, birthday);
   }
 
   @Test
@@ -143,14 +143,14 @@ class CardTest {
 
   @Test
   void whatIsLearntLaterTakesTheRatesOffOrTheWholeCard() {
-    Prescription made = prescribed(ground(screening(adult(46, Activity.SOME), false), 9));
+    Prescription made = prescribed(baseline(screening(adult(46, Activity.SOME), false), 9));
     Person uneven = having(46, Activity.SOME, Condition.IRREGULAR_RHYTHM);
     Screening cleared = screening(uneven, answers(uneven), clearance(10, Allows.MODERATE, 200));
-    Card card = Card.of("Test Person", 2, made, daysAgo(0), ground(cleared, 9), FAR_BIRTHDAY);
+    Card card = Card.of("Test Person", 2, made, daysAgo(0), baseline(cleared, 9), FAR_BIRTHDAY);
     assertThat(card.prescription().target()).isEmpty();
     assertThat(card.ratesSuspended()).isNotEmpty();
     assertThat(card.leads()).isEqualTo(Leads.FEEL_ONLY);
-    Groundwork uncleared = ground(screening(uneven, false), 9);
+    ClientBaseline uncleared = baseline(screening(uneven, false), 9);
     assertThatThrownBy(() -> Card.of("Test Person", 2, made, daysAgo(0), uncleared, FAR_BIRTHDAY))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("clearance");

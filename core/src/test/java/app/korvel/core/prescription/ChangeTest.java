@@ -31,7 +31,7 @@ import org.junit.jupiter.api.Test;
 class ChangeTest {
   private static final Person ADULT = adult(45, Activity.REGULAR);
 
-  private static Groundwork ground(Person person, int resting, MeasuredMaximum... measured) {
+  private static ClientBaseline baseline(Person person, int resting, MeasuredMaximum... measured) {
     RestingReading reading =
         RestingReading.counted(
             new UUID(3, resting),
@@ -40,7 +40,7 @@ class ChangeTest {
             Posture.SEATED,
             5,
             Set.of());
-    return Groundwork.of(
+    return ClientBaseline.of(
         screening(person, true),
         WorkingResting.of(List.of(reading), TODAY, People.ZONE),
         Mode.RUN,
@@ -52,19 +52,19 @@ class ChangeTest {
     return Maxima.test(Mode.RUN, MaximumKind.FIELD_TEST, Grade.GOOD, bpm, TODAY);
   }
 
-  private static Prescription made(Groundwork ground) {
+  private static Prescription made(ClientBaseline baseline) {
     return Prescription.of(
-        ground,
-        new Parts(
+        baseline,
+        new Fitt(
             Goal.GENERAL_FITNESS, Approach.GUIDELINE, 50, 70, 30, 4, WorkType.STEADY, Mode.RUN));
   }
 
   @Test
   void aMeasuredMaximumMovesTheTargetAndProposesALook() {
-    Groundwork before = ground(ADULT, 64);
+    ClientBaseline before = baseline(ADULT, 64);
     // 64 to 177, 113: 50 % 120.5 -> 121, 70 % 143.1 -> 143
     // 64 to 191, 127: 50 % 127.5 -> 128, 70 % 152.9 -> 153
-    Change change = Change.since(made(before), ground(ADULT, 64, measured(191))).orElseThrow();
+    Change change = Change.since(made(before), baseline(ADULT, 64, measured(191))).orElseThrow();
     assertThat(change.moved()).isTrue();
     assertThat(change.review().orElseThrow().message())
         .startsWith("New values would move the target from 121–143 to 128–153.");
@@ -75,21 +75,21 @@ class ChangeTest {
 
   @Test
   void aSmallMoveIsNoReasonToLookAgain() {
-    Prescription made = made(ground(ADULT, 64));
+    Prescription made = made(baseline(ADULT, 64));
     // 64 to 180, 116: 122 and 145; edges move by 1 and 2
-    Change small = Change.since(made, ground(ADULT, 64, measured(180))).orElseThrow();
+    Change small = Change.since(made, baseline(ADULT, 64, measured(180))).orElseThrow();
     assertThat(small.moved()).isTrue();
     assertThat(small.review()).isEmpty();
     // 64 to 182, 118: 123 and 147 (146.6); the upper edge moves by 4
-    assertThat(Change.since(made, ground(ADULT, 64, measured(182))).orElseThrow().review())
+    assertThat(Change.since(made, baseline(ADULT, 64, measured(182))).orElseThrow().review())
         .isPresent();
-    assertThat(Change.since(made, ground(ADULT, 64)).orElseThrow().moved()).isFalse();
+    assertThat(Change.since(made, baseline(ADULT, 64)).orElseThrow().moved()).isFalse();
   }
 
   @Test
   void aNewRestingValueMovesItToo() {
     // 58 to 177, 119: 50 % 117.5 -> 118, 70 % 141.3 -> 141
-    Change change = Change.between(ground(ADULT, 64), ground(ADULT, 58), 50, 70).orElseThrow();
+    Change change = Change.between(baseline(ADULT, 64), baseline(ADULT, 58), 50, 70).orElseThrow();
     assertThat(change.targetBefore().orElseThrow().lowBpm()).isEqualTo(121);
     assertThat(change.targetAfter().orElseThrow().lowBpm()).isEqualTo(118);
     assertThat(change.review()).isPresent();
@@ -98,22 +98,22 @@ class ChangeTest {
   @Test
   void withoutRatesThereIsNothingToHoldAgainst() {
     Person failure = with(66, Activity.SOME, false, true, true);
-    assertThat(Change.between(ground(ADULT, 64), ground(failure, 64), 50, 70)).isEmpty();
-    Prescription made = made(ground(ADULT, 64));
-    assertThat(Change.since(made, ground(failure, 64))).isEmpty();
-    assertThat(Change.since(made.withoutRates(), ground(ADULT, 64))).isEmpty();
+    assertThat(Change.between(baseline(ADULT, 64), baseline(failure, 64), 50, 70)).isEmpty();
+    Prescription made = made(baseline(ADULT, 64));
+    assertThat(Change.since(made, baseline(failure, 64))).isEmpty();
+    assertThat(Change.since(made.withoutRates(), baseline(ADULT, 64))).isEmpty();
   }
 
   @Test
   void thePathOfTheJobSaysThatNewValuesAreThere() {
-    Groundwork ground = ground(ADULT, 64, measured(191));
+    ClientBaseline baseline = baseline(ADULT, 64, measured(191));
     List<JobStep> path =
         JobStep.path(
-            ground,
+            baseline,
             Optional.of(
                 new JobStep.SavedStatus(
                     2,
-                    Standing.State.ISSUED,
+                    PrescriptionValidity.State.ISSUED,
                     true,
                     Optional.empty(),
                     Optional.empty(),

@@ -24,10 +24,10 @@ import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Allows;
 import app.korvel.core.screening.Condition;
 import app.korvel.core.screening.Goal;
+import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.screening.MedicineClass;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Screening;
-import app.korvel.core.screening.Steering;
 import app.korvel.core.screening.WrittenLimit;
 import app.korvel.core.zone.CountCard.Beats;
 import java.util.List;
@@ -52,9 +52,9 @@ class ContextReachTest {
             5,
             Set.of());
     return Prescription.of(
-        Groundwork.of(
+        ClientBaseline.of(
             screening, WorkingResting.of(List.of(reading), TODAY, ZONE), mode, Optional.empty()),
-        new Parts(
+        new Fitt(
             Goal.GENERAL_FITNESS, Approach.GUIDELINE, low, high, 30, 3, WorkType.STEADY, mode));
   }
 
@@ -86,13 +86,14 @@ class ContextReachTest {
     "JOINTS,              RATE,                  5,  5, joints-ease",
   })
   void conditions(
-      Condition condition, Steering steering, int warmUp, int coolDown, String finding) {
+      Condition condition, IntensityGuide steering, int warmUp, int coolDown, String finding) {
     Prescription made = made(having(50, Activity.SOME, condition));
     assertThat(made.steering()).isEqualTo(steering);
     assertThat(made.warmUp().minutes()).isEqualTo(warmUp);
     assertThat(made.coolDown().minutes()).isEqualTo(coolDown);
     assertThat(codes(made)).contains(finding);
-    assertThat(made.target().isPresent()).isEqualTo(steering != Steering.EFFORT_AND_TALK_ONLY);
+    assertThat(made.target().isPresent())
+        .isEqualTo(steering != IntensityGuide.EFFORT_AND_TALK_ONLY);
   }
 
   @ParameterizedTest
@@ -109,7 +110,7 @@ class ContextReachTest {
     "INSULIN,       RATE,             5, glucose-check",
     "SECRETAGOGUE,  RATE,             5, glucose-check",
   })
-  void medicines(MedicineClass medicine, Steering steering, int warmUp, String finding) {
+  void medicines(MedicineClass medicine, IntensityGuide steering, int warmUp, String finding) {
     Prescription made = made(taking(50, Activity.SOME, medicine));
     assertThat(made.steering()).isEqualTo(steering);
     assertThat(made.warmUp().minutes()).isEqualTo(warmUp);
@@ -122,7 +123,7 @@ class ContextReachTest {
     assertThat(codes(made(adult(65, Activity.SOME)))).contains("over-65");
     assertThat(made(adult(64, Activity.SOME)).warmUp().minutes()).isEqualTo(5);
     assertThat(made(adult(17, Activity.SOME)).leaveOut()).containsExactly("maximum tests");
-    assertThat(made(adult(30, Activity.NONE)).steering()).isEqualTo(Steering.TALK);
+    assertThat(made(adult(30, Activity.NONE)).steering()).isEqualTo(IntensityGuide.TALK);
   }
 
   @Test
@@ -157,7 +158,7 @@ class ContextReachTest {
             high,
             Mode.RUN);
     assertThat(made.rpe20().high()).isEqualTo(effort);
-    assertThat(made.feel()).extracting(Prescription.Feel::name).containsExactly(level);
+    assertThat(made.feel()).extracting(Prescription.EffortDescription::name).containsExactly(level);
   }
 
   private static Screening limited(Person person, WrittenLimit.Kind kind, Integer value) {
@@ -205,7 +206,7 @@ class ContextReachTest {
     Person person = adult(46, Activity.SOME);
     Prescription made = made(limited(person, WrittenLimit.Kind.CAP, 108), 40, 60, Mode.RUN);
     assertThat(made.target()).isEmpty();
-    assertThat(made.steering()).isEqualTo(Steering.EFFORT_AND_TALK_ONLY);
+    assertThat(made.steering()).isEqualTo(IntensityGuide.EFFORT_AND_TALK_ONLY);
     assertThat(codes(made)).contains("cap-below-target");
     assertThat(made.warmUp().highBpm()).contains(108);
   }

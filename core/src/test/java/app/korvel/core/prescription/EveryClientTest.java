@@ -59,7 +59,7 @@ class EveryClientTest {
         new Health(some(random, Condition.values()), some(random, MedicineClass.values())));
   }
 
-  private static Groundwork ground(Random random, Person person, Mode mode) {
+  private static ClientBaseline baseline(Random random, Person person, Mode mode) {
     int beats = 25 + random.nextInt(126);
     RestingReading reading =
         RestingReading.counted(
@@ -69,7 +69,7 @@ class EveryClientTest {
             any(random, Posture.values()),
             random.nextInt(10),
             Set.of());
-    return Groundwork.of(
+    return ClientBaseline.of(
         People.screening(person, random.nextBoolean()),
         WorkingResting.of(List.of(reading), TODAY, ZoneOffset.UTC),
         mode,
@@ -83,28 +83,28 @@ class EveryClientTest {
       Person person = person(random);
       Mode drawn = any(random, Mode.values());
       Mode mode = person.has(Condition.FALLS) && drawn == Mode.STAIRS ? Mode.CYCLE : drawn;
-      Groundwork ground = ground(random, person, mode);
-      Goal goal = any(random, Goal.openTo(ground.person()).toArray(Goal[]::new));
-      Parts parts =
-          Start.of(ground.screening(), goal, Optional.of(any(random, Approach.values())), mode)
+      ClientBaseline baseline = baseline(random, person, mode);
+      Goal goal = any(random, Goal.openTo(baseline.person()).toArray(Goal[]::new));
+      Fitt parts =
+          Start.of(baseline.screening(), goal, Optional.of(any(random, Approach.values())), mode)
               .parts();
 
-      Prescription made = Prescription.of(ground, parts);
+      Prescription made = Prescription.of(baseline, parts);
 
-      if (!ground.permission().vigorous()) {
+      if (!baseline.permission().vigorous()) {
         assertThat(parts.highPercent()).isLessThanOrEqualTo(Permission.CEILING_PERCENT);
       }
-      if (ground.person().health().heartDisease()) {
+      if (baseline.person().health().heartDisease()) {
         assertThat(made.warmUp().minutes()).isEqualTo(15);
         assertThat(made.rpe20().high()).isLessThanOrEqualTo(14);
       }
-      if (noRate(ground.person())) {
+      if (noRate(baseline.person())) {
         assertThat(made.target()).isEmpty();
         assertThat(made.basis()).isEmpty();
         assertThat(made.warmUp().highBpm()).isEmpty();
       }
       assertThat(made.rpe20().high())
-          .isLessThanOrEqualTo(ground.screening().effects().highestEffort());
+          .isLessThanOrEqualTo(baseline.screening().effects().highestEffort());
       assertThat(made.status() == Prescription.Status.DRAFT)
           .isEqualTo(made.findings().stream().anyMatch(each -> each.severity() == Severity.BLOCK));
       assertThat(made.coolDown().minutes()).isGreaterThanOrEqualTo(5);

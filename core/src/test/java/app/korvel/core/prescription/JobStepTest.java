@@ -41,9 +41,9 @@ class JobStepTest {
                         Set.of())),
                 TODAY,
                 ZoneOffset.UTC);
-    Groundwork ground =
-        Groundwork.of(People.screening(person, false), resting, Mode.RUN, Optional.empty());
-    return JobStep.path(ground, saved).stream()
+    ClientBaseline baseline =
+        ClientBaseline.of(People.screening(person, false), resting, Mode.RUN, Optional.empty());
+    return JobStep.path(baseline, saved).stream()
         .map(step -> step.state() + " " + step.detail())
         .toList();
   }
@@ -72,7 +72,7 @@ class JobStepTest {
                 Optional.of(
                     new SavedStatus(
                         2,
-                        Standing.State.ISSUED,
+                        PrescriptionValidity.State.ISSUED,
                         false,
                         Optional.empty(),
                         Optional.empty(),
@@ -92,7 +92,7 @@ class JobStepTest {
     SavedStatus status =
         new SavedStatus(
             1,
-            Standing.State.ISSUED,
+            PrescriptionValidity.State.ISSUED,
             false,
             Optional.of(TODAY.plusDays(40)),
             Optional.of(3),
@@ -103,13 +103,15 @@ class JobStepTest {
 
   @Test
   void sessionsAreLaidOutUntilADay() {
-    assertThat(sessions(Standing.State.ISSUED, 20)).isEqualTo("DONE until 9 Jun");
-    assertThat(sessions(Standing.State.RATE_SUSPENDED, 0)).isEqualTo("DONE until 20 May");
-    assertThat(sessions(Standing.State.ISSUED, -1)).isEqualTo("DUE programme ended");
-    assertThat(sessions(Standing.State.SUSPENDED, 20)).isEqualTo("BLOCKED prescription first");
+    assertThat(sessions(PrescriptionValidity.State.ISSUED, 20)).isEqualTo("DONE until 9 Jun");
+    assertThat(sessions(PrescriptionValidity.State.RATE_SUSPENDED, 0))
+        .isEqualTo("DONE until 20 May");
+    assertThat(sessions(PrescriptionValidity.State.ISSUED, -1)).isEqualTo("DUE programme ended");
+    assertThat(sessions(PrescriptionValidity.State.SUSPENDED, 20))
+        .isEqualTo("BLOCKED prescription first");
   }
 
-  private static String sessions(Standing.State standing, int daysLeft) {
+  private static String sessions(PrescriptionValidity.State standing, int daysLeft) {
     return path(
             adult(46, Activity.SOME),
             64,
@@ -137,7 +139,7 @@ class JobStepTest {
                 Optional.of(
                     new SavedStatus(
                         1,
-                        Standing.State.DRAFT,
+                        PrescriptionValidity.State.DRAFT,
                         false,
                         Optional.empty(),
                         Optional.empty(),

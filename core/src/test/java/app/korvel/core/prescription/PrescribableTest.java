@@ -38,13 +38,13 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** A school's band is shown as it is, and prescribed as far as the client's context allows. */
 class PrescribableTest {
   /** Not cleared for vigorous work. */
-  private static final Groundwork BEGINNER =
-      ground(People.screening(adult(45, Activity.NONE), true));
+  private static final ClientBaseline BEGINNER =
+      baseline(People.screening(adult(45, Activity.NONE), true));
 
-  private static final Groundwork TRAINED =
-      ground(People.screening(adult(45, Activity.HIGH), true));
+  private static final ClientBaseline TRAINED =
+      baseline(People.screening(adult(45, Activity.HIGH), true));
 
-  private static Groundwork ground(Screening screening) {
+  private static ClientBaseline baseline(Screening screening) {
     RestingReading reading =
         RestingReading.counted(
             new UUID(0, 1),
@@ -53,18 +53,20 @@ class PrescribableTest {
             Posture.SEATED,
             5,
             Set.of());
-    return Groundwork.of(
+    return ClientBaseline.of(
         screening,
         WorkingResting.of(List.of(reading), TODAY, ZoneOffset.UTC),
         Mode.RUN,
         Optional.empty());
   }
 
-  private static Prescribable of(Groundwork ground, String scheme, int band, OptionalInt cap) {
+  private static Prescribable of(
+      ClientBaseline baseline, String scheme, int band, OptionalInt cap) {
     Scheme school = Scheme.of(scheme);
     List<BandRates> bands =
-        Zones.bands(school, Anchors.of(ground.reserveOrRefuse()), ground.uncertainty(), cap);
-    return Prescribable.of(bands, school.basis(), ground.reserveOrRefuse(), cap, ground.ceiling())
+        Zones.bands(school, Anchors.of(baseline.reserveOrRefuse()), baseline.uncertainty(), cap);
+    return Prescribable.of(
+            bands, school.basis(), baseline.reserveOrRefuse(), cap, baseline.ceiling())
         .get(band);
   }
 
@@ -108,19 +110,19 @@ class PrescribableTest {
     Person known = People.having(45, Activity.SOME, Condition.DIABETES);
     for (Screening stopped :
         List.of(People.screening(minor, false), People.screening(known, true))) {
-      Groundwork ground = ground(stopped);
+      ClientBaseline baseline = baseline(stopped);
       for (Scheme school : Schemes.ALL) {
         if (school.basis().needsThresholds()) {
           continue;
         }
         for (int band = 0; band < school.bands().size(); band++) {
-          Prescribable found = of(ground, school.id(), band, OptionalInt.empty());
+          Prescribable found = of(baseline, school.id(), band, OptionalInt.empty());
           assertThat(found.percents()).isEmpty();
           assertThat(found.because()).startsWith("Nothing is prescribed now: ");
         }
       }
     }
-    assertThat(of(ground(People.screening(known, true)), "voice-ladder", 1, OptionalInt.empty()))
+    assertThat(of(baseline(People.screening(known, true)), "voice-ladder", 1, OptionalInt.empty()))
         .extracting(Prescribable::because)
         .isEqualTo(
             "Nothing is prescribed now: A doctor's clearance comes first; then light to moderate.");
@@ -134,34 +136,34 @@ class PrescribableTest {
         .isEqualTo("Up to 90 %: higher is for testing only.");
     assertThat(of(TRAINED, "voice-ladder", 1, OptionalInt.empty()).because()).isEmpty();
     Screening heart = People.screening(with(45, Activity.HIGH, true, false, false), true);
-    assertThat(of(ground(heart), "voice-ladder", 4, OptionalInt.empty()).because()).isNotEmpty();
+    assertThat(of(baseline(heart), "voice-ladder", 4, OptionalInt.empty()).because()).isNotEmpty();
   }
 
   /** What is offered passes the check of a prescription, for every band of every school. */
   @Test
   void whateverIsOfferedCanBePrescribed() {
-    for (Groundwork ground : List.of(BEGINNER, TRAINED)) {
-      Person person = ground.person();
+    for (ClientBaseline baseline : List.of(BEGINNER, TRAINED)) {
+      Person person = baseline.person();
       for (Scheme school : Schemes.ALL) {
         if (school.basis().needsThresholds()) {
           continue;
         }
         for (int band = 0; band < school.bands().size(); band++) {
-          Prescribable found = of(ground, school.id(), band, OptionalInt.empty());
+          Prescribable found = of(baseline, school.id(), band, OptionalInt.empty());
           assertThat(found.percents().isPresent() || !found.because().isEmpty()).isTrue();
           found
               .percents()
               .ifPresent(
                   percents ->
-                      assertThatCode(() -> parts(percents).check(ground.screening().scope()))
+                      assertThatCode(() -> parts(percents).check(baseline.screening().scope()))
                           .doesNotThrowAnyException());
         }
       }
     }
   }
 
-  private static Parts parts(Percents percents) {
-    return new Parts(
+  private static Fitt parts(Percents percents) {
+    return new Fitt(
         Goal.GENERAL_FITNESS,
         Approach.GUIDELINE,
         percents.low(),

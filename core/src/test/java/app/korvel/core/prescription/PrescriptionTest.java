@@ -24,8 +24,8 @@ import app.korvel.core.screening.Allows;
 import app.korvel.core.screening.Clearance;
 import app.korvel.core.screening.Condition;
 import app.korvel.core.screening.Goal;
+import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.screening.Person;
-import app.korvel.core.screening.Steering;
 import app.korvel.core.support.People;
 import app.korvel.core.zone.GuidelineClass;
 import app.korvel.core.zone.Level.RpeSpan;
@@ -40,7 +40,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class PrescriptionTest {
 
-  private static Groundwork ground(Person person, int restingBpm, Mode mode) {
+  private static ClientBaseline baseline(Person person, int restingBpm, Mode mode) {
     RestingReading reading =
         RestingReading.counted(
             new UUID(0, 1),
@@ -49,7 +49,7 @@ class PrescriptionTest {
             Posture.SEATED,
             5,
             Set.of());
-    return Groundwork.of(
+    return ClientBaseline.of(
         People.screening(person, false),
         WorkingResting.of(List.of(reading), TODAY, ZoneOffset.UTC),
         mode,
@@ -60,8 +60,8 @@ class PrescriptionTest {
     return Start.of(People.screening(person, true), goal, Optional.ofNullable(approach), Mode.RUN);
   }
 
-  private static Parts parts(int low, int high, int minutes, int days, WorkType type) {
-    return new Parts(
+  private static Fitt parts(int low, int high, int minutes, int days, WorkType type) {
+    return new Fitt(
         Goal.GENERAL_FITNESS, Approach.GUIDELINE, low, high, minutes, days, type, Mode.RUN);
   }
 
@@ -78,7 +78,7 @@ class PrescriptionTest {
     "HIGH,65,80,40,4",
   })
   void theStartFollowsPresentActivity(Activity activity, int low, int high, int minutes, int days) {
-    Parts parts = start(adult(45, activity), Goal.ENDURANCE, null).parts();
+    Fitt parts = start(adult(45, activity), Goal.ENDURANCE, null).parts();
     assertThat(List.of(parts.lowPercent(), parts.highPercent(), parts.minutes(), parts.days()))
         .containsExactly(low, high, minutes, days);
   }
@@ -86,13 +86,13 @@ class PrescriptionTest {
   @Test
   void bothSchoolsForTheNewAndTheInstructorChooses() {
     assertThat(start(adult(45, Activity.NONE), Goal.ENDURANCE, Approach.GUIDELINE).parts())
-        .extracting(Parts::lowPercent, Parts::highPercent)
+        .extracting(Fitt::lowPercent, Fitt::highPercent)
         .containsExactly(40, 50);
     assertThat(start(adult(45, Activity.LITTLE), Goal.ENDURANCE, Approach.CAUTIOUS).parts())
-        .extracting(Parts::lowPercent, Parts::highPercent)
+        .extracting(Fitt::lowPercent, Fitt::highPercent)
         .containsExactly(30, 40);
     assertThat(start(adult(45, Activity.REGULAR), Goal.ENDURANCE, Approach.CAUTIOUS).parts())
-        .extracting(Parts::lowPercent)
+        .extracting(Fitt::lowPercent)
         .isEqualTo(60);
   }
 
@@ -101,7 +101,7 @@ class PrescriptionTest {
     Start held = start(adult(45, Activity.HIGH), Goal.GENERAL_FITNESS, null);
     assertThat(held.parts().highPercent()).isEqualTo(70);
     assertThat(codes(held.findings())).contains("start-held-by-goal");
-    Parts heart = start(with(45, Activity.HIGH, true, false, false), Goal.ENDURANCE, null).parts();
+    Fitt heart = start(with(45, Activity.HIGH, true, false, false), Goal.ENDURANCE, null).parts();
     assertThat(heart.lowPercent()).isEqualTo(40);
     assertThat(heart.highPercent()).isEqualTo(60);
   }
@@ -109,8 +109,8 @@ class PrescriptionTest {
   @Test
   void aNamedExerciseSaysWhatKindOfWorkItIsAndWhatToMind() {
     Person pressure = People.having(45, Activity.SOME, Condition.HIGH_BLOOD_PRESSURE);
-    Parts any =
-        new Parts(
+    Fitt any =
+        new Fitt(
             Goal.GENERAL_FITNESS,
             Approach.GUIDELINE,
             40,
@@ -120,14 +120,14 @@ class PrescriptionTest {
             WorkType.STEADY,
             Mode.OTHER,
             Optional.of(Exercise.WEIGHTS));
-    Prescription made = Prescription.of(ground(pressure, 64, Mode.OTHER), any);
+    Prescription made = Prescription.of(baseline(pressure, 64, Mode.OTHER), any);
     assertThat(codes(made.findings())).contains("exercise-type", "exercise-mind");
     assertThat(made.parts().whatIsDone()).isEqualTo("Lifting weights");
     assertThat(parts(40, 50, 30, 3, WorkType.STEADY).whatIsDone()).isEqualTo("Walk or run");
 
     for (Exercise wrong : List.of(Exercise.HOLDS, Exercise.ROW)) {
-      Parts parts =
-          new Parts(
+      Fitt parts =
+          new Fitt(
               Goal.GENERAL_FITNESS,
               Approach.GUIDELINE,
               40,
@@ -137,7 +137,7 @@ class PrescriptionTest {
               WorkType.STEADY,
               Mode.OTHER,
               Optional.of(wrong));
-      assertThatThrownBy(() -> Prescription.of(ground(pressure, 64, Mode.OTHER), parts))
+      assertThatThrownBy(() -> Prescription.of(baseline(pressure, 64, Mode.OTHER), parts))
           .isInstanceOfSatisfying(
               InvalidValueException.class,
               thrown -> assertThat(thrown.faults().get(0).field()).isEqualTo("exercise"));
@@ -148,7 +148,8 @@ class PrescriptionTest {
   void aSessionOfItIsOutlinedWithTheirMargins() {
     Prescription made =
         Prescription.of(
-            ground(adult(70, Activity.SOME), 64, Mode.RUN), parts(40, 50, 30, 3, WorkType.LADDER));
+            baseline(adult(70, Activity.SOME), 64, Mode.RUN),
+            parts(40, 50, 30, 3, WorkType.LADDER));
     assertThat(made.outline().steps()).extracting(Step::seconds).startsWith(600, 120).contains(600);
     // 30 min of ladder: 10 each at 20–30, 30–40 and 40–50 %; only the last are moderate.
     assertThat(made.week().moderateMinutes()).isEqualTo(30);
@@ -160,9 +161,9 @@ class PrescriptionTest {
     Person heart = with(45, Activity.HIGH, true, false, false);
     assertThat(Goal.openTo(heart)).containsExactly(Goal.DAILY_ACTIVITY, Goal.GENERAL_FITNESS);
     assertThat(Goal.openTo(adult(45, Activity.HIGH))).containsExactly(Goal.values());
-    Parts endurance =
-        new Parts(Goal.ENDURANCE, Approach.GUIDELINE, 40, 60, 30, 3, WorkType.STEADY, Mode.RUN);
-    assertThatThrownBy(() -> Prescription.of(ground(heart, 60, Mode.RUN), endurance))
+    Fitt endurance =
+        new Fitt(Goal.ENDURANCE, Approach.GUIDELINE, 40, 60, 30, 3, WorkType.STEADY, Mode.RUN);
+    assertThatThrownBy(() -> Prescription.of(baseline(heart, 60, Mode.RUN), endurance))
         .hasMessageContaining("goal");
   }
 
@@ -184,7 +185,7 @@ class PrescriptionTest {
     }
   }
 
-  private static Groundwork resting(int bpm, int daysAgo, Clearance... clearances) {
+  private static ClientBaseline resting(int bpm, int daysAgo, Clearance... clearances) {
     Person person = adult(46, Activity.SOME);
     RestingReading reading =
         RestingReading.counted(
@@ -194,7 +195,7 @@ class PrescriptionTest {
             Posture.SEATED,
             5,
             Set.of());
-    return Groundwork.of(
+    return ClientBaseline.of(
         People.screening(person, People.answers(person), clearances),
         WorkingResting.of(List.of(reading), TODAY, ZoneOffset.UTC),
         Mode.RUN,
@@ -204,7 +205,7 @@ class PrescriptionTest {
   /** Measuring goes on, issuing does not, until a clearance given since answers it. */
   @Test
   void aUsualValueOverTheRangeStopsIssuingUntilADoctorsWordIsOnRecord() {
-    Parts parts = parts(40, 50, 30, 3, WorkType.STEADY);
+    Fitt parts = parts(40, 50, 30, 3, WorkType.STEADY);
     assertThat(Prescription.of(resting(100, 10), parts).status())
         .isEqualTo(Prescription.Status.ISSUED);
     Prescription over = Prescription.of(resting(101, 10), parts);
@@ -227,7 +228,8 @@ class PrescriptionTest {
     // 45 years: 176.5 is 177; 64 at rest: 60–75 % is 132–149, 40–60 % is 109–132.
     Prescription made =
         Prescription.of(
-            ground(adult(45, Activity.HIGH), 64, Mode.RUN), parts(60, 75, 30, 4, WorkType.STEADY));
+            baseline(adult(45, Activity.HIGH), 64, Mode.RUN),
+            parts(60, 75, 30, 4, WorkType.STEADY));
     OtherDays easier = made.otherDays().orElseThrow();
     assertThat(easier.days()).isEqualTo(1);
     assertThat(easier.target().orElseThrow().lowBpm()).isEqualTo(109);
@@ -237,9 +239,10 @@ class PrescriptionTest {
         .extracting(Finding::message)
         .contains("3 of the 4 days as prescribed, the others at 40–60 % of reserve.");
     assertThat(made.withoutRates().otherDays().orElseThrow().target()).isEmpty();
-    for (Parts none :
+    for (Fitt none :
         List.of(parts(60, 75, 30, 3, WorkType.STEADY), parts(50, 69, 30, 5, WorkType.STEADY))) {
-      assertThat(Prescription.of(ground(adult(45, Activity.HIGH), 64, Mode.RUN), none).otherDays())
+      assertThat(
+              Prescription.of(baseline(adult(45, Activity.HIGH), 64, Mode.RUN), none).otherDays())
           .isEmpty();
     }
   }
@@ -249,13 +252,16 @@ class PrescriptionTest {
     // 46 years, some activity: 208 − 0.7 × 46 = 175.8 -> 176; reserve 112
     Prescription made =
         Prescription.of(
-            ground(adult(46, Activity.SOME), 64, Mode.RUN), parts(40, 60, 30, 3, WorkType.STEADY));
+            baseline(adult(46, Activity.SOME), 64, Mode.RUN),
+            parts(40, 60, 30, 3, WorkType.STEADY));
     assertThat(made.status()).isEqualTo(Prescription.Status.ISSUED);
     assertThat(made.target().orElseThrow().lowBpm()).isEqualTo(109);
     assertThat(made.target().orElseThrow().highBpm()).isEqualTo(131);
-    assertThat(made.feel()).extracting(Prescription.Feel::name).containsExactly("Talk");
+    assertThat(made.feel())
+        .extracting(Prescription.EffortDescription::name)
+        .containsExactly("Talk");
     assertThat(made.rpe20()).isEqualTo(new RpeSpan(12, 13));
-    assertThat(made.steering()).isEqualTo(Steering.RATE);
+    assertThat(made.steering()).isEqualTo(IntensityGuide.RATE);
     assertThat(made.warmUp().minutes()).isEqualTo(5);
     // 64 + 0.2 × 112 = 86.4; 64 + 0.4 × 112 = 108.8
     assertThat(made.warmUp().lowBpm()).contains(86);
@@ -306,7 +312,7 @@ class PrescriptionTest {
         .containsExactly(light, moderate, vigorous, equivalent);
   }
 
-  private static Week week(Parts parts, Person person) {
+  private static Week week(Fitt parts, Person person) {
     return Week.of(parts, Bounds.FOR_ANYONE, person);
   }
 
@@ -334,7 +340,7 @@ class PrescriptionTest {
     assertThatThrownBy(
             () ->
                 Prescription.of(
-                    ground(adult(46, Activity.SOME), 64, Mode.RUN),
+                    baseline(adult(46, Activity.SOME), 64, Mode.RUN),
                     parts(low, high, minutes, days, type)))
         .isInstanceOfSatisfying(
             InvalidValueException.class,
@@ -346,10 +352,11 @@ class PrescriptionTest {
 
   @Test
   void onlyIntervalsGoAboveEighty() {
-    Groundwork ground = ground(adult(30, Activity.HIGH), 52, Mode.RUN);
-    assertThatThrownBy(() -> Prescription.of(ground, parts(70, 81, 40, 4, WorkType.STEADY)))
+    ClientBaseline baseline = baseline(adult(30, Activity.HIGH), 52, Mode.RUN);
+    assertThatThrownBy(() -> Prescription.of(baseline, parts(70, 81, 40, 4, WorkType.STEADY)))
         .hasMessageContaining("too hard");
-    assertThat(codes(Prescription.of(ground, parts(80, 90, 30, 3, WorkType.INTERVALS)).findings()))
+    assertThat(
+            codes(Prescription.of(baseline, parts(80, 90, 30, 3, WorkType.INTERVALS)).findings()))
         .contains("hard-minutes");
   }
 
@@ -357,11 +364,11 @@ class PrescriptionTest {
   void aHeartConditionIsADraftWithALongWarmUpAndEffortElevenToFourteen() {
     Prescription made =
         Prescription.of(
-            ground(with(60, Activity.SOME, true, false, true), 60, Mode.RUN),
+            baseline(with(60, Activity.SOME, true, false, true), 60, Mode.RUN),
             parts(40, 60, 20, 3, WorkType.STEADY));
     assertThat(made.status()).isEqualTo(Prescription.Status.DRAFT);
     assertThat(made.basis().orElseThrow().maximumMethod()).isEqualTo("brawner-164");
-    assertThat(made.steering()).isEqualTo(Steering.EFFORT_AND_TALK);
+    assertThat(made.steering()).isEqualTo(IntensityGuide.EFFORT_AND_TALK);
     assertThat(made.warmUp().minutes()).isEqualTo(15);
     assertThat(made.coolDown().minutes()).isEqualTo(10);
     assertThat(made.rpe20()).isEqualTo(new RpeSpan(12, 13));
@@ -372,13 +379,13 @@ class PrescriptionTest {
   void heartFailureHasNoRateAtAll() {
     Prescription made =
         Prescription.of(
-            ground(with(66, Activity.NONE, false, true, true), 72, Mode.CYCLE),
+            baseline(with(66, Activity.NONE, false, true, true), 72, Mode.CYCLE),
             parts(30, 40, 15, 3, WorkType.STEADY));
     assertThat(made.target()).isEmpty();
     assertThat(made.basis()).isEmpty();
     assertThat(made.warmUp().highBpm()).isEmpty();
     assertThat(made.coolDown().how()).contains("until your breath is quiet");
-    assertThat(made.steering()).isEqualTo(Steering.EFFORT_AND_TALK_ONLY);
+    assertThat(made.steering()).isEqualTo(IntensityGuide.EFFORT_AND_TALK_ONLY);
     assertThat(made.status()).isEqualTo(Prescription.Status.DRAFT);
     assertThat(codes(made.findings()))
         .contains("rate-not-used")
@@ -388,10 +395,10 @@ class PrescriptionTest {
 
   @Test
   void effortIsHeldAtFourteenWithAHeartConditionAndNeverPushedUp() {
-    Groundwork ground = ground(with(60, Activity.SOME, true, false, false), 60, Mode.RUN);
-    assertThat(Prescription.of(ground, parts(60, 60, 20, 3, WorkType.STEADY)).rpe20())
+    ClientBaseline baseline = baseline(with(60, Activity.SOME, true, false, false), 60, Mode.RUN);
+    assertThat(Prescription.of(baseline, parts(60, 60, 20, 3, WorkType.STEADY)).rpe20())
         .isEqualTo(new RpeSpan(14, 14));
-    assertThat(Prescription.of(ground, parts(30, 40, 20, 3, WorkType.STEADY)).rpe20())
+    assertThat(Prescription.of(baseline, parts(30, 40, 20, 3, WorkType.STEADY)).rpe20())
         .isEqualTo(new RpeSpan(6, 11));
   }
 
@@ -400,23 +407,23 @@ class PrescriptionTest {
     // 208 − 0.7 × 80 − 30 = 122, resting 90: 32
     Prescription made =
         Prescription.of(
-            ground(with(80, Activity.SOME, false, false, true), 90, Mode.RUN),
+            baseline(with(80, Activity.SOME, false, false, true), 90, Mode.RUN),
             parts(40, 50, 20, 3, WorkType.STEADY));
     assertThat(made.target()).isEmpty();
-    assertThat(made.steering()).isEqualTo(Steering.EFFORT_AND_TALK_ONLY);
+    assertThat(made.steering()).isEqualTo(IntensityGuide.EFFORT_AND_TALK_ONLY);
     assertThat(made.warmUp().minutes()).isEqualTo(10);
     assertThat(codes(made.findings())).contains("rate-not-used", "over-65");
   }
 
   @Test
   void withoutARestingPulseNothingIsPrescribed() {
-    Groundwork ground =
-        Groundwork.of(
+    ClientBaseline baseline =
+        ClientBaseline.of(
             People.screening(adult(46, Activity.SOME), false),
             Optional.empty(),
             Mode.RUN,
             Optional.empty());
-    assertThatThrownBy(() -> Prescription.of(ground, parts(40, 60, 30, 3, WorkType.STEADY)))
+    assertThatThrownBy(() -> Prescription.of(baseline, parts(40, 60, 30, 3, WorkType.STEADY)))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("Count a resting pulse first");
   }
@@ -425,9 +432,10 @@ class PrescriptionTest {
   void onceAWeekIsSaidToBeNoPlanAndTheNewSteerByTalk() {
     Prescription made =
         Prescription.of(
-            ground(adult(46, Activity.NONE), 70, Mode.RUN), parts(30, 40, 15, 1, WorkType.STEADY));
+            baseline(adult(46, Activity.NONE), 70, Mode.RUN),
+            parts(30, 40, 15, 1, WorkType.STEADY));
     assertThat(codes(made.findings())).contains("once-a-week", "talk-before-effort", "week-light");
-    assertThat(made.steering()).isEqualTo(Steering.TALK);
+    assertThat(made.steering()).isEqualTo(IntensityGuide.TALK);
     assertThat(made.rpe20()).isEqualTo(new RpeSpan(6, 11));
   }
 
@@ -435,7 +443,8 @@ class PrescriptionTest {
   void anUnusualRestingPulseIsSaidWhereTheDecisionIs() {
     Prescription made =
         Prescription.of(
-            ground(adult(46, Activity.SOME), 104, Mode.RUN), parts(40, 50, 20, 3, WorkType.STEADY));
+            baseline(adult(46, Activity.SOME), 104, Mode.RUN),
+            parts(40, 50, 20, 3, WorkType.STEADY));
     assertThat(codes(made.findings())).contains("resting-high");
   }
 }

@@ -8,10 +8,10 @@ import app.korvel.core.outline.Ceiling;
 import app.korvel.core.outline.Outline;
 import app.korvel.core.outline.Step;
 import app.korvel.core.prescription.Approach;
-import app.korvel.core.prescription.Parts;
+import app.korvel.core.prescription.Fitt;
 import app.korvel.core.prescription.Start;
 import app.korvel.core.programme.Progression.Kind;
-import app.korvel.core.programme.Progression.Stepped;
+import app.korvel.core.programme.Progression.WeekPlan;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Condition;
 import app.korvel.core.screening.Context;
@@ -65,7 +65,8 @@ class EveryProgrammeTest {
   }
 
   /** Someone with a plan, and how much of it they do. */
-  private record Case(Person person, Scope scope, Parts first, Aims aims, Pace pace, Plan plan) {}
+  private record Case(
+      Person person, Scope scope, Fitt first, ProgrammeGoal aims, Pace pace, Plan plan) {}
 
   private static Case drawn(Random random) {
     Person person = person(random);
@@ -74,11 +75,11 @@ class EveryProgrammeTest {
     Collections.shuffle(week, random);
     Set<DayOfWeek> days = EnumSet.copyOf(week.subList(0, 1 + random.nextInt(7)));
     Goal goal = any(random, Goal.openTo(person).toArray(Goal[]::new));
-    Parts first =
+    Fitt first =
         Start.of(scope, days.size(), goal, Optional.of(any(random, Approach.values())), Mode.RUN)
             .parts();
     Ceiling ceiling = Ceiling.of(person, scope.permission());
-    Aims aims = Aims.usual(first, person, ceiling, days.size());
+    ProgrammeGoal aims = ProgrammeGoal.usual(first, person, ceiling, days.size());
     Pace pace = Pace.of(person, first, random.nextInt(20), random.nextInt(13));
     int length = 27 + random.nextInt(155);
     return new Case(
@@ -154,11 +155,11 @@ class EveryProgrammeTest {
     Random random = new Random(repetition.getCurrentRepetition());
     for (int i = 0; i < CLIENTS; i++) {
       Case of = drawn(random);
-      List<Stepped> weeks = Progression.of(Dose.of(of.first), of.aims, of.pace, YEAR);
+      List<WeekPlan> weeks = Progression.of(Dose.of(of.first), of.aims, of.pace, YEAR);
       List<Integer> done = new ArrayList<>();
       Dose usual = weeks.get(0).dose();
       for (int week = 1; week <= YEAR; week++) {
-        Stepped stepped = weeks.get(week - 1);
+        WeekPlan stepped = weeks.get(week - 1);
         if (week > 1) {
           keepsTheLimits(of, week, usual, stepped.dose(), stepped.kind(), done);
         }
@@ -178,7 +179,7 @@ class EveryProgrammeTest {
       Dose usual = Dose.of(of.first);
       List<Integer> done = new ArrayList<>(List.of(usual.total()));
       for (int week = 2; week <= YEAR; week++) {
-        Stepped stepped = Progression.next(usual, of.aims, of.pace, week, done);
+        WeekPlan stepped = Progression.next(usual, of.aims, of.pace, week, done);
         keepsTheLimits(of, week, usual, stepped.dose(), stepped.kind(), done);
         int kept = 1 + random.nextInt(stepped.dose().days());
         done.add(stepped.dose().minutes() * kept);
@@ -198,7 +199,7 @@ class EveryProgrammeTest {
           .allMatch(session -> !session.date().isAfter(of.plan.endsOn()))
           .extracting(PlannedSession::date)
           .doesNotHaveDuplicates();
-      for (Stepped week : programme.weeks()) {
+      for (WeekPlan week : programme.weeks()) {
         Outline outline = of.plan.outline(week.dose());
         assertThat(outline.checked().broken(of.plan.bounds()))
             .as(of.person + " " + week.dose())

@@ -6,9 +6,9 @@ import app.korvel.core.maximum.Mode;
 import app.korvel.core.outline.Ceiling;
 import app.korvel.core.outline.WorkType;
 import app.korvel.core.prescription.Approach;
-import app.korvel.core.prescription.Parts;
+import app.korvel.core.prescription.Fitt;
 import app.korvel.core.programme.Progression.Kind;
-import app.korvel.core.programme.Progression.Stepped;
+import app.korvel.core.programme.Progression.WeekPlan;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Condition;
 import app.korvel.core.screening.Goal;
@@ -30,8 +30,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** How fast weeks may grow, what they grow towards, and on which days they lie. */
 class PaceTest {
-  private static Parts parts(Approach approach, int low, int high, int minutes, int days) {
-    return new Parts(
+  private static Fitt parts(Approach approach, int low, int high, int minutes, int days) {
+    return new Fitt(
         Goal.GENERAL_FITNESS, approach, low, high, minutes, days, WorkType.STEADY, Mode.RUN);
   }
 
@@ -62,7 +62,7 @@ class PaceTest {
 
   @Test
   void onlyACautiousStartOfTheNewStaysLight() {
-    Parts cautious = parts(Approach.CAUTIOUS, 30, 40, 15, 3);
+    Fitt cautious = parts(Approach.CAUTIOUS, 30, 40, 15, 3);
     assertThat(Pace.of(People.adult(40, Activity.NONE), cautious, 0, 8).lightWeeks()).isEqualTo(8);
     assertThat(Pace.of(People.adult(40, Activity.SOME), cautious, 0, 8).lightWeeks()).isZero();
     assertThat(
@@ -89,8 +89,8 @@ class PaceTest {
       Activity activity, int age, int available, int minutes, int days) {
     Person person = People.adult(age, activity);
     Scope scope = Scope.unscreened(person);
-    Aims aims =
-        Aims.usual(
+    ProgrammeGoal aims =
+        ProgrammeGoal.usual(
             parts(Approach.GUIDELINE, 40, 50, 20, 3),
             person,
             Ceiling.of(person, scope.permission()),
@@ -101,23 +101,22 @@ class PaceTest {
 
   @Test
   void intensityGrowsToTheGoalWithinWhatIsAllowedAndTheTypeHolds() {
-    Parts first = parts(Approach.GUIDELINE, 40, 50, 20, 3);
+    Fitt first = parts(Approach.GUIDELINE, 40, 50, 20, 3);
     Permission held = Scope.unscreened(People.adult(40, Activity.SOME)).permission();
     Permission free = Scope.unscreened(People.adult(40, Activity.REGULAR)).permission();
-    assertThat(Aims.highest(first, Ceiling.of(People.adult(40, Activity.SOME), held)))
+    assertThat(ProgrammeGoal.highest(first, Ceiling.of(People.adult(40, Activity.SOME), held)))
         .isEqualTo(60);
-    assertThat(Aims.highest(first, Ceiling.of(People.adult(40, Activity.REGULAR), free)))
+    assertThat(ProgrammeGoal.highest(first, Ceiling.of(People.adult(40, Activity.REGULAR), free)))
         .isEqualTo(70);
-    Parts competition =
-        new Parts(Goal.COMPETITION, Approach.GUIDELINE, 65, 80, 40, 4, WorkType.STEADY, Mode.RUN);
-    assertThat(Aims.highest(competition, Ceiling.FOR_ANYONE)).isEqualTo(80);
-    Parts intervals =
-        new Parts(
-            Goal.COMPETITION, Approach.GUIDELINE, 65, 80, 40, 4, WorkType.INTERVALS, Mode.RUN);
-    assertThat(Aims.highest(intervals, Ceiling.FOR_ANYONE)).isEqualTo(90);
-    Parts longEasy =
-        new Parts(Goal.ENDURANCE, Approach.GUIDELINE, 45, 60, 40, 3, WorkType.LONG_EASY, Mode.RUN);
-    assertThat(Aims.highest(longEasy, Ceiling.FOR_ANYONE)).isEqualTo(60);
+    Fitt competition =
+        new Fitt(Goal.COMPETITION, Approach.GUIDELINE, 65, 80, 40, 4, WorkType.STEADY, Mode.RUN);
+    assertThat(ProgrammeGoal.highest(competition, Ceiling.FOR_ANYONE)).isEqualTo(80);
+    Fitt intervals =
+        new Fitt(Goal.COMPETITION, Approach.GUIDELINE, 65, 80, 40, 4, WorkType.INTERVALS, Mode.RUN);
+    assertThat(ProgrammeGoal.highest(intervals, Ceiling.FOR_ANYONE)).isEqualTo(90);
+    Fitt longEasy =
+        new Fitt(Goal.ENDURANCE, Approach.GUIDELINE, 45, 60, 40, 3, WorkType.LONG_EASY, Mode.RUN);
+    assertThat(ProgrammeGoal.highest(longEasy, Ceiling.FOR_ANYONE)).isEqualTo(60);
   }
 
   @ParameterizedTest
@@ -175,20 +174,20 @@ class PaceTest {
 
   @Test
   void aWeekThatWasHardlyDoneIsCutBeforeAnythingGrows() {
-    Stepped eased =
+    WeekPlan eased =
         Progression.next(
             new Dose(new Percents(40, 50), 30, 4, WorkType.STEADY),
-            new Aims(60, 40, 5),
+            new ProgrammeGoal(60, 40, 5),
             new Pace(false, 0, false, 0),
             9,
             List.of(40, 30, 20, 40));
     // The best of four is 40: at most 45, 11 min on each of four days.
     assertThat(eased.kind()).isEqualTo(Kind.EASED);
     assertThat(eased.dose()).isEqualTo(new Dose(new Percents(40, 50), 11, 4, WorkType.STEADY));
-    Stepped few =
+    WeekPlan few =
         Progression.next(
             new Dose(new Percents(40, 50), 30, 7, WorkType.STEADY),
-            new Aims(60, 40, 7),
+            new ProgrammeGoal(60, 40, 7),
             new Pace(false, 0, false, 0),
             9,
             List.of(10, 10, 10, 10));
@@ -198,10 +197,10 @@ class PaceTest {
 
   @Test
   void aDayMoreDoesNotMakeASessionTooShortForItsType() {
-    Aims aims = new Aims(60, 40, 5);
+    ProgrammeGoal aims = new ProgrammeGoal(60, 40, 5);
     Dose easy = new Dose(new Percents(45, 55), 40, 3, WorkType.LONG_EASY);
     // 132 over four days is 33 min: no long session any more, so the intensity grows.
-    Stepped step = Progression.next(easy, aims, new Pace(true, 0, false, 0), 2, List.of(120));
+    WeekPlan step = Progression.next(easy, aims, new Pace(true, 0, false, 0), 2, List.of(120));
     assertThat(step.kind()).isEqualTo(Kind.INTENSITY);
     Dose steady = new Dose(new Percents(45, 55), 40, 3, WorkType.STEADY);
     assertThat(Progression.next(steady, aims, new Pace(true, 0, false, 0), 2, List.of(120)).kind())
@@ -211,10 +210,10 @@ class PaceTest {
   @Test
   void whereMinutesCannotGrowADayOrTheIntensityDoes() {
     // 7 × 5: one minute on every day would be 42, over 40.
-    Stepped step =
+    WeekPlan step =
         Progression.next(
             new Dose(new Percents(30, 40), 5, 7, WorkType.STEADY),
-            new Aims(60, 30, 7),
+            new ProgrammeGoal(60, 30, 7),
             new Pace(true, 0, false, 0),
             2,
             List.of(35));

@@ -14,10 +14,10 @@ import app.korvel.core.outline.Outline;
 import app.korvel.core.outline.Outlines;
 import app.korvel.core.outline.WorkType;
 import app.korvel.core.prescription.Approach;
-import app.korvel.core.prescription.Parts;
+import app.korvel.core.prescription.Fitt;
 import app.korvel.core.prescription.Start;
 import app.korvel.core.programme.Progression.Kind;
-import app.korvel.core.programme.Progression.Stepped;
+import app.korvel.core.programme.Progression.WeekPlan;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Condition;
 import app.korvel.core.screening.Goal;
@@ -53,12 +53,12 @@ class ProgrammeTest {
 
   private static Plan plan(Person person, Set<DayOfWeek> days, int weeks) {
     Scope scope = Scope.unscreened(person);
-    Parts first =
+    Fitt first =
         Start.of(scope, days.size(), Goal.GENERAL_FITNESS, Optional.empty(), Mode.RUN).parts();
     Ceiling ceiling = Ceiling.of(person, scope.permission());
     return new Plan(
         first,
-        Aims.usual(first, person, ceiling, days.size()),
+        ProgrammeGoal.usual(first, person, ceiling, days.size()),
         Pace.of(person, first, 0, 12),
         Bounds.of(scope),
         START,
@@ -77,11 +77,11 @@ class ProgrammeTest {
     // 3 × 20 = 60: a tenth is 6, so 66, 22 a session; 66 → 72 (72.6 cut), 24; then 79 → 26; 85 →
     // 28;
     // 92 → 30, the goal. Then a day: 99 over 4 is 24; 105 → 26; 114 → 28; 123 → 30; the goal.
-    List<Stepped> weeks =
-        Progression.of(dose(40, 50, 20, 3), new Aims(60, 30, 4), pace(true, 0), 13);
+    List<WeekPlan> weeks =
+        Progression.of(dose(40, 50, 20, 3), new ProgrammeGoal(60, 30, 4), pace(true, 0), 13);
 
     assertThat(weeks)
-        .extracting(week -> week.dose().minutes(), week -> week.dose().days(), Stepped::kind)
+        .extracting(week -> week.dose().minutes(), week -> week.dose().days(), WeekPlan::kind)
         .containsExactly(
             tuple(20, 3, Kind.START),
             tuple(22, 3, Kind.MINUTES),
@@ -104,18 +104,26 @@ class ProgrammeTest {
   /** 3 × 40 = 120 is prescribed, 90 was done at best: 99 may be, 33 a session; 5 more a session. */
   @Test
   void aStartAfterWeeksOfTrainingGrowsFromWhatWasDone() {
-    List<Stepped> weeks =
+    List<WeekPlan> weeks =
         Progression.of(
-            dose(40, 50, 40, 3), new Aims(60, 45, 3), pace(true, 6), 3, List.of(90, 30, 60, 75));
+            dose(40, 50, 40, 3),
+            new ProgrammeGoal(60, 45, 3),
+            pace(true, 6),
+            3,
+            List.of(90, 30, 60, 75));
     assertThat(weeks)
-        .extracting(week -> week.dose().minutes(), week -> week.dose().days(), Stepped::kind)
+        .extracting(week -> week.dose().minutes(), week -> week.dose().days(), WeekPlan::kind)
         .containsExactly(
             tuple(33, 3, Kind.START), tuple(36, 3, Kind.MINUTES), tuple(39, 3, Kind.MINUTES));
     assertThat(weeks.get(0).because().code()).isEqualTo("start-eased");
     assertThat(weeks.get(0).because().because()).contains("has 90 min", "may hold 99");
     assertThat(
             Progression.of(
-                    dose(40, 50, 40, 3), new Aims(60, 45, 3), pace(true, 6), 3, List.of(0, 110))
+                    dose(40, 50, 40, 3),
+                    new ProgrammeGoal(60, 45, 3),
+                    pace(true, 6),
+                    3,
+                    List.of(0, 110))
                 .get(0)
                 .because()
                 .code())
@@ -135,8 +143,8 @@ class ProgrammeTest {
 
   @Test
   void aStepPastSixtyTakesAThirdOffTheMinutesThatWeek() {
-    List<Stepped> weeks =
-        Progression.of(dose(50, 60, 30, 5), new Aims(70, 30, 5), pace(false, 20), 6);
+    List<WeekPlan> weeks =
+        Progression.of(dose(50, 60, 30, 5), new ProgrammeGoal(70, 30, 5), pace(false, 20), 6);
 
     assertThat(weeks)
         .extracting(week -> week.dose().range().high(), week -> week.dose().minutes())
@@ -153,11 +161,12 @@ class ProgrammeTest {
 
   @Test
   void everyFourthWeekIsLighterForThoseWhoTrainRegularly() {
-    List<Stepped> weeks =
-        Progression.of(dose(60, 70, 30, 4), new Aims(70, 45, 4), new Pace(false, 20, true, 0), 8);
+    List<WeekPlan> weeks =
+        Progression.of(
+            dose(60, 70, 30, 4), new ProgrammeGoal(70, 45, 4), new Pace(false, 20, true, 0), 8);
 
     assertThat(weeks)
-        .extracting(week -> week.dose().minutes(), Stepped::kind)
+        .extracting(week -> week.dose().minutes(), WeekPlan::kind)
         .containsExactly(
             tuple(30, Kind.START),
             tuple(35, Kind.MINUTES),
@@ -186,17 +195,18 @@ class ProgrammeTest {
                 .max()
                 .getAsInt())
         .isEqualTo(60);
-    assertThat(plan.aims()).isEqualTo(new Aims(60, 30, 5));
+    assertThat(plan.aims()).isEqualTo(new ProgrammeGoal(60, 30, 5));
   }
 
   @Test
   void inWeekThirteenACautiousStartBecomesModerateWhateverMinutesAndDaysHaveComeTo() {
     // A goal of minutes that twelve weeks do not reach: still 30–40 % otherwise.
-    List<Stepped> weeks =
-        Progression.of(dose(30, 40, 15, 3), new Aims(60, 60, 7), new Pace(true, 0, false, 12), 15);
+    List<WeekPlan> weeks =
+        Progression.of(
+            dose(30, 40, 15, 3), new ProgrammeGoal(60, 60, 7), new Pace(true, 0, false, 12), 15);
     assertThat(weeks.subList(0, 12))
         .allMatch(week -> week.dose().range().equals(new Percents(30, 40)));
-    Stepped thirteenth = weeks.get(12);
+    WeekPlan thirteenth = weeks.get(12);
     assertThat(thirteenth.dose().range()).isEqualTo(new Percents(40, 50));
     assertThat(thirteenth.dose().total()).isEqualTo(weeks.get(11).dose().total());
     assertThat(thirteenth.because().message())
@@ -208,17 +218,17 @@ class ProgrammeTest {
 
   @Test
   void aGoalThatIsLightItselfStaysLight() {
-    List<Stepped> weeks =
-        Progression.of(dose(30, 40, 15, 3), new Aims(40, 30, 5), new Pace(false, 0, false, 12), 26);
+    List<WeekPlan> weeks =
+        Progression.of(
+            dose(30, 40, 15, 3), new ProgrammeGoal(40, 30, 5), new Pace(false, 0, false, 12), 26);
     assertThat(weeks).allMatch(week -> week.dose().range().equals(new Percents(30, 40)));
   }
 
   @ParameterizedTest
   @CsvSource({"0, 12, 12", "5, 12, 7", "5, 3, 3", "11, 12, 1", "40, 12, 1", "0, 0, 0"})
   void weeksBeforeCountTowardsTheTwelve(int before, int wanted, int light) {
-    Parts cautious =
-        new Parts(
-            Goal.GENERAL_FITNESS, Approach.CAUTIOUS, 30, 40, 15, 3, WorkType.STEADY, Mode.RUN);
+    Fitt cautious =
+        new Fitt(Goal.GENERAL_FITNESS, Approach.CAUTIOUS, 30, 40, 15, 3, WorkType.STEADY, Mode.RUN);
     assertThat(Pace.of(People.adult(40, Activity.NONE), cautious, before, wanted).lightWeeks())
         .isEqualTo(light);
   }
@@ -297,8 +307,8 @@ class ProgrammeTest {
   @Test
   void longEasySessionsGrowAndLightenWithinTheirOwnLimits() {
     Dose start = new Dose(new Percents(45, 55), 40, 3, WorkType.LONG_EASY);
-    List<Stepped> weeks =
-        Progression.of(start, new Aims(60, 60, 4), new Pace(false, 0, true, 0), 26);
+    List<WeekPlan> weeks =
+        Progression.of(start, new ProgrammeGoal(60, 60, 4), new Pace(false, 0, true, 0), 26);
     assertThat(weeks).allMatch(week -> week.dose().minutes() >= 40);
     // 60 to 70 % of 3 × 44 is 80 to 92: two of 40.
     assertThat(weeks.get(2).dose().total()).isEqualTo(144);
@@ -309,20 +319,20 @@ class ProgrammeTest {
         .startsWith("A lighter week: ")
         .contains("min on 2 days");
     // One session of 40 min cannot become lighter, and says why.
-    Stepped alone =
+    WeekPlan alone =
         Progression.of(
                 new Dose(new Percents(45, 55), 40, 1, WorkType.LONG_EASY),
-                new Aims(55, 40, 1),
+                new ProgrammeGoal(55, 40, 1),
                 new Pace(false, 0, true, 0),
                 4)
             .get(3);
     assertThat(alone.dose().minutes()).isEqualTo(40);
     assertThat(alone.because().because()).contains("“Long and easy” takes 40 min at least");
     // Nor two: one of them is as near to it as there is.
-    Stepped two =
+    WeekPlan two =
         Progression.of(
                 new Dose(new Percents(45, 55), 40, 2, WorkType.LONG_EASY),
-                new Aims(55, 40, 2),
+                new ProgrammeGoal(55, 40, 2),
                 new Pace(false, 0, true, 0),
                 4)
             .get(3);
@@ -333,10 +343,10 @@ class ProgrammeTest {
 
   @Test
   void aWeekThatMayHoldLessThanALongSessionHoldsASteadyOne() {
-    Stepped eased =
+    WeekPlan eased =
         Progression.next(
             new Dose(new Percents(45, 55), 40, 3, WorkType.LONG_EASY),
-            new Aims(60, 60, 4),
+            new ProgrammeGoal(60, 60, 4),
             new Pace(true, 0, false, 0),
             9,
             List.of(20, 20, 20, 20));
@@ -347,10 +357,10 @@ class ProgrammeTest {
   @Test
   void whyAStepIsTheOneItIsIsTrue() {
     // A day more would make sessions of 33 min, which are no long ones.
-    Stepped step =
+    WeekPlan step =
         Progression.next(
             new Dose(new Percents(45, 55), 40, 3, WorkType.LONG_EASY),
-            new Aims(60, 40, 5),
+            new ProgrammeGoal(60, 40, 5),
             new Pace(true, 0, false, 0),
             2,
             List.of(120));
@@ -380,10 +390,10 @@ class ProgrammeTest {
 
   @Test
   void aHeldWeekOfACautiousStartSaysUntilWhen() {
-    Stepped held =
+    WeekPlan held =
         Progression.next(
             dose(30, 40, 30, 3),
-            new Aims(60, 30, 3),
+            new ProgrammeGoal(60, 30, 3),
             new Pace(false, 0, false, 12),
             9,
             List.of(90, 90, 90, 90));
@@ -560,13 +570,14 @@ class ProgrammeTest {
     Plan plan = plan(LITTLE, ALL_DAYS, 4);
     assertThat(faults(plan, plan.aims(), Set.of())).containsExactly("weekdays");
     assertThat(faults(plan, plan.aims(), Set.of(DayOfWeek.MONDAY))).containsExactly("weekdays");
-    assertThat(faults(plan, new Aims(60, 0, 5), ALL_DAYS)).containsExactly("goalMinutes");
-    assertThat(faults(plan, new Aims(60, 400, 5), ALL_DAYS)).containsExactly("goalMinutes");
-    assertThat(faults(plan, new Aims(60, 30, 8), ALL_DAYS)).containsExactly("goalDays");
+    assertThat(faults(plan, new ProgrammeGoal(60, 0, 5), ALL_DAYS)).containsExactly("goalMinutes");
+    assertThat(faults(plan, new ProgrammeGoal(60, 400, 5), ALL_DAYS))
+        .containsExactly("goalMinutes");
+    assertThat(faults(plan, new ProgrammeGoal(60, 30, 8), ALL_DAYS)).containsExactly("goalDays");
     assertThat(
             faults(
                 plan,
-                new Aims(60, 30, 5),
+                new ProgrammeGoal(60, 30, 5),
                 EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.TUESDAY, DayOfWeek.FRIDAY)))
         .containsExactly("weekdays");
     Programme laid = Programme.of(plan);
@@ -576,7 +587,7 @@ class ProgrammeTest {
     assertThatThrownBy(() -> laid.session(1_000)).isInstanceOf(InvalidValueException.class);
   }
 
-  private static List<String> faults(Plan plan, Aims aims, Set<DayOfWeek> days) {
+  private static List<String> faults(Plan plan, ProgrammeGoal aims, Set<DayOfWeek> days) {
     try {
       new Plan(plan.first(), aims, plan.pace(), plan.bounds(), plan.startsOn(), plan.endsOn(), days)
           .checked();

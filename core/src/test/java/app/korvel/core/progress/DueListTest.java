@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.korvel.core.maximum.MaximumFinding;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Finding;
-import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.ClientBaseline;
 import app.korvel.core.prescription.PrescriptionFinding;
 import app.korvel.core.progress.DueList.Due;
 import app.korvel.core.progress.DueList.Facts;
@@ -36,8 +36,8 @@ class DueListTest {
   private static final LocalDate TODAY = People.TODAY;
   private static final Person WELL = People.adult(40, Activity.SOME);
 
-  private static Groundwork ground(Person person, int restingDaysAgo) {
-    return Groundwork.of(
+  private static ClientBaseline baseline(Person person, int restingDaysAgo) {
+    return ClientBaseline.of(
         People.screening(person, true),
         WorkingResting.of(
             List.of(
@@ -55,9 +55,9 @@ class DueListTest {
   }
 
   private static Facts facts(
-      Groundwork ground, int testDaysAgo, int issuedDaysAgo, int logDaysAgo) {
+      ClientBaseline baseline, int testDaysAgo, int issuedDaysAgo, int logDaysAgo) {
     return new Facts(
-        ground,
+        baseline,
         Optional.empty(),
         Map.of("Hill repeats", TODAY.minusDays(testDaysAgo)),
         Optional.of(new Held(2, TODAY.minusDays(issuedDaysAgo), Optional.empty())),
@@ -79,13 +79,13 @@ class DueListTest {
     "57, 84, 28, 10, 'resting-due,review-due,test-due,gone-quiet'",
   })
   void eachComesDueOnItsDay(int resting, int test, int issued, int logged, String due) {
-    assertThat(String.join(",", codes(facts(ground(WELL, resting), test, issued, logged))))
+    assertThat(String.join(",", codes(facts(baseline(WELL, resting), test, issued, logged))))
         .isEqualTo(due);
   }
 
   @Test
   void itSaysSinceWhen() {
-    List<Due> due = DueList.of(facts(ground(WELL, 1), 90, 30, 12));
+    List<Due> due = DueList.of(facts(baseline(WELL, 1), 90, 30, 12));
     assertThat(due)
         .extracting(each -> each.finding().message())
         .containsExactly(
@@ -99,7 +99,7 @@ class DueListTest {
   void newValuesComeInThePlaceOfTheUsualReviewAndAMaximumAndAWeekStandBeside() {
     Facts facts =
         new Facts(
-            ground(WELL, 1),
+            baseline(WELL, 1),
             Optional.of(MaximumFinding.MAXIMUM_DUE.of("20 May 2024", "2")),
             Map.of(),
             Optional.of(
@@ -118,7 +118,7 @@ class DueListTest {
   void whoHasNothingPrescribedIsNotAskedForLogs() {
     Facts facts =
         new Facts(
-            ground(WELL, 1),
+            baseline(WELL, 1),
             Optional.empty(),
             Map.of(),
             Optional.empty(),
@@ -131,6 +131,6 @@ class DueListTest {
   @Test
   void whoMustNotTrainIsDueForNothingThatWaits() {
     Person ill = People.having(40, Activity.SOME, Condition.HEART_CONDITION);
-    assertThat(codes(facts(ground(ill, 57), 90, 30, 12))).containsExactly("resting-due");
+    assertThat(codes(facts(baseline(ill, 57), 90, 30, 12))).containsExactly("resting-due");
   }
 }

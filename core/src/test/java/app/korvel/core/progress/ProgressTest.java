@@ -156,7 +156,7 @@ class ProgressTest {
         .satisfies(
             target -> {
               assertThat(target.felt())
-                  .extracting(SameTarget.Felt::rpe20)
+                  .extracting(SameTarget.RatedSession::rpe20)
                   .containsExactly(13, 14, 12);
               assertThat(target.mean()).isEqualByComparingTo("13.0");
             });

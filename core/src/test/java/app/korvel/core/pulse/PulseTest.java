@@ -56,7 +56,7 @@ class PulseTest {
   }
 
   private static RestingReading reading(
-      int beats, int seconds, Posture posture, int rested, Disturbance... disturbances) {
+      int beats, int seconds, Posture posture, int rested, Confounder... disturbances) {
     return RestingReading.counted(
         new UUID(0, 1),
         NOW,
@@ -73,7 +73,7 @@ class PulseTest {
     assertThat(reading(16, 15, Posture.SEATED, 5).grade()).isEqualTo(Grade.FAIR);
     assertThat(reading(64, 60, Posture.SEATED, 4).grade()).isEqualTo(Grade.FAIR);
     assertThat(reading(64, 60, Posture.STANDING, 5).grade()).isEqualTo(Grade.FAIR);
-    assertThat(reading(64, 60, Posture.SEATED, 5, Disturbance.CAFFEINE).grade())
+    assertThat(reading(64, 60, Posture.SEATED, 5, Confounder.CAFFEINE).grade())
         .isEqualTo(Grade.FAIR);
     assertThat(reading(16, 15, Posture.SEATED, 0).grade()).isEqualTo(Grade.POOR);
     assertThat(reading(11, 10, Posture.SEATED, 5).grade()).isEqualTo(Grade.POOR);
@@ -92,7 +92,7 @@ class PulseTest {
 
   private static RestingReading uneven(RestingReading reading) {
     return reading.withFelt(
-        new Felt(Optional.empty(), Optional.of(Rhythm.UNEVEN), Optional.empty()));
+        new Palpation(Optional.empty(), Optional.of(Rhythm.UNEVEN), Optional.empty()));
   }
 
   @Test
@@ -121,7 +121,7 @@ class PulseTest {
     RestingReading reading =
         tapped(42, 5)
             .withFelt(
-                new Felt(
+                new Palpation(
                     Optional.of(PulseSite.CHEST),
                     Optional.of(Rhythm.STEADY),
                     Optional.of(Strength.BOUNDING)));

@@ -35,7 +35,7 @@ class ScopeTest {
     Scope scope = Scope.unscreened(People.having(70, Activity.SOME, Condition.HEART_CONDITION));
     assertThat(scope.effects().warmUpMinutes()).isEqualTo(15);
     assertThat(scope.effects().highestEffort()).isEqualTo(14);
-    assertThat(scope.effects().leaveOut()).contains(LeaveOut.LONG_HOLDS);
+    assertThat(scope.effects().leaveOut()).contains(Contraindication.LONG_HOLDS);
   }
 
   @Test

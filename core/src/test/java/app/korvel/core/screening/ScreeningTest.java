@@ -441,7 +441,7 @@ class ScreeningTest {
     Person person = having(50, Activity.SOME, Condition.DEFIBRILLATOR);
     Screening screening = limited(person, limit(WrittenLimit.Kind.CAP, 130, null));
     assertThat(screening.noRateBecause().orElseThrow()).contains("detection rate is not on record");
-    assertThat(screening.effects().steering()).isEqualTo(Steering.EFFORT_AND_TALK_ONLY);
+    assertThat(screening.effects().steering()).isEqualTo(IntensityGuide.EFFORT_AND_TALK_ONLY);
   }
 
   @Test

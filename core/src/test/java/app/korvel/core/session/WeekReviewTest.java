@@ -10,9 +10,8 @@ import app.korvel.core.outline.Bounds;
 import app.korvel.core.outline.Ceiling;
 import app.korvel.core.outline.WorkType;
 import app.korvel.core.prescription.Approach;
-import app.korvel.core.prescription.Parts;
-import app.korvel.core.programme.Agenda;
-import app.korvel.core.programme.Aims;
+import app.korvel.core.prescription.Fitt;
+import app.korvel.core.programme.Availability;
 import app.korvel.core.programme.Dose;
 import app.korvel.core.programme.LayOff;
 import app.korvel.core.programme.MinutesDone;
@@ -20,8 +19,9 @@ import app.korvel.core.programme.Pace;
 import app.korvel.core.programme.Plan;
 import app.korvel.core.programme.PlannedSession;
 import app.korvel.core.programme.Programme;
-import app.korvel.core.programme.Progression.Earned;
+import app.korvel.core.programme.ProgrammeGoal;
 import app.korvel.core.programme.Progression.Kind;
+import app.korvel.core.programme.Progression.ProgressionVote;
 import app.korvel.core.programme.WeekDecision;
 import app.korvel.core.programme.WeekDecision.Taken;
 import app.korvel.core.screening.Activity;
@@ -51,17 +51,18 @@ class WeekReviewTest {
 
   /** 40 to 50 %, 20 min on 5 days, to 60 % and 40 min; a tenth a week. */
   private static Programme programme(boolean lighterWeeks) {
-    return programme(5, new Aims(60, 40, 6), lighterWeeks);
+    return programme(5, new ProgrammeGoal(60, 40, 6), lighterWeeks);
   }
 
-  private static Programme programme(int days, Aims aims, boolean lighterWeeks) {
+  private static Programme programme(int days, ProgrammeGoal aims, boolean lighterWeeks) {
     return programme(days, aims, lighterWeeks, 0);
   }
 
-  private static Programme programme(int days, Aims aims, boolean lighterWeeks, int weeksBefore) {
+  private static Programme programme(
+      int days, ProgrammeGoal aims, boolean lighterWeeks, int weeksBefore) {
     return Programme.of(
         new Plan(
-            new Parts(
+            new Fitt(
                 Goal.GENERAL_FITNESS,
                 Approach.GUIDELINE,
                 40,
@@ -115,7 +116,8 @@ class WeekReviewTest {
     "3, 15, BACK",
     "5, , HOLD",
   })
-  void fourOfFiveAtTheEffortThatWasAskedForEarnAStep(int done, Integer rpe, Earned earned) {
+  void fourOfFiveAtTheEffortThatWasAskedForEarnAStep(
+      int done, Integer rpe, ProgressionVote earned) {
     assertThat(WeekReview.of(PROGRAMME, 1, week(PROGRAMME, 1, done, rpe), SCOPE).earned())
         .isEqualTo(earned);
   }
@@ -123,9 +125,11 @@ class WeekReviewTest {
   /** Half of four is not under half. */
   @Test
   void exactlyHalfHoldsTheWeek() {
-    Programme four = programme(4, new Aims(60, 20, 4), false);
-    assertThat(WeekReview.of(four, 1, week(four, 1, 2, 12), SCOPE).earned()).isEqualTo(Earned.HOLD);
-    assertThat(WeekReview.of(four, 1, week(four, 1, 1, 12), SCOPE).earned()).isEqualTo(Earned.BACK);
+    Programme four = programme(4, new ProgrammeGoal(60, 20, 4), false);
+    assertThat(WeekReview.of(four, 1, week(four, 1, 2, 12), SCOPE).earned())
+        .isEqualTo(ProgressionVote.HOLD);
+    assertThat(WeekReview.of(four, 1, week(four, 1, 1, 12), SCOPE).earned())
+        .isEqualTo(ProgressionVote.BACK);
   }
 
   /**
@@ -133,7 +137,7 @@ class WeekReviewTest {
    */
   @Test
   void aStepBackFromMoreIntensityTakesIntensity() {
-    Programme four = programme(4, new Aims(60, 20, 4), false);
+    Programme four = programme(4, new ProgrammeGoal(60, 20, 4), false);
     assertThat(four.weeks().get(1).dose()).isEqualTo(dose(45, 55, 20, 4));
     List<SessionLog> logs = new ArrayList<>(week(four, 1, 4, 12));
     logs.addAll(week(four, 2, 4, 16));
@@ -147,10 +151,10 @@ class WeekReviewTest {
     PlannedSession last = PROGRAMME.ofWeek(1).get(4);
     // 12, 12, 12, 12 and 14 are 12.4 on average; with 15 they are 12.6.
     logs.set(4, Logs.planned(last.number(), last.date(), 20, 14));
-    assertThat(WeekReview.of(PROGRAMME, 1, logs, SCOPE).earned()).isEqualTo(Earned.STEP);
+    assertThat(WeekReview.of(PROGRAMME, 1, logs, SCOPE).earned()).isEqualTo(ProgressionVote.STEP);
     logs.set(4, Logs.planned(last.number(), last.date(), 20, 15));
     WeekReview review = WeekReview.of(PROGRAMME, 1, logs, SCOPE);
-    assertThat(review.earned()).isEqualTo(Earned.HOLD);
+    assertThat(review.earned()).isEqualTo(ProgressionVote.HOLD);
     assertThat(review.because().get(1).message())
         .isEqualTo("Average RPE 12.6, target 12–13: the week stays the same.");
     assertThat(review.because().get(1).because()).contains("12.5 or less");
@@ -159,7 +163,7 @@ class WeekReviewTest {
   /** “Up to 11” has no middle of its own. */
   @ParameterizedTest
   @CsvSource({"11, STEP", "12, HOLD", "13, BACK"})
-  void aTargetThatBeginsWithTheScaleIsMetUpToItsEnd(int rpe, Earned earned) {
+  void aTargetThatBeginsWithTheScaleIsMetUpToItsEnd(int rpe, ProgressionVote earned) {
     List<SessionLog> logs =
         PROGRAMME.ofWeek(1).stream()
             .map(
@@ -176,12 +180,12 @@ class WeekReviewTest {
     List<SessionLog> logs = week(PROGRAMME, 1, 5, 12);
     logs.add(Logs.warned(START.plusDays(2), StopSign.WISH));
     WeekReview review = WeekReview.of(PROGRAMME, 1, logs, SCOPE);
-    assertThat(review.earned()).isEqualTo(Earned.BACK);
+    assertThat(review.earned()).isEqualTo(ProgressionVote.BACK);
     assertThat(review.because().get(0).message())
         .isEqualTo("Warning sign on 3 Jun 2026: a wish to stop.");
     // One of another week does not count.
     logs.set(5, Logs.warned(START.plusWeeks(1), StopSign.WISH));
-    assertThat(WeekReview.of(PROGRAMME, 1, logs, SCOPE).earned()).isEqualTo(Earned.STEP);
+    assertThat(WeekReview.of(PROGRAMME, 1, logs, SCOPE).earned()).isEqualTo(ProgressionVote.STEP);
   }
 
   @Test
@@ -190,7 +194,7 @@ class WeekReviewTest {
     assertThat(review.open()).isEqualTo(2);
     assertThat(review.done()).isEqualTo(3);
     assertThat(codes(review)).containsExactly("sessions-some", "effort-as-asked", "sessions-open");
-    assertThat(review.earned()).isEqualTo(Earned.HOLD);
+    assertThat(review.earned()).isEqualTo(ProgressionVote.HOLD);
   }
 
   @Test
@@ -210,7 +214,7 @@ class WeekReviewTest {
     assertThat(next(5, 12)).isEqualTo(dose(40, 50, 22, 5));
     // Four sessions are 80 min: 88 at most, 17 a session.
     WeekReview four = WeekReview.of(PROGRAMME, 1, week(PROGRAMME, 1, 4, 12), SCOPE);
-    assertThat(four.earned()).isEqualTo(Earned.STEP);
+    assertThat(four.earned()).isEqualTo(ProgressionVote.STEP);
     assertThat(four.next().stepped().kind()).isEqualTo(Kind.EASED);
     assertThat(four.next().stepped().dose()).isEqualTo(dose(40, 50, 17, 5));
     assertThat(four.next().stepped().because().because()).contains("the week may hold 88 min");
@@ -219,7 +223,7 @@ class WeekReviewTest {
   /** What was done in the weeks before the programme counts among the last four. */
   @Test
   void theWeeksBeforeTheProgrammeCountTowardsTheBestOfFour() {
-    Programme programme = programme(5, new Aims(60, 40, 6), false, 6);
+    Programme programme = programme(5, new ProgrammeGoal(60, 40, 6), false, 6);
     List<SessionLog> logs = new ArrayList<>(week(programme, 1, 4, 12));
     logs.add(Logs.done(START.minusDays(3), 110, 12, 120));
     assertThat(WeekReview.minutesBefore(programme.plan(), logs)).containsExactly(0, 0, 0, 110);
@@ -233,7 +237,7 @@ class WeekReviewTest {
             .weeksNow(
                 People.adult(40, Activity.SOME),
                 WeekReview.minutesDone(programme, 1, logs),
-                Agenda.FREE)
+                Availability.FREE)
             .get(0);
     assertThat(first.limitMinutes()).contains(66);
     assertThat(first.findings()).extracting(Finding::code).contains("week-grows-too-fast");
@@ -246,7 +250,9 @@ class WeekReviewTest {
   void aWeekBeforeThePrescriptionHoldsNothingBack() {
     List<SessionLog> logs = List.of(Logs.done(START.minusDays(3), 20, 12, 120));
     assertThat(WeekReview.minutesBefore(PROGRAMME.plan(), logs)).isEmpty();
-    assertThat(WeekReview.minutesBefore(programme(5, new Aims(60, 40, 6), false, 2).plan(), logs))
+    assertThat(
+            WeekReview.minutesBefore(
+                programme(5, new ProgrammeGoal(60, 40, 6), false, 2).plan(), logs))
         .containsExactly(0, 20);
   }
 
@@ -258,8 +264,9 @@ class WeekReviewTest {
     "6, lay-off-cut, BACK, 15",
     "7, lay-off-new-start, BACK, 20",
   })
-  void afterALayOffItGoesOnIsCutOrStartsAnew(int week, String code, Earned earned, int minutes) {
-    Programme programme = programme(3, new Aims(60, 40, 3), false);
+  void afterALayOffItGoesOnIsCutOrStartsAnew(
+      int week, String code, ProgressionVote earned, int minutes) {
+    Programme programme = programme(3, new ProgrammeGoal(60, 40, 3), false);
     List<SessionLog> logs = new ArrayList<>();
     for (int done = 1; done <= 3; done++) {
       logs.addAll(week(programme, done, 3, 12));
@@ -287,7 +294,7 @@ class WeekReviewTest {
 
   @Test
   void aNewStartIsNoHarderThanTheFirstOneAndGoesByPresentActivity() {
-    Programme programme = programme(3, new Aims(60, 40, 3), false);
+    Programme programme = programme(3, new ProgrammeGoal(60, 40, 3), false);
     List<SessionLog> logs = new ArrayList<>(week(programme, 1, 3, 12));
     for (int missed = 2; missed <= 6; missed++) {
       logs.addAll(week(programme, missed, 0, null));
@@ -307,7 +314,7 @@ class WeekReviewTest {
   @Test
   void aStartThatWasNeverMadeCanStillBeMade() {
     WeekReview review = WeekReview.of(PROGRAMME, 1, week(PROGRAMME, 1, 0, null), SCOPE);
-    assertThat(review.earned()).isEqualTo(Earned.BACK);
+    assertThat(review.earned()).isEqualTo(ProgressionVote.BACK);
     assertThat(review.next().stepped().dose()).isEqualTo(dose(40, 50, 15, 5));
   }
 
@@ -332,7 +339,7 @@ class WeekReviewTest {
   private static Programme decide(
       Programme programme, int week, List<SessionLog> logs, Taken taken, String reason) {
     WeekReview review = WeekReview.of(programme, week, logs, SCOPE);
-    return programme.ahead(
+    return programme.replanFrom(
         WeekDecision.of(
             week + 1,
             taken,
@@ -344,7 +351,7 @@ class WeekReviewTest {
         WeekReview.minutesDone(programme, week, logs),
         session -> session.week() > week,
         START.plusWeeks(week),
-        Agenda.FREE,
+        Availability.FREE,
         1 + programme.sessions().stream().mapToInt(PlannedSession::number).max().orElse(0));
   }
 
@@ -402,7 +409,7 @@ class WeekReviewTest {
       logs.addAll(week(programme, week, 5, 12));
     }
     WeekReview review = WeekReview.of(programme, 3, logs, SCOPE);
-    assertThat(review.earned()).isEqualTo(Earned.STEP);
+    assertThat(review.earned()).isEqualTo(ProgressionVote.STEP);
     assertThat(review.next().stepped().kind()).isEqualTo(Kind.LIGHTER);
     assertThat(review.next().usual()).isEqualTo(programme.weeks().get(2).dose());
   }
@@ -432,7 +439,7 @@ class WeekReviewTest {
     // As many days in every week: nothing moves, only the minutes change.
     assertThat(after.sessions()).isEqualTo(moved.sessions());
     Programme fewer =
-        moved.ahead(
+        moved.replanFrom(
             WeekDecision.of(
                 2,
                 Taken.CHANGED,
@@ -444,7 +451,7 @@ class WeekReviewTest {
             MinutesDone.of(List.of(100)),
             session -> session.week() > 1,
             START.plusWeeks(1),
-            Agenda.FREE,
+            Availability.FREE,
             100);
     assertThat(fewer.ofWeek(1)).isEqualTo(moved.ofWeek(1));
     assertThat(fewer.ofWeek(2)).extracting(PlannedSession::number).containsExactly(6, 7, 8);
@@ -460,7 +467,7 @@ class WeekReviewTest {
   void aWeekThatHasBegunGetsNoSessionBeforeToday() {
     LocalDate thursday = START.plusDays(10);
     Programme after =
-        PROGRAMME.ahead(
+        PROGRAMME.replanFrom(
             WeekDecision.of(
                 2,
                 Taken.CHANGED,
@@ -472,7 +479,7 @@ class WeekReviewTest {
             MinutesDone.of(List.of(100)),
             session -> !session.date().isBefore(thursday),
             thursday,
-            Agenda.FREE,
+            Availability.FREE,
             100);
     List<PlannedSession> week = after.ofWeek(2);
     assertThat(week).hasSize(6);

@@ -2,8 +2,8 @@ package app.korvel.core.support;
 
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.screening.StopSign;
-import app.korvel.core.session.Asked;
 import app.korvel.core.session.LoggedRate;
+import app.korvel.core.session.PlannedLoad;
 import app.korvel.core.session.SessionLog;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.Level.RpeSpan;
@@ -21,8 +21,9 @@ public final class Logs {
   private Logs() {}
 
   public static final LocalDate TODAY = LocalDate.of(2026, 6, 30);
-  public static final Asked ASKED =
-      new Asked(new Percents(40, 50), 20, new RpeSpan(12, 13), Optional.of(Reserve.of(64, 176)));
+  public static final PlannedLoad ASKED =
+      new PlannedLoad(
+          new Percents(40, 50), 20, new RpeSpan(12, 13), Optional.of(Reserve.of(64, 176)));
   private static final Instant NOW = TODAY.atTime(20, 0).toInstant(ZoneOffset.UTC);
 
   private static SessionLog log(
@@ -34,7 +35,7 @@ public final class Logs {
       Level voice,
       Set<StopSign> warnings,
       String note,
-      Asked asked) {
+      PlannedLoad asked) {
     return new SessionLog(
         new UUID(1, on.toEpochDay()),
         number,
@@ -71,7 +72,7 @@ public final class Logs {
         null,
         Set.of(),
         "",
-        new Asked(ASKED.range(), minutes, asked, ASKED.reserve()));
+        new PlannedLoad(ASKED.range(), minutes, asked, ASKED.reserve()));
   }
 
   public static SessionLog missed(int number, LocalDate on) {
@@ -100,7 +101,7 @@ public final class Logs {
         null,
         Set.of(),
         "",
-        new Asked(ASKED.range(), 20, ASKED.rpe20(), Optional.empty()));
+        new PlannedLoad(ASKED.range(), 20, ASKED.rpe20(), Optional.empty()));
   }
 
   public static SessionLog warned(LocalDate on, StopSign sign) {

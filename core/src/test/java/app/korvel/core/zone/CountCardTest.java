@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
-import app.korvel.core.measure.LongHand;
+import app.korvel.core.measure.Working;
 import app.korvel.core.pulse.CountWindow;
 import java.math.BigDecimal;
 import java.util.List;
@@ -122,12 +122,12 @@ class CountCardTest {
   }
 
   @Test
-  void theLongHandComesToTheCard() {
+  void theWorkingComesToTheCard() {
     for (OptionalInt cap : List.of(OptionalInt.empty(), cap(95), cap(130), cap(142))) {
       for (int low = 60; low < 180; low += 11) {
         int high = low + 23;
         CountCard card = CountCard.of(low, high, cap);
-        List<LongHand.Line> lines = CountCard.longHand(low, high, cap).lines();
+        List<Working.Line> lines = CountCard.longHand(low, high, cap).lines();
         assertThat(lines).hasSize(2 * CountCard.WINDOWS.size());
         for (int i = 0; i < CountCard.WINDOWS.size(); i++) {
           CountCard.Beats beats = card.beats().get(CountCard.WINDOWS.get(i));

@@ -2,7 +2,7 @@ package app.korvel.core.zone;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.korvel.core.measure.LongHand;
+import app.korvel.core.measure.Working;
 import app.korvel.core.support.Spans;
 import java.math.BigDecimal;
 import java.util.HashSet;
@@ -118,7 +118,7 @@ class EverySpanTest {
 
   /** The target long hand comes to the target, on every basis, with and without a cap. */
   @Test
-  void everyTargetLongHandComesToItsEdges() {
+  void theWorkingOfEveryTargetComesToItsEdges() {
     Random random = new Random(43);
     for (int i = 0; i < 400; i++) {
       Reserve reserve = anySpan(random);
@@ -132,10 +132,10 @@ class EverySpanTest {
         continue;
       }
       Target target = result.target().get();
-      List<LongHand.Line> lines =
+      List<Working.Line> lines =
           Target.longHand(Anchors.of(reserve), basis, low, high, cap).lines();
       assertThat(lines)
-          .extracting(LongHand.Line::answer)
+          .extracting(Working.Line::answer)
           .usingElementComparator(BigDecimal::compareTo)
           .contains(BigDecimal.valueOf(target.lowBpm()), BigDecimal.valueOf(target.highBpm()));
       assertThat(lines).allSatisfy(line -> assertThat(line.sum()).isNotBlank().doesNotContain("E"));

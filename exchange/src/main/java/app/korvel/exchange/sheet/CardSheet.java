@@ -7,8 +7,8 @@ import app.korvel.core.prescription.Card;
 import app.korvel.core.prescription.Card.Leads;
 import app.korvel.core.prescription.OtherDays;
 import app.korvel.core.prescription.Prescription;
-import app.korvel.core.prescription.Prescription.Feel;
-import app.korvel.core.prescription.Prescription.Margin;
+import app.korvel.core.prescription.Prescription.EasyPhase;
+import app.korvel.core.prescription.Prescription.EffortDescription;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.screening.StopSigns;
 import app.korvel.core.zone.CountCard;
@@ -270,7 +270,7 @@ public final class CardSheet {
         part(made.coolDown(), "cool-down"));
   }
 
-  private static PartView part(Margin margin, String what) {
+  private static PartView part(EasyPhase margin, String what) {
     return new PartView(margin.minutes() + " min " + what + ".", margin.how());
   }
 
@@ -300,8 +300,8 @@ public final class CardSheet {
         + " (6–20)";
   }
 
-  private static FeelView feel(Feel feel) {
-    return new FeelView(
+  private static EffortDescriptionView feel(EffortDescription feel) {
+    return new EffortDescriptionView(
         feel.name(),
         feel.voice(),
         feel.breathing(),
@@ -416,7 +416,7 @@ public final class CardSheet {
       boolean feelFirst,
       boolean rateLater,
       boolean noTarget,
-      List<FeelView> feel,
+      List<EffortDescriptionView> feel,
       boolean upTo,
       String effort20,
       String effort10,
@@ -438,7 +438,8 @@ public final class CardSheet {
 
   record CountView(int seconds, String beats) {}
 
-  record FeelView(String name, String voice, String breathing, List<Integer> strokes) {}
+  record EffortDescriptionView(
+      String name, String voice, String breathing, List<Integer> strokes) {}
 
   record PartView(String what, String how) {}
 }

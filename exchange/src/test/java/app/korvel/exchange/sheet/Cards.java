@@ -4,8 +4,8 @@ import app.korvel.core.maximum.Mode;
 import app.korvel.core.outline.WorkType;
 import app.korvel.core.prescription.Approach;
 import app.korvel.core.prescription.Card;
-import app.korvel.core.prescription.Groundwork;
-import app.korvel.core.prescription.Parts;
+import app.korvel.core.prescription.ClientBaseline;
+import app.korvel.core.prescription.Fitt;
 import app.korvel.core.prescription.Prescription;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Posture;
@@ -136,15 +136,15 @@ final class Cards {
     RestingReading reading =
         RestingReading.counted(
             new UUID(0, 64), now, PulseCount.of(64, CountWindow.S60), Posture.SEATED, 5, Set.of());
-    Groundwork ground =
-        Groundwork.of(
+    ClientBaseline baseline =
+        ClientBaseline.of(
             screening,
             WorkingResting.of(
                 List.of(reading), screening.medicinesChangedAt(), TODAY, ZoneOffset.UTC),
             Mode.RUN,
             Optional.empty());
-    Parts parts =
-        new Parts(
+    Fitt parts =
+        new Fitt(
             Goal.GENERAL_FITNESS,
             Approach.GUIDELINE,
             lowPercent,
@@ -153,7 +153,7 @@ final class Cards {
             days,
             WorkType.STEADY,
             Mode.RUN);
-    return Card.of(name, 1, Prescription.of(ground, parts), now, ground, TODAY.plusDays(300));
+    return Card.of(name, 1, Prescription.of(baseline, parts), now, baseline, TODAY.plusDays(300));
   }
 
   /** Everything at once: who has this card has the most to read on it. */

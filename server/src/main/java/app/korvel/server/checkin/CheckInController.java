@@ -1,7 +1,7 @@
 package app.korvel.server.checkin;
 
 import app.korvel.core.checkin.CheckIn;
-import app.korvel.core.checkin.Known;
+import app.korvel.core.checkin.CheckInContext;
 import app.korvel.core.checkin.Verdict;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Person;
@@ -41,7 +41,7 @@ class CheckInController {
     Person person =
         Person.of(request.age(), Sex.NOT_GIVEN, Activity.SOME, Person.Health.NOTHING_KNOWN);
     return CheckInAnswer.of(
-        Verdict.of(request.checkIn(), Known.of(studio.today(), person, request.usual())));
+        Verdict.of(request.checkIn(), CheckInContext.of(studio.today(), person, request.usual())));
   }
 
   @GetMapping("/api/clients/{id}/checkins")
@@ -57,12 +57,12 @@ class CheckInController {
   VerdictView preview(@PathVariable UUID id, @RequestBody CheckInRequest request) {
     ClientHead head = studio.head(id);
     CheckIn found = request.checkIn();
-    Known known = new CheckInClient(studio).known(head);
+    CheckInContext known = new CheckInClient(studio).known(head);
     return VerdictView.of(
         found,
         Verdict.of(found, known),
         known.usualBpm(found.posture()),
-        head.ground().lightBelowBpm());
+        head.baseline().lightBelowBpm());
   }
 
   @PostMapping("/api/clients/{id}/checkins")

@@ -2,7 +2,7 @@ package app.korvel.server.checkin;
 
 import app.korvel.core.checkin.BloodPressure;
 import app.korvel.core.checkin.CheckIn;
-import app.korvel.core.checkin.CheckIn.Told;
+import app.korvel.core.checkin.CheckIn.SelfReport;
 import app.korvel.core.checkin.Glucose;
 import app.korvel.core.checkin.Ketones;
 import app.korvel.core.checkin.Outcome;
@@ -99,7 +99,7 @@ final class CheckInViews {
       @Nullable Ketones ketones,
       @Nullable @Within(Limit.WEIGHT) BigDecimal weightKg,
       @Nullable List<Symptom> symptoms,
-      @Nullable List<Told> told,
+      @Nullable List<SelfReport> told,
       @Nullable DecidedRequest decided) {
 
     Optional<Verdict.OwnDecision> ownDecision(Verdict verdict) {
@@ -202,7 +202,7 @@ final class CheckInViews {
     }
   }
 
-  record ToldOption(Told id, String name) {}
+  record SelfReportOption(SelfReport id, String name) {}
 
   record WorseOption(Symptom id, String name) {}
 
@@ -231,7 +231,7 @@ final class CheckInViews {
       List<Measure> ask,
       List<String> carry,
       boolean glucoseInMmol,
-      List<ToldOption> told,
+      List<SelfReportOption> told,
       List<WorseOption> symptoms) {
     private static final int PAST = 12;
 
@@ -259,8 +259,8 @@ final class CheckInViews {
               .findFirst()
               .map(glucose -> glucose.unit() == Glucose.Unit.MMOL_L)
               .orElse(true),
-          Arrays.stream(Told.values())
-              .map(told -> new ToldOption(told, told.displayName()))
+          Arrays.stream(SelfReport.values())
+              .map(told -> new SelfReportOption(told, told.displayName()))
               .toList(),
           Arrays.stream(Symptom.values())
               .map(symptom -> new WorseOption(symptom, symptom.displayName()))
@@ -301,11 +301,11 @@ final class CheckInViews {
       @Nullable Rhythm rhythm) {
 
     CheckIn checkIn() {
-      Set<Told> told = EnumSet.noneOf(Told.class);
-      tell(told, Told.FEVER, fever);
-      tell(told, Told.NO_SLEEP, noSleep);
-      tell(told, Told.HOSPITAL, hospital);
-      tell(told, Told.UNWELL, unwell);
+      Set<SelfReport> told = EnumSet.noneOf(SelfReport.class);
+      tell(told, SelfReport.FEVER, fever);
+      tell(told, SelfReport.NO_SLEEP, noSleep);
+      tell(told, SelfReport.HOSPITAL, hospital);
+      tell(told, SelfReport.UNWELL, unwell);
       return new CheckIn(
           pulseBpm,
           Posture.SEATED,
@@ -321,7 +321,7 @@ final class CheckInViews {
           told);
     }
 
-    private static void tell(Set<Told> told, Told word, @Nullable Boolean answer) {
+    private static void tell(Set<SelfReport> told, SelfReport word, @Nullable Boolean answer) {
       if (yes(answer)) {
         told.add(word);
       }

@@ -2,7 +2,7 @@ package app.korvel.server.client;
 
 import app.korvel.core.measure.Finding;
 import app.korvel.core.prescription.Change;
-import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.ClientBaseline;
 import java.math.BigDecimal;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -27,10 +27,10 @@ public final class ChangeViews {
     }
 
     /** Someone's span today; null where there is none to steer by. */
-    public static @Nullable SpanView of(Groundwork ground) {
-      return ground.noRateBecause().isPresent()
+    public static @Nullable SpanView of(ClientBaseline baseline) {
+      return baseline.noRateBecause().isPresent()
           ? null
-          : Change.Span.of(ground).map(SpanView::of).orElse(null);
+          : Change.Span.of(baseline).map(SpanView::of).orElse(null);
     }
   }
 

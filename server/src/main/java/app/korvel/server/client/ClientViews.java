@@ -4,9 +4,9 @@ import app.korvel.core.checkin.Outcome;
 import app.korvel.core.maximum.WorkingMaximum;
 import app.korvel.core.maximum.WorkingMaximum.Origin;
 import app.korvel.core.measure.Finding;
-import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.ClientBaseline;
 import app.korvel.core.prescription.JobStep;
-import app.korvel.core.prescription.Standing;
+import app.korvel.core.prescription.PrescriptionValidity;
 import app.korvel.core.pulse.WorkingResting;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Cap;
@@ -93,7 +93,7 @@ public final class ClientViews {
     }
   }
 
-  record PrescriptionInUse(int version, Standing standing, LocalDate date) {}
+  record PrescriptionInUse(int version, PrescriptionValidity standing, LocalDate date) {}
 
   /**
    * One row of the list.
@@ -111,17 +111,17 @@ public final class ClientViews {
       boolean ratesUsed,
       List<JobStep> steps) {
     static ClientRow of(ClientHead head) {
-      Groundwork ground = head.ground();
+      ClientBaseline baseline = head.baseline();
       return new ClientRow(
           head.client().id(),
           head.client().details().name(),
           head.client().details().note(),
-          ground.person().age(),
+          baseline.person().age(),
           WatchView.of(head.screening()),
-          ground.resting().map(WorkingResting::bpm).orElse(null),
-          ground.maximum().map(WorkingMaximum::bpm).orElse(null),
-          ground.noRateBecause().isEmpty(),
-          JobStep.path(ground, head.status()));
+          baseline.resting().map(WorkingResting::bpm).orElse(null),
+          baseline.maximum().map(WorkingMaximum::bpm).orElse(null),
+          baseline.noRateBecause().isEmpty(),
+          JobStep.path(baseline, head.status()));
     }
   }
 
@@ -179,24 +179,24 @@ public final class ClientViews {
       List<JobStep> steps) {
 
     static ClientOverview of(ClientHead head, List<SavedCheckIn> latest) {
-      Groundwork ground = head.ground();
+      ClientBaseline baseline = head.baseline();
       LocalDate today = head.screening().date();
       Aimed aim = head.aimed();
       return new ClientOverview(
           ClientView.of(head.client(), today),
-          EquationFacts.of(ground.person()),
+          EquationFacts.of(baseline.person()),
           latest.stream()
               .filter(checkIn -> checkIn.on().equals(today))
               .findFirst()
               .map(CheckedToday::of)
               .orElse(null),
           WatchView.of(head.screening()),
-          ground.mayIssue(),
-          ground.permission().vigorous(),
-          ground.permission().findings(),
-          ground.resting().map(WorkingResting::bpm).orElse(null),
-          ground.maximum().map(MaximumInUse::of).orElse(null),
-          SpanView.of(head.ground(aim.mode())),
+          baseline.mayIssue(),
+          baseline.permission().vigorous(),
+          baseline.permission().findings(),
+          baseline.resting().map(WorkingResting::bpm).orElse(null),
+          baseline.maximum().map(MaximumInUse::of).orElse(null),
+          SpanView.of(head.baseline(aim.mode())),
           aim,
           head.screening().cap().map(Cap::bpm).orElse(null),
           head.prescription()
@@ -207,7 +207,7 @@ public final class ClientViews {
                           head.standing().orElseThrow(),
                           saved.prescription().date()))
               .orElse(null),
-          JobStep.path(ground, head.status()));
+          JobStep.path(baseline, head.status()));
     }
   }
 }

@@ -220,7 +220,7 @@ final class FieldTestViews {
       LocalDate day,
       Instant startedAt,
       Instant now,
-      FieldTestRun.Stand stand,
+      FieldTestRun.RunStatus stand,
       List<BoutView> bouts,
       ResultView result,
       @Nullable UUID overBy,

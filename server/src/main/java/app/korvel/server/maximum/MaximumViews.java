@@ -10,7 +10,7 @@ import app.korvel.core.maximum.Mode;
 import app.korvel.core.maximum.RecordedPeak;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.Limit;
-import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.ClientBaseline;
 import app.korvel.core.pulse.Grade;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Cap;
@@ -135,9 +135,9 @@ final class MaximumViews {
 
   /** One mode beside the others; null where nothing can be said. */
   record ModeRow(Mode mode, @Nullable MaximumInUse maximum, @Nullable SpanView span) {
-    static ModeRow of(Mode mode, Groundwork ground) {
+    static ModeRow of(Mode mode, ClientBaseline baseline) {
       return new ModeRow(
-          mode, ground.maximum().map(MaximumInUse::of).orElse(null), SpanView.of(ground));
+          mode, baseline.maximum().map(MaximumInUse::of).orElse(null), SpanView.of(baseline));
     }
   }
 
@@ -196,8 +196,8 @@ final class MaximumViews {
 
     static MaximumSheet of(
         ClientHead head, Mode mode, List<Kept> choices, List<SavedFieldTest> fieldTests) {
-      Groundwork ground = head.ground(mode);
-      MaximumRecord record = ground.maximumRecord();
+      ClientBaseline baseline = head.baseline(mode);
+      MaximumRecord record = baseline.maximumRecord();
       MaximumView equations = MaximumView.of(record.estimates());
       return new MaximumSheet(
           mode,
@@ -212,10 +212,10 @@ final class MaximumViews {
           record.measured().stream().map(MeasuredView::of).toList(),
           birthday(head, record).orElse(null),
           record.due(),
-          SpanView.of(ground),
+          SpanView.of(baseline),
           head.aimed(mode),
           head.screening().cap().map(Cap::bpm).orElse(null),
-          Arrays.stream(Mode.values()).map(each -> ModeRow.of(each, head.ground(each))).toList(),
+          Arrays.stream(Mode.values()).map(each -> ModeRow.of(each, head.baseline(each))).toList(),
           KindOption.ALL,
           fieldTests.stream()
               .filter(SavedFieldTest::running)
@@ -281,7 +281,7 @@ final class MaximumViews {
       Aimed aim) {
 
     static MeasuredPreview of(
-        MeasuredMaximum value, Groundwork before, Groundwork after, ClientHead head) {
+        MeasuredMaximum value, ClientBaseline before, ClientBaseline after, ClientHead head) {
       return new MeasuredPreview(
           after.maximumRecord().measured().stream()
               .filter(each -> each.value().equals(value))

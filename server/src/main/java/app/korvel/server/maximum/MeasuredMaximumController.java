@@ -49,7 +49,7 @@ class MeasuredMaximumController {
     then.removeIf(each -> each.id().equals(instead));
     then.add(value);
     return MeasuredPreview.of(
-        value, head.ground(value.mode()), head.ground(value.mode(), then), head);
+        value, head.baseline(value.mode()), head.baseline(value.mode(), then), head);
   }
 
   @PostMapping

@@ -1,6 +1,6 @@
 package app.korvel.server.measure;
 
-import app.korvel.core.measure.LongHand;
+import app.korvel.core.measure.Working;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
@@ -25,11 +25,11 @@ public final class WorkingViews {
       boolean rounded) {
 
     /** Every step. */
-    public static List<LineView> of(LongHand sum) {
+    public static List<LineView> of(Working sum) {
       return sum.lines().stream().map(LineView::of).toList();
     }
 
-    static LineView of(LongHand.Line line) {
+    static LineView of(Working.Line line) {
       return new LineView(
           line.method(),
           line.label(),
@@ -41,14 +41,14 @@ public final class WorkingViews {
     }
   }
 
-  public record WorkingView(List<LineView> lines, LongHand.@Nullable Check check) {
+  public record WorkingView(List<LineView> lines, Working.@Nullable Check check) {
 
     /**
      * The sum, and a check of figures where some are given.
      *
      * @param figures one for each step, null where none is written; null for no check
      */
-    public static WorkingView of(LongHand sum, @Nullable List<@Nullable BigDecimal> figures) {
+    public static WorkingView of(Working sum, @Nullable List<@Nullable BigDecimal> figures) {
       return new WorkingView(
           LineView.of(sum),
           figures == null ? null : sum.check(figures.stream().map(Optional::ofNullable).toList()));

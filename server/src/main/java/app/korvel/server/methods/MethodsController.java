@@ -46,7 +46,7 @@ import app.korvel.server.methods.MethodsViews.WindowRow;
 import app.korvel.server.methods.MethodsViews.WorkTypeRow;
 import app.korvel.server.outline.OutlineViews.ExerciseRow;
 import app.korvel.studio.Studio;
-import app.korvel.studio.zone.SchemeShelf;
+import app.korvel.studio.zone.SchemeCatalog;
 import java.util.Arrays;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -65,7 +65,7 @@ class MethodsController {
     return new MethodsView(
         Equations.ALL.stream().map(EquationRow::of).toList(),
         Arrays.stream(Formula.values()).map(FormulaRow::of).toList(),
-        new SchemeShelf(studio).all().stream().map(SchemeRow::of).toList(),
+        new SchemeCatalog(studio).all().stream().map(SchemeRow::of).toList(),
         Arrays.stream(Level.values()).map(ScaleRow::of).toList(),
         Arrays.stream(CountWindow.values()).map(WindowRow::of).toList(),
         Arrays.stream(Activity.values()).map(ActivityRow::of).toList(),

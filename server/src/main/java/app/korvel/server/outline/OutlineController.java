@@ -2,7 +2,7 @@ package app.korvel.server.outline;
 
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.outline.Outlines;
-import app.korvel.core.prescription.Runner;
+import app.korvel.core.prescription.ExertionLimits;
 import app.korvel.core.zone.Reserve;
 import app.korvel.server.outline.OutlineViews.ClientOutlineView;
 import app.korvel.server.outline.OutlineViews.NamedOutlineChangeRequest;
@@ -18,7 +18,7 @@ import app.korvel.store.SavedOutline;
 import app.korvel.store.StaleVersionException;
 import app.korvel.studio.Actor;
 import app.korvel.studio.Studio;
-import app.korvel.studio.outline.OutlineShelf;
+import app.korvel.studio.outline.OutlineCatalog;
 import app.korvel.studio.outline.OwnOutlines;
 import java.util.ArrayList;
 import java.util.List;
@@ -45,13 +45,13 @@ class OutlineController {
     this.studio = studio;
   }
 
-  private Runner anyone() {
-    return Runner.anyone(Optional.empty(), studio.settings().ways().family());
+  private ExertionLimits anyone() {
+    return ExertionLimits.anyone(Optional.empty(), studio.settings().ways().family());
   }
 
   @GetMapping("/api/outlines")
   OutlineList list() {
-    Runner anyone = anyone();
+    ExertionLimits anyone = anyone();
     List<NamedOutlineView> views = new ArrayList<>();
     Outlines.SHIPPED.forEach(named -> views.add(NamedOutlineView.of(named, null, anyone)));
     studio.store().outlines().all().stream().map(this::view).forEach(views::add);
@@ -60,12 +60,16 @@ class OutlineController {
 
   @GetMapping("/api/outlines/{id}")
   NamedOutlineView one(@PathVariable String id) {
-    return OutlineShelf.shipped(id)
+    return OutlineCatalog.shipped(id)
         .map(named -> NamedOutlineView.of(named, null, anyone()))
         .orElseGet(
             () ->
                 view(
-                    studio.store().outlines().get(id).orElseThrow(() -> OutlineShelf.unknown(id))));
+                    studio
+                        .store()
+                        .outlines()
+                        .get(id)
+                        .orElseThrow(() -> OutlineCatalog.unknown(id))));
   }
 
   @PostMapping("/api/outlines")
@@ -95,7 +99,8 @@ class OutlineController {
             ? Optional.empty()
             : Optional.of(Reserve.of(request.restingBpm(), request.maximumBpm()));
     return OutlineView.of(
-        request.outline().written(), Runner.anyone(reserve, studio.settings().ways().family()));
+        request.outline().written(),
+        ExertionLimits.anyone(reserve, studio.settings().ways().family()));
   }
 
   /** Works an outline out for a client as of today; nothing is kept. */
@@ -106,7 +111,7 @@ class OutlineController {
       @RequestBody OutlineRequest request) {
     return ClientOutlineView.of(
         request.written(),
-        Runner.of(studio.head(id).ground(mode), studio.settings().ways().family()));
+        ExertionLimits.of(studio.head(id).baseline(mode), studio.settings().ways().family()));
   }
 
   /** Nothing is lost: the answer carries the record as it is now, the asker still has theirs. */

@@ -14,9 +14,9 @@ import app.korvel.core.outline.Outline.BandGoal;
 import app.korvel.core.outline.Outlines.Named;
 import app.korvel.core.outline.Step;
 import app.korvel.core.outline.StepKind;
-import app.korvel.core.prescription.Runner;
+import app.korvel.core.prescription.ExertionLimits;
 import app.korvel.core.screening.Condition;
-import app.korvel.core.screening.LeaveOut;
+import app.korvel.core.screening.Contraindication;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Scope;
 import app.korvel.core.zone.GuidelineClass;
@@ -88,7 +88,7 @@ public final class OutlineViews {
       boolean waits,
       @Nullable StepAim aim) {
 
-    static OutlineStepView of(Step step, Runner runner) {
+    static OutlineStepView of(Step step, ExertionLimits runner) {
       return new OutlineStepView(
           step.kind(),
           step.kind().displayName(),
@@ -101,7 +101,7 @@ public final class OutlineViews {
   }
 
   public record BlockView(int times, boolean apart, List<OutlineStepView> steps) {
-    static BlockView of(Block block, Runner runner) {
+    static BlockView of(Block block, ExertionLimits runner) {
       return new BlockView(
           block.times(),
           block.apart(),
@@ -122,7 +122,7 @@ public final class OutlineViews {
    * @param step null where it is the whole
    */
   public record BrokenView(@Nullable Integer block, @Nullable Integer step, Finding finding) {
-    static BrokenView of(Outline.Broken broken) {
+    static BrokenView of(Outline.Violation broken) {
       return new BrokenView(
           broken.place().map(Outline.Place::block).orElse(null),
           broken.place().map(Outline.Place::step).orElse(null),
@@ -150,7 +150,7 @@ public final class OutlineViews {
       int easyPercent,
       List<BrokenView> broken) {
 
-    public static OutlineView of(Outline outline, Runner runner) {
+    public static OutlineView of(Outline outline, ExertionLimits runner) {
       int light = Rounding.halfUp(outline.workSeconds(GuidelineClass.LIGHT));
       int moderate =
           Rounding.halfUp(
@@ -242,7 +242,7 @@ public final class OutlineViews {
    */
   record NamedOutlineView(
       String id, @Nullable Integer version, String name, String note, OutlineView outline) {
-    static NamedOutlineView of(Named named, @Nullable Integer version, Runner runner) {
+    static NamedOutlineView of(Named named, @Nullable Integer version, ExertionLimits runner) {
       return new NamedOutlineView(
           named.id(), version, named.name(), named.note(), OutlineView.of(named.outline(), runner));
     }
@@ -256,7 +256,7 @@ public final class OutlineViews {
    * @param fitted the same made to keep their bounds; null where it does already
    */
   record ClientOutlineView(OutlineView outline, @Nullable OutlineView fitted) {
-    static ClientOutlineView of(Outline outline, Runner runner) {
+    static ClientOutlineView of(Outline outline, ExertionLimits runner) {
       Outline fitted = outline.fitted(runner.bounds());
       return new ClientOutlineView(
           OutlineView.of(outline, runner),
@@ -327,7 +327,7 @@ public final class OutlineViews {
           exercise.type().displayName(),
           exercise.cost().map(Exercise.Cost::low).orElse(null),
           exercise.cost().map(Exercise.Cost::high).orElse(null),
-          exercise.is().stream().map(LeaveOut::displayName).toList(),
+          exercise.is().stream().map(Contraindication::displayName).toList(),
           exercise.mind().stream().map(Condition::displayName).toList(),
           exercise.cost().isPresent()
               ? Exercise.Cost.SOURCE.citation()

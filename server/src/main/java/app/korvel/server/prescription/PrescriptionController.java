@@ -2,13 +2,13 @@ package app.korvel.server.prescription;
 
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.prescription.Approach;
+import app.korvel.core.prescription.ExertionLimits;
 import app.korvel.core.prescription.Prescription;
-import app.korvel.core.prescription.Runner;
 import app.korvel.core.prescription.Start;
 import app.korvel.core.screening.Goal;
 import app.korvel.server.outline.OutlineViews.OutlineView;
 import app.korvel.server.prescription.PrescriptionViews.CardView;
-import app.korvel.server.prescription.PrescriptionViews.PartsRequest;
+import app.korvel.server.prescription.PrescriptionViews.FittRequest;
 import app.korvel.server.prescription.PrescriptionViews.PrescriptionView;
 import app.korvel.server.prescription.PrescriptionViews.PreviewView;
 import app.korvel.server.prescription.PrescriptionViews.SavedList;
@@ -53,15 +53,15 @@ class PrescriptionController {
     ClientHead head = studio.head(id);
     Goal aim = goal == null ? head.screening().answers().goal().orElse(Goal.GENERAL_FITNESS) : goal;
     Start start = Start.of(head.screening(), aim, Optional.ofNullable(approach), mode);
-    return StartView.of(start, head.ground(mode));
+    return StartView.of(start, head.baseline(mode));
   }
 
   /** Works the parts out without saving them. */
   @PostMapping("/preview")
-  PreviewView preview(@PathVariable UUID id, @RequestBody PartsRequest request) {
+  PreviewView preview(@PathVariable UUID id, @RequestBody FittRequest request) {
     ClientHead head = studio.head(id);
     Prescription made = new SavePrescription(studio).made(head, request.parts());
-    Runner runner = Runner.of(head.ground(made.parts().mode()), made.rpeFamily());
+    ExertionLimits runner = ExertionLimits.of(head.baseline(made.parts().mode()), made.rpeFamily());
     return new PreviewView(PrescriptionView.of(made), OutlineView.of(made.outline(), runner));
   }
 
@@ -77,7 +77,7 @@ class PrescriptionController {
       Actor who,
       @PathVariable UUID id,
       @RequestParam(required = false) @Nullable Integer after,
-      @RequestBody PartsRequest request) {
+      @RequestBody FittRequest request) {
     OptionalInt read = after == null ? OptionalInt.empty() : OptionalInt.of(after);
     return SavedView.of(
         new SavePrescription(studio).by(who, id, read, request.parts()),

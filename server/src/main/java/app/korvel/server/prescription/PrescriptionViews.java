@@ -7,22 +7,22 @@ import app.korvel.core.outline.Exercise;
 import app.korvel.core.outline.WorkType;
 import app.korvel.core.prescription.Approach;
 import app.korvel.core.prescription.Card;
-import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.ClientBaseline;
+import app.korvel.core.prescription.Fitt;
 import app.korvel.core.prescription.OtherDays;
-import app.korvel.core.prescription.Parts;
 import app.korvel.core.prescription.Prescription;
-import app.korvel.core.prescription.Prescription.Feel;
-import app.korvel.core.prescription.Prescription.Margin;
+import app.korvel.core.prescription.Prescription.EasyPhase;
+import app.korvel.core.prescription.Prescription.EffortDescription;
 import app.korvel.core.prescription.Prescription.RateBasis;
+import app.korvel.core.prescription.PrescriptionValidity;
 import app.korvel.core.prescription.Renewal;
-import app.korvel.core.prescription.Standing;
 import app.korvel.core.prescription.Start;
 import app.korvel.core.prescription.Week;
 import app.korvel.core.screening.Cap;
 import app.korvel.core.screening.Goal;
+import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Screening;
-import app.korvel.core.screening.Steering;
 import app.korvel.core.screening.StopSigns;
 import app.korvel.core.zone.GuidelineClass;
 import app.korvel.core.zone.RpeFamily;
@@ -46,7 +46,7 @@ final class PrescriptionViews {
   private PrescriptionViews() {}
 
   /** The parts the instructor decides; the core checks them together. */
-  record PartsRequest(
+  record FittRequest(
       Goal goal,
       Approach approach,
       Integer lowPercent,
@@ -57,8 +57,8 @@ final class PrescriptionViews {
       Mode mode,
       @Nullable Exercise exercise) {
 
-    Parts parts() {
-      return new Parts(
+    Fitt parts() {
+      return new Fitt(
           goal,
           approach,
           lowPercent,
@@ -71,7 +71,7 @@ final class PrescriptionViews {
     }
   }
 
-  record PartsView(
+  record FittView(
       Goal goal,
       String goalName,
       Approach approach,
@@ -86,8 +86,8 @@ final class PrescriptionViews {
       @Nullable Exercise exercise,
       @Nullable String exerciseName) {
 
-    static PartsView of(Parts parts) {
-      return new PartsView(
+    static FittView of(Fitt parts) {
+      return new FittView(
           parts.goal(),
           parts.goal().displayName(),
           parts.approach(),
@@ -106,19 +106,19 @@ final class PrescriptionViews {
 
   record GoalOption(Goal goal, String name, int lowPercent, int highPercent, String meaning) {}
 
-  /** One of the two schools of starting someone new. */
-  record SchoolOption(
+  /** One of the two approaches to starting someone new. */
+  record ApproachOption(
       Approach approach, int lowPercent, int highPercent, boolean usual, Finding finding) {
-    static List<SchoolOption> of(Person person) {
-      return Start.School.BOTH.stream()
+    static List<ApproachOption> of(Person person) {
+      return Start.Recommended.BOTH.stream()
           .map(
-              school ->
-                  new SchoolOption(
-                      school.approach(),
-                      school.range().low(),
-                      school.range().high(),
-                      school.approach() == Start.defaultApproach(person.activity()),
-                      school.finding()))
+              approach ->
+                  new ApproachOption(
+                      approach.approach(),
+                      approach.range().low(),
+                      approach.range().high(),
+                      approach.approach() == Start.defaultApproach(person.activity()),
+                      approach.finding()))
           .toList();
     }
   }
@@ -128,10 +128,10 @@ final class PrescriptionViews {
 
   /** Where to start, why, and what there is to choose from. */
   record StartView(
-      PartsView parts,
+      FittView parts,
       List<Finding> findings,
       boolean offersApproach,
-      List<SchoolOption> schools,
+      List<ApproachOption> schools,
       boolean mayIssue,
       int lowestPercent,
       int highestPercent,
@@ -140,16 +140,16 @@ final class PrescriptionViews {
       List<ExerciseOption> exercises,
       List<Mode> modes) {
 
-    static StartView of(Start start, Groundwork ground) {
-      Person person = ground.person();
+    static StartView of(Start start, ClientBaseline baseline) {
+      Person person = baseline.person();
       return new StartView(
-          PartsView.of(start.parts()),
+          FittView.of(start.parts()),
           start.findings(),
           Start.offersApproach(person.activity()),
-          SchoolOption.of(person),
-          ground.mayIssue(),
+          ApproachOption.of(person),
+          baseline.mayIssue(),
           Limit.INTENSITY.lowest(),
-          ground.ceiling().percent(),
+          baseline.ceiling().percent(),
           Goal.openTo(person).stream()
               .map(
                   goal ->
@@ -170,7 +170,7 @@ final class PrescriptionViews {
                           type.fewestMinutes(),
                           type.highestPercent()))
               .toList(),
-          ExerciseOption.of(ground.screening().scope()),
+          ExerciseOption.of(baseline.screening().scope()),
           List.of(Mode.values()));
     }
   }
@@ -182,9 +182,10 @@ final class PrescriptionViews {
     }
   }
 
-  record MarginView(int minutes, @Nullable Integer lowBpm, @Nullable Integer highBpm, String how) {
-    static MarginView of(Margin margin) {
-      return new MarginView(
+  record EasyPhaseView(
+      int minutes, @Nullable Integer lowBpm, @Nullable Integer highBpm, String how) {
+    static EasyPhaseView of(EasyPhase margin) {
+      return new EasyPhaseView(
           margin.minutes(),
           margin.lowBpm().orElse(null),
           margin.highBpm().orElse(null),
@@ -245,18 +246,18 @@ final class PrescriptionViews {
 
   record PrescriptionView(
       LocalDate date,
-      PartsView parts,
+      FittView parts,
       Prescription.Status status,
       @Nullable RateBasis basis,
       @Nullable TargetView target,
-      Steering steering,
+      IntensityGuide steering,
       String steeringWords,
-      List<Feel> feel,
+      List<EffortDescription> feel,
       List<Integer> rpe20,
       List<Integer> rpe10,
       RpeFamily rpeFamily,
-      MarginView warmUp,
-      MarginView coolDown,
+      EasyPhaseView warmUp,
+      EasyPhaseView coolDown,
       @Nullable OtherDaysView otherDays,
       int sessionMinutes,
       WeekView week,
@@ -270,7 +271,7 @@ final class PrescriptionViews {
     static PrescriptionView of(Prescription made) {
       return new PrescriptionView(
           made.date(),
-          PartsView.of(made.parts()),
+          FittView.of(made.parts()),
           made.status(),
           made.basis().orElse(null),
           made.target().map(TargetView::of).orElse(null),
@@ -280,8 +281,8 @@ final class PrescriptionViews {
           ZoneViews.span(made.rpe20()),
           ZoneViews.span(made.rpe10()),
           made.rpeFamily(),
-          MarginView.of(made.warmUp()),
-          MarginView.of(made.coolDown()),
+          EasyPhaseView.of(made.warmUp()),
+          EasyPhaseView.of(made.coolDown()),
           made.otherDays().map(OtherDaysView::of).orElse(null),
           made.outline().seconds() / 60,
           WeekView.of(made.week()),
@@ -302,12 +303,13 @@ final class PrescriptionViews {
    *
    * @param standing whether it holds today
    */
-  record SavedView(UUID id, int version, Standing standing, PrescriptionView prescription) {
+  record SavedView(
+      UUID id, int version, PrescriptionValidity standing, PrescriptionView prescription) {
     static SavedView of(SavedPrescription saved, Screening screening) {
       return new SavedView(
           saved.id(),
           saved.version(),
-          Standing.of(saved.prescription(), saved.recordedAt(), screening),
+          PrescriptionValidity.of(saved.prescription(), saved.recordedAt(), screening),
           PrescriptionView.of(saved.prescription()));
     }
   }

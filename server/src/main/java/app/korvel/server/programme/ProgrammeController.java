@@ -15,7 +15,7 @@ import app.korvel.store.SavedProgramme;
 import app.korvel.studio.Actor;
 import app.korvel.studio.ClientHead;
 import app.korvel.studio.Studio;
-import app.korvel.studio.outline.OutlineShelf;
+import app.korvel.studio.outline.OutlineCatalog;
 import app.korvel.studio.programme.ChangeProgramme;
 import app.korvel.studio.programme.ChangeProgramme.Change;
 import app.korvel.studio.programme.DecideWeek;
@@ -109,7 +109,7 @@ class ProgrammeController {
     Change use =
         (head, programme) ->
             programme.use(
-                number, Optional.ofNullable(request.outline()).map(new OutlineShelf(studio)::of));
+                number, Optional.ofNullable(request.outline()).map(new OutlineCatalog(studio)::of));
     return view(id, change.session(who, id, request.version(), number, use));
   }
 

@@ -5,21 +5,21 @@ import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.outline.Bounds;
 import app.korvel.core.outline.Ceiling;
-import app.korvel.core.prescription.Parts;
-import app.korvel.core.prescription.Runner;
+import app.korvel.core.prescription.ExertionLimits;
+import app.korvel.core.prescription.Fitt;
 import app.korvel.core.prescription.Start;
-import app.korvel.core.programme.Agenda;
-import app.korvel.core.programme.Aims;
+import app.korvel.core.programme.Availability;
 import app.korvel.core.programme.MinutesDone;
 import app.korvel.core.programme.Pace;
 import app.korvel.core.programme.Plan;
 import app.korvel.core.programme.Programme;
+import app.korvel.core.programme.ProgrammeGoal;
 import app.korvel.core.screening.Cap;
+import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Person.Health;
 import app.korvel.core.screening.Scope;
 import app.korvel.core.screening.Sex;
-import app.korvel.core.screening.Steering;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.RpeFamily;
 import app.korvel.server.programme.ProgrammeViews.ProgrammeTrialRequest;
@@ -51,9 +51,9 @@ final class ProgrammeTrial {
     Mode mode = request.mode() == null ? Mode.RUN : request.mode();
     Start start =
         Start.of(scope, days.size(), request.goal(), Optional.ofNullable(request.approach()), mode);
-    Parts usual = start.parts();
-    Parts first =
-        new Parts(
+    Fitt usual = start.parts();
+    Fitt first =
+        new Fitt(
             usual.goal(),
             usual.approach(),
             or(request.lowPercent(), usual.lowPercent()),
@@ -63,12 +63,13 @@ final class ProgrammeTrial {
             request.type() == null ? usual.type() : request.type(),
             mode);
     first.check(scope);
-    Aims aims = Aims.usual(first, person, Ceiling.of(person, scope.permission()), days.size());
+    ProgrammeGoal aims =
+        ProgrammeGoal.usual(first, person, Ceiling.of(person, scope.permission()), days.size());
     Programme programme =
         Programme.of(
             new Plan(
                 first,
-                new Aims(
+                new ProgrammeGoal(
                     aims.highPercent(),
                     or(request.goalMinutes(), aims.minutes()),
                     or(request.goalDays(), aims.days())),
@@ -87,9 +88,9 @@ final class ProgrammeTrial {
     boolean rates =
         request.restingBpm() != null
             && request.maximumBpm() != null
-            && scope.effects().steering() != Steering.EFFORT_AND_TALK_ONLY;
-    Runner runner =
-        new Runner(
+            && scope.effects().steering() != IntensityGuide.EFFORT_AND_TALK_ONLY;
+    ExertionLimits runner =
+        new ExertionLimits(
             rates
                 ? Optional.of(Reserve.of(request.restingBpm(), request.maximumBpm()))
                 : Optional.empty(),
@@ -105,7 +106,7 @@ final class ProgrammeTrial {
         any -> runner,
         any -> Optional.empty(),
         MinutesDone.NONE,
-        Agenda.FREE,
+        Availability.FREE,
         findings);
   }
 

@@ -7,8 +7,8 @@ import app.korvel.core.outline.Outline;
 import app.korvel.core.outline.Outlines.Named;
 import app.korvel.core.outline.WorkType;
 import app.korvel.core.prescription.Approach;
-import app.korvel.core.prescription.Runner;
-import app.korvel.core.programme.Agenda;
+import app.korvel.core.prescription.ExertionLimits;
+import app.korvel.core.programme.Availability;
 import app.korvel.core.programme.Dose;
 import app.korvel.core.programme.MinutesDone;
 import app.korvel.core.programme.Pace;
@@ -17,7 +17,7 @@ import app.korvel.core.programme.PlannedSession;
 import app.korvel.core.programme.Programme;
 import app.korvel.core.programme.Programme.WeekNow;
 import app.korvel.core.programme.Progression;
-import app.korvel.core.programme.Progression.Stepped;
+import app.korvel.core.programme.Progression.WeekPlan;
 import app.korvel.core.programme.WeekDecision;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Goal;
@@ -191,7 +191,7 @@ final class ProgrammeViews {
       int moderateEquivalentMinutes,
       List<Finding> findings) {
 
-    static ProgrammeWeekView of(Stepped stepped, WeekNow now) {
+    static ProgrammeWeekView of(WeekPlan stepped, WeekNow now) {
       Dose dose = stepped.dose();
       return new ProgrammeWeekView(
           now.number(),
@@ -258,7 +258,7 @@ final class ProgrammeViews {
       int planned,
       int done,
       int open,
-      Progression.Earned earned,
+      Progression.ProgressionVote earned,
       Progression.Kind kind,
       DoseView before,
       DoseView proposed,
@@ -266,7 +266,7 @@ final class ProgrammeViews {
       List<Finding> because) {
 
     static ReviewView of(WeekReview review, Programme programme) {
-      Stepped next = review.next().stepped();
+      WeekPlan next = review.next().stepped();
       return new ReviewView(
           review.week(),
           review.planned(),
@@ -334,14 +334,14 @@ final class ProgrammeViews {
         @Nullable Integer version,
         @Nullable Integer prescriptionVersion,
         Person person,
-        Function<Mode, Runner> runners,
+        Function<Mode, ExertionLimits> runners,
         Function<WeekDecision, Optional<Finding>> changed,
         MinutesDone done,
-        Agenda agenda,
+        Availability agenda,
         List<Finding> findings) {
       Map<OutlineInMode, Integer> places = new HashMap<>();
       List<OutlineView> outlines = new ArrayList<>();
-      Map<Mode, Runner> known = new HashMap<>();
+      Map<Mode, ExertionLimits> known = new HashMap<>();
       List<PlannedSessionView> sessions = new ArrayList<>();
       for (PlannedSession session : programme.sessions()) {
         OutlineInMode what = new OutlineInMode(programme.outline(session), session.mode());
@@ -349,7 +349,7 @@ final class ProgrammeViews {
             places.computeIfAbsent(
                 what,
                 key -> {
-                  Runner runner = known.computeIfAbsent(key.mode, runners);
+                  ExertionLimits runner = known.computeIfAbsent(key.mode, runners);
                   // What may not be asked of them is given no rate.
                   boolean keeps = key.outline.broken(runner.bounds()).isEmpty();
                   outlines.add(OutlineView.of(key.outline, keeps ? runner : runner.withoutRates()));

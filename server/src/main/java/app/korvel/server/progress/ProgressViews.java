@@ -52,14 +52,14 @@ final class ProgressViews {
       boolean changed,
       Finding finding) {}
 
-  record FeltView(LocalDate on, int rpe) {}
+  record RatedSessionView(LocalDate on, int rpe) {}
 
   record SameTargetView(
       Mode mode,
       int lowPercent,
       int highPercent,
       List<Integer> rpe,
-      List<FeltView> felt,
+      List<RatedSessionView> felt,
       BigDecimal mean) {
     static SameTargetView of(SameTarget target) {
       return new SameTargetView(
@@ -67,7 +67,9 @@ final class ProgressViews {
           target.range().low(),
           target.range().high(),
           List.of(target.rpe20().low(), target.rpe20().high()),
-          target.felt().stream().map(felt -> new FeltView(felt.on(), felt.rpe20())).toList(),
+          target.felt().stream()
+              .map(felt -> new RatedSessionView(felt.on(), felt.rpe20()))
+              .toList(),
           target.mean());
     }
   }

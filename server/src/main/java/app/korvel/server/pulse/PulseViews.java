@@ -5,10 +5,10 @@ import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Rounding;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.pulse.Confounder;
 import app.korvel.core.pulse.CountWindow;
-import app.korvel.core.pulse.Disturbance;
-import app.korvel.core.pulse.Felt;
 import app.korvel.core.pulse.Grade;
+import app.korvel.core.pulse.Palpation;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.pulse.PulseSite;
@@ -106,7 +106,7 @@ final class PulseViews {
       @Nullable @Within(Limit.RESTING) Integer bpm,
       Posture posture,
       @Within(Limit.MINUTES_RESTED) Integer minutesRested,
-      List<Disturbance> disturbances,
+      List<Confounder> disturbances,
       @Nullable PulseSite site,
       @Nullable Rhythm rhythm,
       @Nullable Strength strength,
@@ -132,7 +132,7 @@ final class PulseViews {
           counted ? counted(id, now) : tapped ? tapped(id, now) : read(id, now);
       return reading
           .withFelt(
-              new Felt(
+              new Palpation(
                   Optional.ofNullable(site),
                   Optional.ofNullable(rhythm),
                   Optional.ofNullable(strength)))
@@ -220,7 +220,7 @@ final class PulseViews {
       Posture posture,
       PulseSource source,
       int minutesRested,
-      List<Disturbance> disturbances,
+      List<Confounder> disturbances,
       @Nullable PulseSite site,
       @Nullable Rhythm rhythm,
       @Nullable Strength strength,
@@ -327,7 +327,7 @@ final class PulseViews {
                   reading ->
                       ReadingView.of(reading, judge, before.getOrDefault(reading.id(), List.of())))
               .toList(),
-          head.ground().resting().map(WorkingRestingView::of).orElse(null),
+          head.baseline().resting().map(WorkingRestingView::of).orElse(null),
           usual.lowest(),
           usual.highest(),
           usual.spans().stream().map(SpanAtRest::of).toList(),

@@ -9,17 +9,17 @@ import app.korvel.core.screening.Cap;
 import app.korvel.core.screening.Clearance;
 import app.korvel.core.screening.Condition;
 import app.korvel.core.screening.Consent;
+import app.korvel.core.screening.Contraindication;
 import app.korvel.core.screening.Decision;
 import app.korvel.core.screening.Effects;
 import app.korvel.core.screening.Equipment;
 import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Intake;
-import app.korvel.core.screening.LeaveOut;
+import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.screening.Measure;
 import app.korvel.core.screening.Medicine;
 import app.korvel.core.screening.MedicineClass;
 import app.korvel.core.screening.Screening;
-import app.korvel.core.screening.Steering;
 import app.korvel.core.screening.Symptom;
 import app.korvel.core.screening.Topic;
 import app.korvel.core.screening.WrittenLimit;
@@ -260,7 +260,7 @@ final class ScreeningViews {
       @Nullable ClearanceView clearance,
       @Nullable Cap cap,
       int highestEffort,
-      Steering steering,
+      IntensityGuide steering,
       String steeringWords,
       @Nullable String noRateBecause,
       boolean supervised,
@@ -300,7 +300,7 @@ final class ScreeningViews {
           WatchView.of(screening),
           effects.warmUpMinutes(),
           effects.coolDownMinutes(),
-          effects.leaveOut().stream().map(LeaveOut::displayName).toList(),
+          effects.leaveOut().stream().map(Contraindication::displayName).toList(),
           effects.carry(),
           effects.stopAlso(),
           effects.ask(),

@@ -11,7 +11,7 @@ import app.korvel.server.sheet.WallSheetViews.ClassChartRequest;
 import app.korvel.server.sheet.WallSheetViews.PosterRequest;
 import app.korvel.studio.NotFoundException;
 import app.korvel.studio.Studio;
-import app.korvel.studio.zone.SchemeShelf;
+import app.korvel.studio.zone.SchemeCatalog;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -36,7 +36,7 @@ class WallSheetController {
 
   @PostMapping("/api/calculator/chart")
   ChartView chart(@RequestBody ClassChartRequest request) {
-    ClassChart chart = request.chart(new SchemeShelf(studio));
+    ClassChart chart = request.chart(new SchemeCatalog(studio));
     return ChartView.of(chart, ChartSheet.of(chart, request.paper(), request.shows()));
   }
 
@@ -51,7 +51,7 @@ class WallSheetController {
   }
 
   private Sheet sheet(ClassChartRequest request) {
-    return ChartSheet.of(request.chart(new SchemeShelf(studio)), request.paper(), request.shows())
+    return ChartSheet.of(request.chart(new SchemeCatalog(studio)), request.paper(), request.shows())
         .sheet();
   }
 

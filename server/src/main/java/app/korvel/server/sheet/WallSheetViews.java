@@ -13,7 +13,7 @@ import app.korvel.exchange.sheet.ChartSheet;
 import app.korvel.exchange.sheet.ChartSheet.Shows;
 import app.korvel.exchange.sheet.Paper;
 import app.korvel.server.web.Within;
-import app.korvel.studio.zone.SchemeShelf;
+import app.korvel.studio.zone.SchemeCatalog;
 import java.math.BigDecimal;
 import java.util.Arrays;
 import java.util.List;
@@ -51,7 +51,7 @@ final class WallSheetViews {
       Shows shows,
       Paper paper) {
     /** The chart that is asked for. */
-    ClassChart chart(SchemeShelf shelf) {
+    ClassChart chart(SchemeCatalog shelf) {
       if ((scheme == null) == (ranges == null)) {
         throw InvalidValueException.of(
             "scheme",

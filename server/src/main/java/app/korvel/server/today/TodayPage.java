@@ -4,7 +4,7 @@ import app.korvel.core.checkin.Outcome;
 import app.korvel.core.fieldtest.FieldTestFinding;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.FindingKind;
-import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.ClientBaseline;
 import app.korvel.core.progress.DueList;
 import app.korvel.core.progress.DueList.Due;
 import app.korvel.core.screening.Client;
@@ -59,7 +59,7 @@ record TodayPage(Studio studio) {
             .collect(Collectors.toSet());
     for (ClientHead head : all) {
       Client client = head.client();
-      Groundwork ground = head.ground();
+      ClientBaseline baseline = head.baseline();
       Screening screening = head.screening();
       Optional<SavedCheckIn> kept = Optional.ofNullable(checkedIn.get(client.id()));
       Optional<Finding> stops = screening.stops().stream().findFirst();
@@ -73,26 +73,27 @@ record TodayPage(Studio studio) {
                       case COUNT_AGAIN -> pending;
                       case NOT_TODAY -> mustNot;
                     };
-                here.add(checked(client, ground, saved));
+                here.add(checked(client, baseline, saved));
               });
       boolean notToday =
           kept.map(SavedCheckIn::outcome).filter(Outcome.NOT_TODAY::equals).isPresent();
       if (stops.isPresent() && !notToday) {
         mustNot.add(
-            row(client, ground, stops.get().message(), stops.get().because(), Leads.SCREENING));
+            row(client, baseline, stops.get().message(), stops.get().because(), Leads.SCREENING));
       } else if (kept.isEmpty() && expected(head, inCalendar.contains(client.id()))) {
-        pending.add(row(client, ground, pending(head), "", Leads.CHECK_IN));
+        pending.add(row(client, baseline, pending(head), "", Leads.CHECK_IN));
       }
       List<Due> list = head.due();
       if (head.testing()) {
         FindingKind on = FieldTestFinding.FIELD_TEST_RUNNING;
-        due.add(row(client, ground, on.of().message(), on.of().because(), Leads.FIELD_TEST, list));
+        due.add(
+            row(client, baseline, on.of().message(), on.of().because(), Leads.FIELD_TEST, list));
       } else if (!list.isEmpty()) {
         Finding first = list.get(0).finding();
         due.add(
             row(
                 client,
-                ground,
+                baseline,
                 first.message(),
                 first.because(),
                 LEADS.get(list.get(0).kind()),
@@ -126,7 +127,7 @@ record TodayPage(Studio studio) {
         .collect(Collectors.joining(" · "));
   }
 
-  private static TodayRow checked(Client client, Groundwork ground, SavedCheckIn saved) {
+  private static TodayRow checked(Client client, ClientBaseline baseline, SavedCheckIn saved) {
     String because =
         saved
             .decided()
@@ -135,7 +136,7 @@ record TodayPage(Studio studio) {
     return new TodayRow(
         client.id(),
         client.details().name(),
-        ground.person().age(),
+        baseline.person().age(),
         saved.words(),
         because,
         Leads.CHECK_IN,
@@ -145,16 +146,21 @@ record TodayPage(Studio studio) {
   }
 
   private static TodayRow row(
-      Client client, Groundwork ground, String words, String because, Leads leads) {
-    return row(client, ground, words, because, leads, List.of());
+      Client client, ClientBaseline baseline, String words, String because, Leads leads) {
+    return row(client, baseline, words, because, leads, List.of());
   }
 
   private static TodayRow row(
-      Client client, Groundwork ground, String words, String because, Leads leads, List<Due> also) {
+      Client client,
+      ClientBaseline baseline,
+      String words,
+      String because,
+      Leads leads,
+      List<Due> also) {
     return new TodayRow(
         client.id(),
         client.details().name(),
-        ground.person().age(),
+        baseline.person().age(),
         words,
         because,
         leads,

@@ -30,6 +30,8 @@ class WebSettings implements WebMvcConfigurer {
     "/field-tests/**",
     "/compare",
     "/cards",
+    "/calculators",
+    "/calculators/**",
     "/desk",
     "/desk/**",
     "/practice",

@@ -3,11 +3,11 @@ package app.korvel.server.zone;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.RefusedException;
-import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.ClientBaseline;
 import app.korvel.core.prescription.Prescription;
 import app.korvel.core.prescription.PrescriptionFinding;
+import app.korvel.core.prescription.PrescriptionValidity;
 import app.korvel.core.prescription.Renewal;
-import app.korvel.core.prescription.Standing;
 import app.korvel.core.screening.Cap;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Permission;
@@ -48,28 +48,29 @@ class DeviceSheetController {
       @RequestParam(required = false) @Nullable String scheme,
       @RequestParam(defaultValue = "run") Mode mode) {
     Client client = studio.client(id);
-    Groundwork ground = studio.head(client.id()).ground(mode);
-    if (!ground.screening().stops().isEmpty()) {
-      throw RefusedException.because(ground.screening().stops());
+    ClientBaseline baseline = studio.head(client.id()).baseline(mode);
+    if (!baseline.screening().stops().isEmpty()) {
+      throw RefusedException.because(baseline.screening().stops());
     }
-    Reserve reserve = ground.reserveOrRefuse();
-    InHand hand = new ClientAnchors(studio).inHand(id, ground, Optional.ofNullable(scheme));
-    Zones zones = Zones.of(hand.scheme(), hand.anchors(), ground.uncertainty(), ground.capBpm());
+    Reserve reserve = baseline.reserveOrRefuse();
+    InHand hand = new ClientAnchors(studio).inHand(id, baseline, Optional.ofNullable(scheme));
+    Zones zones =
+        Zones.of(hand.scheme(), hand.anchors(), baseline.uncertainty(), baseline.capBpm());
     int ceiling =
-        ground.permission().vigorous()
+        baseline.permission().vigorous()
             ? reserve.maximumBpm()
             : reserve.rateAt(Permission.CEILING_PERCENT);
     List<Finding> findings = new ArrayList<>();
     hand.finding().ifPresent(findings::add);
-    ground
+    baseline
         .screening()
         .cap()
         .ifPresent(
             each -> findings.add(PrescriptionFinding.CAP_IN_FORCE.of(each.bpm(), each.because())));
-    if (!ground.permission().vigorous()) {
-      findings.addAll(ground.permission().findings());
+    if (!baseline.permission().vigorous()) {
+      findings.addAll(baseline.permission().findings());
     }
-    findings.addAll(ground.screening().cautions());
+    findings.addAll(baseline.screening().cautions());
     return new DeviceSheet(
         client.details().name(),
         studio.today(),
@@ -77,14 +78,14 @@ class DeviceSheetController {
         hand.scheme().id(),
         hand.scheme().name(),
         reserve.restingBpm(),
-        MaximumInUse.of(ground.maximum().orElseThrow()),
-        ground.screening().cap().map(Cap::bpm).orElse(null),
+        MaximumInUse.of(baseline.maximum().orElseThrow()),
+        baseline.screening().cap().map(Cap::bpm).orElse(null),
         zones.bands().stream()
             .filter(band -> band.place() == Zones.Place.WITHIN)
             .map(band -> device(band, ceiling))
             .toList(),
-        alarm(client, ground, mode).orElse(null),
-        Renewal.ofRates(ground, client.nextBirthday(studio.today())).on(),
+        alarm(client, baseline, mode).orElse(null),
+        Renewal.ofRates(baseline, client.nextBirthday(studio.today())).on(),
         findings,
         StopSigns.NOTICE);
   }
@@ -100,19 +101,19 @@ class DeviceSheetController {
   }
 
   /** The target in force, where it was made for that mode and its rates hold. */
-  private Optional<List<Integer>> alarm(Client client, Groundwork ground, Mode mode) {
+  private Optional<List<Integer>> alarm(Client client, ClientBaseline baseline, Mode mode) {
     return studio.store().prescriptions().of(client.id()).stream()
         .findFirst()
         .filter(saved -> saved.prescription().parts().mode() == mode)
-        .filter(saved -> holds(saved, ground))
+        .filter(saved -> holds(saved, baseline))
         .flatMap(saved -> saved.prescription().target())
         .map(DeviceSheetController::edges);
   }
 
-  private static boolean holds(SavedPrescription saved, Groundwork ground) {
+  private static boolean holds(SavedPrescription saved, ClientBaseline baseline) {
     Prescription made = saved.prescription();
-    return Standing.of(made, saved.recordedAt(), ground.screening()).state()
-        == Standing.State.ISSUED;
+    return PrescriptionValidity.of(made, saved.recordedAt(), baseline.screening()).state()
+        == PrescriptionValidity.State.ISSUED;
   }
 
   private static List<Integer> edges(Target target) {

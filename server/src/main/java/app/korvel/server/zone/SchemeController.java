@@ -1,11 +1,13 @@
 package app.korvel.server.zone;
 
-import app.korvel.core.prescription.Prescription.Ways;
+import app.korvel.core.prescription.Prescription.DisplaySettings;
 import app.korvel.core.zone.Scheme;
 import app.korvel.exchange.SchemeFile;
 import app.korvel.server.web.Problems;
 import app.korvel.server.web.TooLargeException;
 import app.korvel.server.zone.SchemeViews.ClientSchemeRequest;
+import app.korvel.server.zone.SchemeViews.DisplaySettingsRequest;
+import app.korvel.server.zone.SchemeViews.DisplaySettingsView;
 import app.korvel.server.zone.SchemeViews.SchemeArchiveRequest;
 import app.korvel.server.zone.SchemeViews.SchemeChangeRequest;
 import app.korvel.server.zone.SchemeViews.SchemeList;
@@ -13,8 +15,6 @@ import app.korvel.server.zone.SchemeViews.SchemeRequest;
 import app.korvel.server.zone.SchemeViews.SchemeTrial;
 import app.korvel.server.zone.SchemeViews.SchemeTrialRequest;
 import app.korvel.server.zone.SchemeViews.SchemeView;
-import app.korvel.server.zone.SchemeViews.WaysRequest;
-import app.korvel.server.zone.SchemeViews.WaysView;
 import app.korvel.server.zone.SchemeViews.WrittenScheme;
 import app.korvel.server.zone.ZoneRequests.ChosenView;
 import app.korvel.store.SavedScheme;
@@ -22,10 +22,10 @@ import app.korvel.store.StaleVersionException;
 import app.korvel.store.StudioRepository.Settings;
 import app.korvel.studio.Actor;
 import app.korvel.studio.Studio;
+import app.korvel.studio.zone.ChooseDisplaySettings;
 import app.korvel.studio.zone.ChooseScheme;
-import app.korvel.studio.zone.ChooseWays;
 import app.korvel.studio.zone.OwnSchemes;
-import app.korvel.studio.zone.SchemeShelf;
+import app.korvel.studio.zone.SchemeCatalog;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -60,7 +60,7 @@ class SchemeController {
   SchemeList list() {
     Settings now = studio.settings().now();
     List<SchemeView> views = new ArrayList<>();
-    for (Scheme scheme : new SchemeShelf(studio).all()) {
+    for (Scheme scheme : new SchemeCatalog(studio).all()) {
       if (!scheme.own()) {
         views.add(SchemeView.of(scheme, null, studio.store().schemes().chosenFor(scheme.id())));
       }
@@ -71,7 +71,7 @@ class SchemeController {
 
   @GetMapping("/api/schemes/{id}")
   SchemeView one(@PathVariable String id) {
-    return SchemeShelf.shipped(id)
+    return SchemeCatalog.shipped(id)
         .map(scheme -> SchemeView.of(scheme, null, studio.store().schemes().chosenFor(id)))
         .orElseGet(() -> view(own.saved(id)));
   }
@@ -79,7 +79,7 @@ class SchemeController {
   /** The scheme as a file to pass on; docs/scheme-file.md describes it. */
   @GetMapping(value = "/api/schemes/{id}/file", produces = MediaType.APPLICATION_JSON_VALUE)
   ResponseEntity<byte[]> file(@PathVariable String id) {
-    Scheme scheme = SchemeShelf.shipped(id).orElseGet(() -> own.saved(id).scheme());
+    Scheme scheme = SchemeCatalog.shipped(id).orElseGet(() -> own.saved(id).scheme());
     String name = scheme.name().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".json";
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_JSON)
@@ -127,16 +127,17 @@ class SchemeController {
 
   /** What the studio has chosen for everyone is changed. */
   @PutMapping("/api/studio/ways")
-  WaysView choose(Actor who, @RequestBody WaysRequest request) {
-    Ways ways = new Ways(request.rpeFamily(), request.scheme());
-    return WaysView.of(new ChooseWays(studio).by(who, request.version(), ways));
+  DisplaySettingsView choose(Actor who, @RequestBody DisplaySettingsRequest request) {
+    DisplaySettings ways = new DisplaySettings(request.rpeFamily(), request.scheme());
+    return DisplaySettingsView.of(
+        new ChooseDisplaySettings(studio).by(who, request.version(), ways));
   }
 
   /** Which scheme a client's bands are shown in from now on. */
   @PutMapping("/api/clients/{id}/scheme")
   ChosenView choose(Actor who, @PathVariable UUID id, @RequestBody ClientSchemeRequest request) {
     new ChooseScheme(studio).by(who, id, Optional.ofNullable(request.scheme()));
-    return ChosenView.of(new SchemeShelf(studio), id);
+    return ChosenView.of(new SchemeCatalog(studio), id);
   }
 
   /** Nothing is lost: the answer carries the record as it is now, the asker still has theirs. */
@@ -145,7 +146,9 @@ class SchemeController {
     Object current = stale.current(Object.class);
     return Problems.stale(
         stale,
-        current instanceof SavedScheme scheme ? view(scheme) : WaysView.of((Settings) current));
+        current instanceof SavedScheme scheme
+            ? view(scheme)
+            : DisplaySettingsView.of((Settings) current));
   }
 
   private SchemeView view(SavedScheme saved) {

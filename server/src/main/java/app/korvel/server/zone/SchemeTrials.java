@@ -3,7 +3,7 @@ package app.korvel.server.zone;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.RefusedException;
-import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.ClientBaseline;
 import app.korvel.core.screening.Client;
 import app.korvel.core.zone.Anchors;
 import app.korvel.core.zone.Reserve;
@@ -50,9 +50,9 @@ record SchemeTrials(Studio studio) {
   private TrialRow tryOn(Scheme scheme, Client client) {
     String name = client.details().name();
     try {
-      Groundwork ground = studio.head(client.id()).ground(Mode.RUN);
-      Anchors from = new ClientAnchors(studio).of(client.id(), ground, scheme);
-      ZonesView zones = zones(scheme, from, ground.uncertainty(), ground.capBpm());
+      ClientBaseline baseline = studio.head(client.id()).baseline(Mode.RUN);
+      Anchors from = new ClientAnchors(studio).of(client.id(), baseline, scheme);
+      ZonesView zones = zones(scheme, from, baseline.uncertainty(), baseline.capBpm());
       return new TrialRow(client.id(), name, zones, "");
     } catch (RefusedException refused) {
       return new TrialRow(client.id(), name, null, refused.getMessage());

@@ -122,11 +122,12 @@ final class SchemeViews {
   record SchemeTrial(List<TrialRow> rows) {}
 
   /** What the studio chooses for everyone, with the version that was read. */
-  record WaysRequest(Integer version, String scheme, RpeFamily rpeFamily) {}
+  record DisplaySettingsRequest(Integer version, String scheme, RpeFamily rpeFamily) {}
 
-  record WaysView(int version, String scheme, RpeFamily rpeFamily) {
-    static WaysView of(Settings settings) {
-      return new WaysView(settings.version(), settings.ways().scheme(), settings.ways().family());
+  record DisplaySettingsView(int version, String scheme, RpeFamily rpeFamily) {
+    static DisplaySettingsView of(Settings settings) {
+      return new DisplaySettingsView(
+          settings.version(), settings.ways().scheme(), settings.ways().family());
     }
   }
 

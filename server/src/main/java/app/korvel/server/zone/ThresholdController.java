@@ -1,7 +1,7 @@
 package app.korvel.server.zone;
 
 import app.korvel.core.maximum.Mode;
-import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.ClientBaseline;
 import app.korvel.core.zone.MeasuredThresholds;
 import app.korvel.core.zone.WorkingThresholds;
 import app.korvel.server.zone.ThresholdViews.ThresholdList;
@@ -35,9 +35,9 @@ class ThresholdController {
 
   @GetMapping
   ThresholdList list(@PathVariable UUID id, @RequestParam(defaultValue = "run") Mode mode) {
-    Groundwork ground = studio.head(id).ground(mode);
+    ClientBaseline baseline = studio.head(id).baseline(mode);
     Optional<WorkingThresholds> working =
-        ground.reserve().map(span -> new ClientAnchors(studio).thresholds(id, ground, span));
+        baseline.reserve().map(span -> new ClientAnchors(studio).thresholds(id, baseline, span));
     return new ThresholdList(
         studio.store().thresholds().of(id).stream().map(ThresholdsView::of).toList(),
         working

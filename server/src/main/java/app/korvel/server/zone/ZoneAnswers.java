@@ -8,7 +8,7 @@ import app.korvel.server.web.WrittenJson;
 import app.korvel.server.zone.ZoneRequests.ZonesRequest;
 import app.korvel.server.zone.ZoneViews.ZonesView;
 import app.korvel.studio.Studio;
-import app.korvel.studio.zone.SchemeShelf;
+import app.korvel.studio.zone.SchemeCatalog;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -31,7 +31,7 @@ class ZoneAnswers {
 
   private final JsonMapper json;
   private final Studio studio;
-  private final Latest<Question, WrittenJson> latest = new Latest<>(KEPT);
+  private final AnswerCache<Question, WrittenJson> latest = new AnswerCache<>(KEPT);
 
   ZoneAnswers(JsonMapper json, Studio studio) {
     this.json = json;
@@ -43,7 +43,7 @@ class ZoneAnswers {
     Question question =
         new Question(
             request,
-            new SchemeShelf(studio).of(request.scheme()),
+            new SchemeCatalog(studio).of(request.scheme()),
             request.family(studio.settings().ways().family()));
     return latest.of(question, asked -> new WrittenJson(json.writeValueAsBytes(workOut(asked))));
   }

@@ -20,7 +20,7 @@ import app.korvel.server.zone.ZoneRequests.TargetWorkingRequest;
 import app.korvel.server.zone.ZoneRequests.ZonesRequest;
 import app.korvel.server.zone.ZoneRequests.ZonesWorkingRequest;
 import app.korvel.studio.Studio;
-import app.korvel.studio.zone.SchemeShelf;
+import app.korvel.studio.zone.SchemeCatalog;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
@@ -53,7 +53,7 @@ class ZoneController {
   WorkingView zones(@RequestBody ZonesWorkingRequest request) {
     return WorkingView.of(
         Zones.longHand(
-            new SchemeShelf(studio).of(request.of().scheme()),
+            new SchemeCatalog(studio).of(request.of().scheme()),
             request.band(),
             request.of().anchors(),
             request.of().uncertainty()),
@@ -115,7 +115,7 @@ class ZoneController {
       @RequestParam(required = false) @Nullable String scheme,
       @RequestParam(defaultValue = "run") Mode mode) {
     Optional<String> asked = Optional.ofNullable(scheme);
-    asked.ifPresent(new SchemeShelf(studio)::of);
+    asked.ifPresent(new SchemeCatalog(studio)::of);
     return ClientBands.of(studio, studio.head(id), mode, asked);
   }
 }

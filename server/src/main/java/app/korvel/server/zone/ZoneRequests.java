@@ -5,7 +5,7 @@ import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.RefusedException;
-import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.ClientBaseline;
 import app.korvel.core.prescription.Prescribable;
 import app.korvel.core.prescription.PrescriptionFinding;
 import app.korvel.core.screening.Permission;
@@ -24,7 +24,7 @@ import app.korvel.studio.ClientHead;
 import app.korvel.studio.Studio;
 import app.korvel.studio.zone.ClientAnchors;
 import app.korvel.studio.zone.ClientAnchors.InHand;
-import app.korvel.studio.zone.SchemeShelf;
+import app.korvel.studio.zone.SchemeCatalog;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -164,7 +164,7 @@ final class ZoneRequests {
    * @param studio the studio's
    */
   record ChosenView(@Nullable String chosen, @Nullable UUID choiceId, String studio) {
-    static ChosenView of(SchemeShelf shelf, UUID client) {
+    static ChosenView of(SchemeCatalog shelf, UUID client) {
       return new ChosenView(
           shelf.chosen(client).orElse(null),
           shelf.latestChoice(client).map(Chosen::id).orElse(null),
@@ -187,19 +187,19 @@ final class ZoneRequests {
       List<Finding> findings) {
 
     static ClientBands of(Studio studio, ClientHead head, Mode mode, Optional<String> asked) {
-      Groundwork ground = head.ground(mode);
-      ChosenView choice = ChosenView.of(new SchemeShelf(studio), head.client().id());
+      ClientBaseline baseline = head.baseline(mode);
+      ChosenView choice = ChosenView.of(new SchemeCatalog(studio), head.client().id());
       try {
-        ground.reserveOrRefuse();
+        baseline.reserveOrRefuse();
       } catch (RefusedException refused) {
         return none(choice, refused.findings());
       }
-      InHand hand = new ClientAnchors(studio).inHand(head.client().id(), ground, asked);
+      InHand hand = new ClientAnchors(studio).inHand(head.client().id(), baseline, asked);
       Reserve reserve = hand.anchors().reserve();
-      Uncertainty uncertainty = ground.uncertainty();
-      Zones zones = Zones.of(hand.scheme(), hand.anchors(), uncertainty, ground.capBpm());
+      Uncertainty uncertainty = baseline.uncertainty();
+      Zones zones = Zones.of(hand.scheme(), hand.anchors(), uncertainty, baseline.capBpm());
       List<Finding> findings = new ArrayList<>();
-      ground
+      baseline
           .screening()
           .cap()
           .ifPresent(
@@ -213,10 +213,10 @@ final class ZoneRequests {
                   zones.bands(),
                   hand.scheme().basis(),
                   reserve,
-                  ground.capBpm(),
-                  ground.ceiling())),
-          ground.maximum().orElseThrow().method(),
-          ground.permission().vigorous() ? null : reserve.rateAt(Permission.CEILING_PERCENT),
+                  baseline.capBpm(),
+                  baseline.ceiling())),
+          baseline.maximum().orElseThrow().method(),
+          baseline.permission().vigorous() ? null : reserve.rateAt(Permission.CEILING_PERCENT),
           findings);
     }
 

@@ -1,7 +1,7 @@
 package app.korvel.studio.checkin;
 
 import app.korvel.core.checkin.CheckIn;
-import app.korvel.core.checkin.Known;
+import app.korvel.core.checkin.CheckInContext;
 import app.korvel.core.checkin.Verdict;
 import app.korvel.core.measure.Threshold;
 import app.korvel.store.SavedCheckIn;
@@ -29,7 +29,7 @@ public record CheckInClient(Studio studio) {
     return studio.write(
         who,
         () -> {
-          Known known = known(studio.openHead(client));
+          CheckInContext known = known(studio.openHead(client));
           Verdict verdict = Verdict.of(found, known);
           Stamp stamp = studio.stamp();
           SavedCheckIn saved =
@@ -47,9 +47,9 @@ public record CheckInClient(Studio studio) {
   }
 
   /** What a check-in of that client is compared with. */
-  public Known known(ClientHead head) {
+  public CheckInContext known(ClientHead head) {
     LocalDate today = head.screening().date();
-    return Known.of(
+    return CheckInContext.of(
         today,
         head.screening(),
         head.usual(),

@@ -1,7 +1,7 @@
 package app.korvel.studio.checkin;
 
+import app.korvel.core.checkin.CheckInContext;
 import app.korvel.core.checkin.ClassCheck;
-import app.korvel.core.checkin.Known;
 import app.korvel.core.pulse.BackToRest;
 import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.pulse.UsualPulse;
@@ -61,7 +61,7 @@ public record Counted(
                         saved.posture(),
                         saved.settled(),
                         again.isPresent(),
-                        Known.of(
+                        CheckInContext.of(
                             head.screening().date(), head.screening(), head.usual(), List.of()),
                         today.map(SavedCheckIn::outcome))),
         latest

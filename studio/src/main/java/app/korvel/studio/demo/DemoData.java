@@ -17,12 +17,12 @@ import app.korvel.core.outline.Outlines.Named;
 import app.korvel.core.outline.Step;
 import app.korvel.core.outline.StepKind;
 import app.korvel.core.prescription.Start;
-import app.korvel.core.programme.Aims;
 import app.korvel.core.programme.Busy;
+import app.korvel.core.programme.ProgrammeGoal;
+import app.korvel.core.pulse.Confounder;
 import app.korvel.core.pulse.CountWindow;
-import app.korvel.core.pulse.Disturbance;
-import app.korvel.core.pulse.Felt;
 import app.korvel.core.pulse.Grade;
+import app.korvel.core.pulse.Palpation;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PracticeLevel;
 import app.korvel.core.pulse.PulseCount;
@@ -523,9 +523,9 @@ public final class DemoData {
                     count,
                     Posture.SEATED,
                     rested,
-                    coffee ? Set.of(Disturbance.CAFFEINE) : Set.of())
+                    coffee ? Set.of(Confounder.CAFFEINE) : Set.of())
                 .withFelt(
-                    new Felt(
+                    new Palpation(
                         Optional.of(PulseSite.RADIAL),
                         Optional.of(rhythm),
                         Optional.of(Strength.NORMAL)));
@@ -672,10 +672,10 @@ public final class DemoData {
     checkIn(
         id(crew.name()),
         row.number(1),
-        row.wordIfAny(2, CheckIn.Told.class).map(Set::of).orElse(Set.of()));
+        row.wordIfAny(2, CheckIn.SelfReport.class).map(Set::of).orElse(Set.of()));
   }
 
-  private void checkIn(UUID client, int offBy, Set<CheckIn.Told> told) {
+  private void checkIn(UUID client, int offBy, Set<CheckIn.SelfReport> told) {
     UsualPulse usual = studio.head(client).usual().orElseThrow();
     new CheckInClient(studio)
         .by(
@@ -715,8 +715,8 @@ public final class DemoData {
     ClientHead head = studio.head(client);
     Set<DayOfWeek> days = head.screening().answers().days();
     Scope scope = head.screening().scope();
-    Aims aims =
-        Aims.usual(
+    ProgrammeGoal aims =
+        ProgrammeGoal.usual(
             head.leading().prescription().parts(),
             scope.person(),
             Ceiling.of(scope.person(), scope.permission()),
@@ -827,7 +827,7 @@ public final class DemoData {
       replay.at(
           entered,
           () -> {
-            int usual = studio.head(id(name)).ground().resting().orElseThrow().bpm();
+            int usual = studio.head(id(name)).baseline().resting().orElseThrow().bpm();
             classes.enter(WHO, room, id(name), false, (usual + 2) / 4);
           });
     }

@@ -2,7 +2,7 @@ package app.korvel.studio.effort;
 
 import app.korvel.core.effort.Effort;
 import app.korvel.core.maximum.Mode;
-import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.ClientBaseline;
 import app.korvel.studio.Actor;
 import app.korvel.studio.ClientHead;
 import app.korvel.studio.Stamp;
@@ -44,7 +44,7 @@ public record RecordEffort(Studio studio) {
    * @throws app.korvel.core.measure.RefusedException when there is no span to compare with
    */
   public Effort made(ClientHead head, Entered entered) {
-    Groundwork ground = head.ground(entered.mode);
+    ClientBaseline baseline = head.baseline(entered.mode);
     Stamp stamp = studio.stamp();
     return Effort.of(
         stamp.id(),
@@ -53,8 +53,8 @@ public record RecordEffort(Studio studio) {
         entered.averageBpm,
         entered.minutes,
         entered.doneOn,
-        ground.reserveOrRefuse(),
-        ground.maximum().orElseThrow().method(),
+        baseline.reserveOrRefuse(),
+        baseline.maximum().orElseThrow().method(),
         stamp.at(),
         stamp.zone());
   }

@@ -58,7 +58,7 @@ public record KeepTestMaximum(Studio studio) {
         LocalDate.ofInstant(test.startedAt(), stamp.zone()),
         departures.length() <= most ? departures : departures.substring(0, most - 1) + "…",
         Optional.of(test.id()),
-        head.ground().maximumRecord().restingBpm(),
+        head.baseline().maximumRecord().restingBpm(),
         stamp.at(),
         stamp.zone());
   }

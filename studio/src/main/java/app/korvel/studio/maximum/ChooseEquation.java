@@ -20,7 +20,8 @@ public record ChooseEquation(Studio studio) {
     studio.write(
         who,
         () -> {
-          MaximumEstimates estimates = studio.openHead(client).ground().maximumRecord().estimates();
+          MaximumEstimates estimates =
+              studio.openHead(client).baseline().maximumRecord().estimates();
           return keep(client, Optional.of(estimates.choose(method, reason, studio.today())));
         });
   }

@@ -36,6 +36,6 @@ public record RecordMaximum(Studio studio) {
    */
   public MeasuredMaximum made(
       ClientHead head, BiFunction<Stamp, OptionalInt, MeasuredMaximum> entered) {
-    return entered.apply(studio.stamp(), head.ground().maximumRecord().restingBpm());
+    return entered.apply(studio.stamp(), head.baseline().maximumRecord().restingBpm());
   }
 }

@@ -37,7 +37,7 @@ public record OwnOutlines(Studio studio) {
         () ->
             own()
                 .change(read, checked(written), studio.now())
-                .orElseThrow(() -> OutlineShelf.unknown(written.id())));
+                .orElseThrow(() -> OutlineCatalog.unknown(written.id())));
   }
 
   /**
@@ -51,7 +51,7 @@ public record OwnOutlines(Studio studio) {
     return studio.write(
         who,
         () -> {
-          SavedOutline saved = own().get(id).orElseThrow(() -> OutlineShelf.unknown(id));
+          SavedOutline saved = own().get(id).orElseThrow(() -> OutlineCatalog.unknown(id));
           if (!archived) {
             checked(saved.named());
           }
@@ -66,7 +66,7 @@ public record OwnOutlines(Studio studio) {
   /** Two of one name could not be told apart. */
   private Named checked(Named named) {
     boolean taken =
-        new OutlineShelf(studio)
+        new OutlineCatalog(studio)
             .all().stream()
                 .filter(other -> !other.id().equals(named.id()))
                 .anyMatch(other -> other.name().equalsIgnoreCase(named.name()));

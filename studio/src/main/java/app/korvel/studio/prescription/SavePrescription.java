@@ -1,12 +1,12 @@
 package app.korvel.studio.prescription;
 
-import app.korvel.core.prescription.Parts;
+import app.korvel.core.prescription.Fitt;
 import app.korvel.core.prescription.Prescription;
 import app.korvel.store.SavedPrescription;
 import app.korvel.studio.Actor;
 import app.korvel.studio.ClientHead;
 import app.korvel.studio.Studio;
-import app.korvel.studio.zone.SchemeShelf;
+import app.korvel.studio.zone.SchemeCatalog;
 import java.util.OptionalInt;
 import java.util.UUID;
 
@@ -21,7 +21,7 @@ public record SavePrescription(Studio studio) {
    * @throws app.korvel.core.measure.InvalidValueException when a part of it is not allowed
    * @throws app.korvel.store.StaleVersionException when another one was saved since
    */
-  public SavedPrescription by(Actor who, UUID client, OptionalInt read, Parts parts) {
+  public SavedPrescription by(Actor who, UUID client, OptionalInt read, Fitt parts) {
     return studio.write(
         who,
         () -> {
@@ -34,8 +34,8 @@ public record SavePrescription(Studio studio) {
   }
 
   /** The same without saving it. */
-  public Prescription made(ClientHead head, Parts parts) {
+  public Prescription made(ClientHead head, Fitt parts) {
     return Prescription.of(
-        head.ground(parts.mode()), parts, new SchemeShelf(studio).ways(head.client().id()));
+        head.baseline(parts.mode()), parts, new SchemeCatalog(studio).ways(head.client().id()));
   }
 }

@@ -85,7 +85,7 @@ public record DecideWeek(Studio studio) {
             studio.now());
     Set<Integer> done =
         logged.stream().flatMap(log -> log.number().stream()).collect(Collectors.toSet());
-    return programme.ahead(
+    return programme.replanFrom(
         decision,
         proposed(programme, review, decision, decided, scope),
         WeekReview.minutesDone(programme, week - 1, logged),

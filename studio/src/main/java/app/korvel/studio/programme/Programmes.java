@@ -5,17 +5,17 @@ import app.korvel.core.measure.RefusedException;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.outline.Bounds;
 import app.korvel.core.outline.Ceiling;
-import app.korvel.core.prescription.Parts;
+import app.korvel.core.prescription.ExertionLimits;
+import app.korvel.core.prescription.Fitt;
 import app.korvel.core.prescription.Prescription;
 import app.korvel.core.prescription.Prescription.RateBasis;
-import app.korvel.core.prescription.Runner;
-import app.korvel.core.prescription.Standing;
-import app.korvel.core.programme.Agenda;
-import app.korvel.core.programme.Aims;
+import app.korvel.core.prescription.PrescriptionValidity;
+import app.korvel.core.programme.Availability;
 import app.korvel.core.programme.MinutesDone;
 import app.korvel.core.programme.Pace;
 import app.korvel.core.programme.Plan;
 import app.korvel.core.programme.Programme;
+import app.korvel.core.programme.ProgrammeGoal;
 import app.korvel.core.screening.Cap;
 import app.korvel.core.screening.Scope;
 import app.korvel.core.session.WeekReview;
@@ -60,12 +60,12 @@ public record Programmes(Studio studio) {
       Set<DayOfWeek> days,
       int weeksBefore,
       int lightWeeks) {
-    Parts first = head.leading().prescription().parts();
+    Fitt first = head.leading().prescription().parts();
     Scope scope = head.screening().scope();
     Ceiling ceiling = Ceiling.of(scope.person(), scope.permission());
     return new Plan(
         first,
-        Aims.usual(first, scope.person(), ceiling, days.size()),
+        ProgrammeGoal.usual(first, scope.person(), ceiling, days.size()),
         Pace.of(scope.person(), first, weeksBefore, lightWeeks),
         Bounds.of(scope),
         startsOn,
@@ -115,8 +115,8 @@ public record Programmes(Studio studio) {
   }
 
   /** When they are busy. */
-  public Agenda agenda(ClientHead head) {
-    return new Agenda(studio.store().busy().of(head.client().id()));
+  public Availability agenda(ClientHead head) {
+    return new Availability(studio.store().busy().of(head.client().id()));
   }
 
   /**
@@ -138,7 +138,7 @@ public record Programmes(Studio studio) {
     Plan plan =
         new Plan(
                 usual.first(),
-                new Aims(usual.aims().highPercent(), wanted.goalMinutes, wanted.goalDays),
+                new ProgrammeGoal(usual.aims().highPercent(), wanted.goalMinutes, wanted.goalDays),
                 usual.pace(),
                 usual.bounds(),
                 usual.startsOn(),
@@ -158,18 +158,18 @@ public record Programmes(Studio studio) {
    * Whoever does a session in that mode: by the numbers of the prescription's day in its own, by
    * today's in any other; where none leads, by RPE and talk.
    */
-  public Runner runner(ClientHead head, Mode mode) {
+  public ExertionLimits runner(ClientHead head, Mode mode) {
     return head.notLeading().isEmpty()
         ? runner(head, head.leading(), mode)
         : today(head, mode).withoutRates();
   }
 
   /** The same of a programme that follows from that version. */
-  public Runner runner(ClientHead head, SavedPrescription from, Mode mode) {
+  public ExertionLimits runner(ClientHead head, SavedPrescription from, Mode mode) {
     Prescription made = from.prescription();
-    Runner today = today(head, mode);
+    ExertionLimits today = today(head, mode);
     if (!standing(head, from).ratesHold()) {
-      return new Runner(
+      return new ExertionLimits(
           Optional.empty(),
           Optional.empty(),
           today.highestEffort(),
@@ -178,7 +178,7 @@ public record Programmes(Studio studio) {
     }
     return mode != made.parts().mode()
         ? today
-        : new Runner(
+        : new ExertionLimits(
             made.basis().map(RateBasis::reserve),
             Stream.concat(made.cap().stream(), today.cap().stream())
                 .min(Comparator.comparingInt(Cap::bpm)),
@@ -187,12 +187,12 @@ public record Programmes(Studio studio) {
             today.bounds());
   }
 
-  private Runner today(ClientHead head, Mode mode) {
-    return Runner.of(head.ground(mode), studio.settings().ways().family());
+  private ExertionLimits today(ClientHead head, Mode mode) {
+    return ExertionLimits.of(head.baseline(mode), studio.settings().ways().family());
   }
 
   /** Where that version of the prescription stands. */
-  public static Standing standing(ClientHead head, SavedPrescription saved) {
-    return Standing.of(saved.prescription(), saved.recordedAt(), head.screening());
+  public static PrescriptionValidity standing(ClientHead head, SavedPrescription saved) {
+    return PrescriptionValidity.of(saved.prescription(), saved.recordedAt(), head.screening());
   }
 }

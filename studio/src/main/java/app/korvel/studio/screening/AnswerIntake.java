@@ -56,6 +56,6 @@ public record AnswerIntake(Studio studio) {
   }
 
   private static OptionalInt restingBpm(ClientHead head) {
-    return head.ground().resting().stream().mapToInt(WorkingResting::bpm).findFirst();
+    return head.baseline().resting().stream().mapToInt(WorkingResting::bpm).findFirst();
   }
 }

@@ -4,12 +4,12 @@ import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.InvalidValueException.Fault;
 import app.korvel.core.measure.RefusedException;
-import app.korvel.core.prescription.Parts;
+import app.korvel.core.prescription.ExertionLimits;
+import app.korvel.core.prescription.Fitt;
 import app.korvel.core.prescription.PrescriptionFinding;
-import app.korvel.core.prescription.Runner;
 import app.korvel.core.screening.StopSign;
-import app.korvel.core.session.Asked;
 import app.korvel.core.session.LoggedRate;
+import app.korvel.core.session.PlannedLoad;
 import app.korvel.core.session.SessionFinding;
 import app.korvel.core.session.SessionLog;
 import app.korvel.core.zone.Level;
@@ -116,16 +116,16 @@ public record LogSessions(Studio studio) {
   SessionLog logged(Done done) {
     ClientHead head = studio.openHead(done.client);
     Optional<SavedSession> session = done.number.map(number -> planned(done.client, number));
-    Parts parts =
+    Fitt parts =
         head.prescription()
             .orElseThrow(() -> RefusedException.because(PrescriptionFinding.NO_PRESCRIPTION.of()))
             .prescription()
             .parts();
     Mode mode = done.mode.or(() -> session.map(SavedSession::mode)).orElse(parts.mode());
     Percents range = session.map(SavedSession::range).orElse(parts.range());
-    Runner runner = new Programmes(studio).runner(head, mode);
-    Asked asked =
-        new Asked(
+    ExertionLimits runner = new Programmes(studio).runner(head, mode);
+    PlannedLoad asked =
+        new PlannedLoad(
             range,
             session.map(SavedSession::minutes).orElse(parts.minutes()),
             runner.aim(range).rpe20(),

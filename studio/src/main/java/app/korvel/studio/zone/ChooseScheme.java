@@ -19,7 +19,7 @@ public record ChooseScheme(Studio studio) {
         who,
         () -> {
           studio.open(client);
-          SchemeShelf shelf = new SchemeShelf(studio);
+          SchemeCatalog shelf = new SchemeCatalog(studio);
           scheme.ifPresent(shelf::of);
           if (!scheme.equals(shelf.chosen(client))) {
             Stamp stamp = studio.stamp();

@@ -2,7 +2,7 @@ package app.korvel.studio.zone;
 
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.RefusedException;
-import app.korvel.core.prescription.Groundwork;
+import app.korvel.core.prescription.ClientBaseline;
 import app.korvel.core.zone.Anchors;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Scheme;
@@ -25,18 +25,18 @@ public record ClientAnchors(Studio studio) {
    * one counts from thresholds and there are none in this mode.
    *
    * @throws RefusedException when the one asked for counts from thresholds and there are none; when
-   *     there is no span, see {@link Groundwork#reserveOrRefuse}
+   *     there is no span, see {@link ClientBaseline#reserveOrRefuse}
    */
-  public InHand inHand(UUID client, Groundwork ground, Optional<String> asked) {
-    Scheme scheme = new SchemeShelf(studio).of(client, asked);
-    Reserve span = ground.reserveOrRefuse();
-    WorkingThresholds working = thresholds(client, ground, span);
+  public InHand inHand(UUID client, ClientBaseline baseline, Optional<String> asked) {
+    Scheme scheme = new SchemeCatalog(studio).of(client, asked);
+    Reserve span = baseline.reserveOrRefuse();
+    WorkingThresholds working = thresholds(client, baseline, span);
     Optional<Finding> missing = working.finding().filter(why -> scheme.basis().needsThresholds());
     if (missing.isPresent() && asked.isPresent()) {
       throw RefusedException.because(missing.get());
     }
     return new InHand(
-        missing.isPresent() ? SchemeShelf.usual() : scheme,
+        missing.isPresent() ? SchemeCatalog.usual() : scheme,
         Anchors.of(span, working.rates()),
         missing);
   }
@@ -46,11 +46,11 @@ public record ClientAnchors(Studio studio) {
    *
    * @param span rest and maximum in that mode
    */
-  public WorkingThresholds thresholds(UUID client, Groundwork ground, Reserve span) {
+  public WorkingThresholds thresholds(UUID client, ClientBaseline baseline, Reserve span) {
     return WorkingThresholds.of(
         studio.store().thresholds().of(client),
-        ground.maximumRecord().estimates().mode(),
-        ground.screening().medicinesChangedAt(),
+        baseline.maximumRecord().estimates().mode(),
+        baseline.screening().medicinesChangedAt(),
         span);
   }
 
@@ -58,11 +58,11 @@ public record ClientAnchors(Studio studio) {
    * All of them, for that scheme.
    *
    * @throws RefusedException when the scheme counts from thresholds and none are in use; when there
-   *     is no span, see {@link Groundwork#reserveOrRefuse}
+   *     is no span, see {@link ClientBaseline#reserveOrRefuse}
    */
-  public Anchors of(UUID client, Groundwork ground, Scheme scheme) {
-    Reserve span = ground.reserveOrRefuse();
-    WorkingThresholds working = thresholds(client, ground, span);
+  public Anchors of(UUID client, ClientBaseline baseline, Scheme scheme) {
+    Reserve span = baseline.reserveOrRefuse();
+    WorkingThresholds working = thresholds(client, baseline, span);
     if (scheme.basis().needsThresholds()) {
       working
           .finding()

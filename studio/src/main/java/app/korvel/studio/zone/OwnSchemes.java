@@ -89,7 +89,7 @@ public record OwnSchemes(Studio studio) {
   /** Two of one name could not be told apart. */
   private void checkFree(Scheme scheme) {
     boolean taken =
-        new SchemeShelf(studio)
+        new SchemeCatalog(studio)
             .all().stream()
                 .filter(other -> !other.id().equals(scheme.id()))
                 .anyMatch(other -> other.name().equalsIgnoreCase(scheme.name()));

@@ -23,7 +23,7 @@ public record RecordThresholds(Studio studio) {
     return studio.write(
         who,
         () -> {
-          Reserve span = studio.openHead(client).ground(mode).reserveOrRefuse();
+          Reserve span = studio.openHead(client).baseline(mode).reserveOrRefuse();
           MeasuredThresholds measured = entered.apply(studio.stamp(), span);
           studio.store().thresholds().add(client, measured);
           return measured;
