@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { defineAsyncComponent, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { defineAsyncComponent, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import UndoBar from './shared/UndoBar.vue'
-import { PLACES } from './shared/places'
+import { ON_A_PHONE, PLACES } from './shared/places'
 import { hearShortcuts, useShortcuts } from './shared/shortcuts'
 import { theStudio } from './shared/studio'
-import { undoLast } from './shared/undo'
+import { undoLast, undoOffer } from './shared/undo'
 
 /** Asked for seldom, and with a dialog in it. */
 const KeysHelp = defineAsyncComponent(() => import('./shared/KeysHelp.vue'))
@@ -15,12 +15,9 @@ const help = ref(false)
 const wasAsked = ref(false)
 watch(help, () => (wasAsked.value = true))
 
-const places = useTemplateRef('places')
-// On a phone the places are wider than the screen: the present one is brought into view.
-router.afterEach(async () => {
-  await nextTick()
-  places.value?.querySelector('.here')?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
-})
+/** Whether the places that a phone has no room for are shown. */
+const more = ref(false)
+router.afterEach(() => (more.value = false))
 
 async function find() {
   await router.push('/clients')
@@ -50,24 +47,33 @@ hearShortcuts()
 <template>
   <a class="skip no-print" href="#content">To the content</a>
   <RouterView v-if="route.meta.bare" />
-  <div v-else class="frame">
-    <header class="rail no-print">
+  <div v-else class="frame" :class="{ offered: undoOffer }">
+    <header class="rail no-print" :class="{ more }">
       <RouterLink to="/today" class="brand" aria-label="Korvel, today">
         <svg viewBox="0 0 34 22" width="34" height="22" aria-hidden="true">
           <path d="M1.5 20.5h31M3 20v-4m7 4v-7m7 7V10m7 10V6m7 14V2" />
         </svg>
         <span>Korvel</span>
       </RouterLink>
-      <nav ref="places" aria-label="Places">
+      <nav aria-label="Places">
         <RouterLink
           v-for="(place, at) in PLACES"
           :key="place.id"
           :to="place.to"
-          :class="{ here: route.meta.place === place.id }"
+          :class="{ here: route.meta.place === place.id, rest: at >= ON_A_PHONE }"
           :aria-current="route.meta.place === place.id ? 'page' : undefined"
           >{{ place.name }}<kbd aria-hidden="true">{{ at + 1 }}</kbd></RouterLink
         >
+        <button
+          type="button"
+          :class="{ here: PLACES.findIndex(({ id }) => id === route.meta.place) >= ON_A_PHONE }"
+          :aria-expanded="more"
+          @click="more = !more"
+        >
+          More
+        </button>
       </nav>
+      <UndoBar />
       <div class="foot">
         <p v-if="theStudio?.demo" class="demo">Demo: invented crew, gone when it stops.</p>
         <button type="button" class="keys" @click="help = true"><kbd>?</kbd> Keys</button>
@@ -77,7 +83,7 @@ hearShortcuts()
       <RouterView />
     </main>
   </div>
-  <UndoBar />
+  <UndoBar v-if="route.meta.bare" class="over" />
   <KeysHelp v-if="wasAsked" v-model="help" />
 </template>
 
@@ -136,13 +142,21 @@ nav {
   gap: 4px;
 }
 
-nav a {
+nav :is(a, button) {
+  font: inherit;
   color: var(--ink-quiet);
+  background: none;
+  border: 0;
+  cursor: pointer;
   text-decoration: none;
   font-weight: 600;
   padding: 10px 12px;
   border-radius: 6px;
   min-height: var(--touch);
+}
+
+nav button {
+  display: none;
 }
 
 nav a {
@@ -159,11 +173,11 @@ nav kbd {
   color: inherit;
 }
 
-nav a:hover {
+nav :is(a, button):hover {
   background: color-mix(in oklab, var(--line) 45%, transparent);
 }
 
-nav a.here {
+nav :is(a, button).here {
   background: var(--ink);
   color: var(--paper);
 }
@@ -208,83 +222,80 @@ main {
   outline: none;
 }
 
+/* On a tablet upright and on a phone the places are a bar under the thumb. */
 @media (max-width: 860px) {
   .frame {
     grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: auto 1fr;
   }
 
   .rail {
-    position: static;
+    position: fixed;
+    inset: auto 0 0;
     height: auto;
-    flex-direction: row;
-    align-items: center;
-    gap: 8px;
-    padding: 6px 10px;
+    z-index: 20;
+    gap: 0;
+    padding: 4px 6px max(4px, env(safe-area-inset-bottom));
     border-right: 0;
-    border-bottom: 1px solid var(--line);
+    border-top: 1px solid var(--line);
   }
 
-  .brand {
-    font-size: 1.1rem;
-    padding: 4px;
-  }
-
-  .brand svg {
-    width: 26px;
-  }
-
-  /* The end fades where there is more. */
-  nav {
-    display: flex;
-    margin-left: auto;
-    min-width: 0;
-    overflow-x: auto;
-    scrollbar-width: none;
-    padding-right: 20px;
-    scroll-padding-right: 24px;
-    mask-image: linear-gradient(90deg, black calc(100% - 24px), transparent);
-  }
-
-  .foot,
-  nav kbd {
+  .brand,
+  .foot {
     display: none;
+  }
+
+  nav {
+    grid-auto-flow: column;
+    grid-auto-columns: 1fr;
+    gap: 2px;
+  }
+
+  nav :is(a, button) {
+    justify-content: center;
+    padding: 8px 4px;
+    font-size: 0.9rem;
   }
 
   main {
-    padding: 14px 14px 40px;
+    padding: 14px 14px 96px;
+  }
+
+  /* Whatever lies at the end of a page can be brought above both bars. */
+  .offered main {
+    padding-bottom: 168px;
   }
 }
 
-@media (max-width: 760px) {
+@media (max-width: 640px) {
   nav {
-    gap: 0;
+    grid-auto-flow: row;
+    grid-template-columns: repeat(5, minmax(0, 1fr));
   }
 
-  nav a {
-    padding: 8px 7px;
-    font-size: 0.9rem;
+  nav button {
+    display: block;
+    order: 1;
   }
-}
 
-@media (max-width: 460px) {
-  .brand span {
+  .rail:not(.more) nav .rest {
     display: none;
   }
 
-  .rail {
-    gap: 2px;
-    padding: 6px;
+  .more nav .rest {
+    background: var(--sheet);
+    grid-column: span 5;
+    order: -1;
+    justify-content: flex-start;
+    padding-left: 16px;
   }
 
-  .brand {
-    padding: 4px 2px;
+  .more .foot {
+    display: block;
+    margin-top: 4px;
   }
 
-  nav a {
-    padding: 8px 4.5px;
-    font-size: 0.8rem;
-    letter-spacing: -0.02em;
+  .keys {
+    display: none;
   }
 }
 

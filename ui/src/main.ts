@@ -16,9 +16,11 @@ forgetDraftsUnlessReloaded()
 keepUndoToPages(router)
 keepFocus(router)
 followToday()
-void loadStudio()
 
-createApp(App)
-  .use(router)
-  .use(PrimeVue, { theme: { preset, options: { darkModeSelector: 'none', cssLayer: false } } })
-  .mount('#app')
+// Every page reads in the studio's units from its first moment on.
+void loadStudio().then(() =>
+  createApp(App)
+    .use(router)
+    .use(PrimeVue, { theme: { preset, options: { darkModeSelector: 'none', cssLayer: false } } })
+    .mount('#app'),
+)

@@ -181,6 +181,11 @@ export const router = createRouter({
       props: true,
       meta: { title: 'A session outline', place: 'studio' },
     },
+    {
+      path: '/clients/list',
+      component: () => import('./clients/PeopleListPage.vue'),
+      meta: { title: 'Add several clients', place: 'clients' },
+    },
     { path: '/calculators', redirect: '/calculators/pulse' },
     // Bookmarks from before the calculators had their name.
     { path: '/desk/:rest(.*)*', redirect: (to) => to.fullPath.replace(/^\/desk/, '/calculators') },

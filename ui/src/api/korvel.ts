@@ -4,6 +4,9 @@ import type { components } from './schema'
 type Schemas = components['schemas']
 
 export type Studio = Schemas['StudioView']
+export type Regional = Studio['regional']
+export type DateOrder = NonNullable<Schemas['ListRequest']['dateOrder']>
+export type ListedPerson = Schemas['ListedPerson']
 export type ClientRow = Schemas['ClientRow']
 export type ClientView = Schemas['ClientView']
 export type ClientOverview = Schemas['ClientOverview']
@@ -134,6 +137,14 @@ export const overview = (id: string) => get<ClientOverview>(client(id))
 export const addClient = (details: Typed<ClientDetails>) => post<ClientView>('/clients', details)
 export const changeClient = (id: string, version: number, details: Typed<ClientDetails>) =>
   put<ClientView>(client(id), { version, details })
+export const eraseClient = (id: string, version: number, name: string) =>
+  post<void>(`${client(id)}/erasure`, { version, name })
+/** What a pasted list comes to; nobody is added. */
+export const readPeople = (text: string, dateOrder: DateOrder | null) =>
+  ask<Schemas['ReadList']>('/clients/list/read', { text, dateOrder })
+/** All of them, or nobody. */
+export const addPeople = (clients: Typed<ClientDetails>[]) =>
+  post<Schemas['AddedList']>('/clients/list', { clients })
 export const archiveClient = (id: string, version: number, archived: boolean) =>
   put<ClientView>(`${client(id)}/archived`, { version, archived })
 
@@ -230,6 +241,9 @@ export const tryScheme = (written: Typed<Schemas['SchemeRequest']>, clients: str
   ask<SchemeTrial>('/schemes/trial', { scheme: written, clients })
 export const chooseWays = (version: number, scheme: string, rpeFamily: RpeFamily) =>
   put<Schemas['DisplaySettingsView']>('/studio/ways', { version, scheme, rpeFamily })
+
+export const chooseRegional = (version: number, regional: Regional) =>
+  put<Schemas['RegionalSettingsAnswer']>('/studio/regional', { version, regional })
 
 /** Where to start; without a goal, for the one named at intake. */
 export const start = (id: string, goal: string | null, approach: string | null, mode: Mode) =>

@@ -112,7 +112,7 @@ defineProps<{
 }
 
 .general {
-  color: var(--wine);
+  color: var(--fault);
   font-weight: 600;
 }
 

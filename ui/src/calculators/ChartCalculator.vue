@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { reachText } from '../shared/units'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed } from 'vue'
@@ -261,7 +262,7 @@ const table = () => {
     >
       <template v-if="answer">
         Figures {{ answer.figureMillimetres.toFixed(1) }} mm high: read with ease from
-        <b>{{ answer.readFromMetres }} m</b>, by sharp eyes from twice as far.
+        <b>{{ reachText(answer.readFromMetres) }}</b>, by sharp eyes from twice as far.
         {{ answer.pages > 1 ? `${answer.pages} pages: fewer ages or ranges make it larger.` : '' }}
         <CsvLink name="class chart" :rows="table" />
       </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { clock } from '../shared/units'
 import Button from 'primevue/button'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -7,9 +8,10 @@ import Choices from '../shared/Choices.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import SelectField from '../shared/SelectField.vue'
 import { useAnswer } from '../shared/answer'
+import { useNarrow } from '../shared/narrow'
 import { theStudio } from '../shared/studio'
 import { undone } from '../shared/undo'
-import { clock, daysLater, MODES, month, SESSION_STATES, weekday } from '../shared/words'
+import { daysLater, MODES, month, SESSION_STATES, weekday } from '../shared/words'
 import CalendarLinks from './CalendarLinks.vue'
 import SessionCard from './SessionCard.vue'
 import { daysOf, turned, type View } from './days'
@@ -59,6 +61,10 @@ const fetchShown = async () => {
   if (!people.data.value) void people.load()
 }
 watch([shown, client, undone], fetchShown, { immediate: true })
+const opened = watch(data, async () => {
+  opened()
+  if (!asked('day')) await showToday()
+})
 
 const byDay = computed(() => {
   const all = new Map<string, CalendarSession[]>()
@@ -85,7 +91,7 @@ const busyWords = (date: string) =>
       const begin = from.slice(0, 10) < date ? '00:00' : from.slice(11, 16)
       const end = to.slice(0, 10) > date ? '24:00' : to.slice(11, 16)
       const whose = people.data.value?.clients.find(({ id }) => id === clientId)?.name ?? 'studio'
-      return `${begin === '00:00' && end === '24:00' ? 'all day' : `${begin}–${end}`}, ${whose}`
+      return `${begin === '00:00' && end === '24:00' ? 'all day' : `${clock(begin)}–${clock(end)}`}, ${whose}`
     })
     .join('; ')
 const spoken = (date: string) => {
@@ -142,6 +148,7 @@ const inMonth = (date: string) =>
   view.value !== 'month' || date.slice(0, 7) === day.value.slice(0, 7)
 
 const grid = ref<HTMLElement | null>(null)
+const narrow = useNarrow()
 async function focusDay(to: string) {
   if (!shown.value.includes(to)) {
     go({ day: to })
@@ -149,6 +156,19 @@ async function focusDay(to: string) {
   }
   await nextTick()
   grid.value?.querySelector<HTMLElement>(`[data-date="${to}"] .date`)?.focus()
+}
+/** Brings today into view: at once where the calendar is opened on it, and whenever it is asked for. */
+async function showToday() {
+  await nextTick()
+  grid.value
+    ?.querySelector('li.today')
+    ?.scrollIntoView({ block: narrow.value ? 'start' : 'nearest' })
+}
+async function toToday() {
+  go({ day: today.value })
+  await nextTick()
+  await fetchShown()
+  await showToday()
 }
 function onDayKey(event: KeyboardEvent, date: string) {
   const by = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -7, ArrowDown: 7 }[event.key]
@@ -168,7 +188,7 @@ useShortcuts({
     m: () => go({ view: 'month' }),
     w: () => go({ view: 'week' }),
     d: () => go({ view: 'day' }),
-    t: () => go({ day: today.value }),
+    t: toToday,
     PageUp: () => go({ day: turned(view.value, day.value, -1) }),
     PageDown: () => go({ day: turned(view.value, day.value, 1) }),
   },
@@ -201,7 +221,7 @@ const done = computed(() => inView.value.reduce((sum, each) => sum + each.done, 
           :aria-label="`The ${view} after`"
           @click="go({ day: turned(view, day, 1) })"
         />
-        <Button v-if="!shown.includes(today)" label="Today" text @click="go({ day: today })" />
+        <Button label="Today" text @click="toToday" />
       </div>
       <RouterLink to="/log"><kbd aria-hidden="true">l</kbd> Log</RouterLink>
     </header>
@@ -489,8 +509,11 @@ header kbd {
 
 .session.open .mark,
 .session.rests .mark {
-  color: var(--wine);
   font-weight: 800;
+}
+
+.session.rests .mark {
+  color: var(--wine);
 }
 
 .session.skipped {
@@ -536,6 +559,19 @@ header kbd {
 }
 
 @media (max-width: 760px) {
+  /* The days are a long list here: what turns them stays at hand. */
+  header {
+    position: sticky;
+    top: 0;
+    z-index: 3;
+    background: var(--paper);
+    padding: 4px 0;
+  }
+
+  .grid > li {
+    scroll-margin-top: 104px;
+  }
+
   .grid.month,
   .grid.week {
     grid-template-columns: minmax(0, 1fr);

@@ -1,14 +1,18 @@
 <script setup lang="ts">
+import { clock, timeOfDay } from '../shared/units'
 import Button from 'primevue/button'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import {
   changeSession,
   programmeSheet,
+  sessionLogs,
   takeBackProgramme,
   type CalendarSession,
 } from '../api/korvel'
 import TextField from '../shared/TextField.vue'
-import { clock, figureSpan, MODES, SESSION_STATES, weekday } from '../shared/words'
+import LoggedSession from '../session/LoggedSession.vue'
+import { useAnswer } from '../shared/answer'
+import { figureSpan, MODES, SESSION_STATES, weekday } from '../shared/words'
 import { useSave } from '../shared/save'
 
 /** A session of the calendar: what it is, and put on another day or hour. */
@@ -16,10 +20,19 @@ const props = defineProps<{ session: CalendarSession; today: string }>()
 const emit = defineEmits<{ changed: []; close: [] }>()
 
 const date = ref(props.session.date)
-const time = ref(clock(props.session.time))
+const time = ref(timeOfDay(props.session.time))
 const same = computed(
-  () => date.value === props.session.date && time.value === clock(props.session.time),
+  () => date.value === props.session.date && time.value === timeOfDay(props.session.time),
 )
+/** What was logged, to be corrected here; asked for where there is a log. */
+const logs = useAnswer(sessionLogs)
+watch(
+  () => props.session.log,
+  (log) => log && logs.load(props.session.clientId),
+  { immediate: true },
+)
+const logged = computed(() => logs.data.value?.logs.find(({ id }) => id === props.session.log))
+
 const movable = computed(
   () =>
     props.session.number !== null && ['planned', 'open', 'skipped'].includes(props.session.state),
@@ -64,7 +77,18 @@ const {
       </h2>
       <Button label="Close" text size="small" @click="emit('close')" />
     </div>
-    <p>
+    <LoggedSession
+      v-if="logged"
+      :log="logged"
+      :signs="logs.data.value!.warnings"
+      @changed="emit('changed')"
+    >
+      <p>
+        <span aria-hidden="true">{{ SESSION_STATES[session.state].mark }}</span>
+        {{ SESSION_STATES[session.state].name }}: {{ session.words }}
+      </p>
+    </LoggedSession>
+    <p v-else>
       <span aria-hidden="true">{{ SESSION_STATES[session.state].mark }}</span>
       {{ SESSION_STATES[session.state].name }}:
       <template v-if="session.words">{{ session.words }}</template>

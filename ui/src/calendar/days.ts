@@ -1,11 +1,12 @@
-import { daysLater, monday } from '../shared/words'
+import { weekOf } from '../shared/units'
+import { daysLater } from '../shared/words'
 
 export type View = 'month' | 'week' | 'day'
 
 /** The days a view shows, of the month, week or day that one lies in. */
 export function daysOf(view: View, day: string): string[] {
   if (view === 'day') return [day]
-  const first = monday(view === 'month' ? `${day.slice(0, 7)}-01` : day)
+  const first = weekOf(view === 'month' ? `${day.slice(0, 7)}-01` : day)
   const count = view === 'week' ? 7 : 7 * weeksOfMonth(day, first)
   return Array.from({ length: count }, (_, n) => daysLater(first, n))
 }

@@ -16,6 +16,8 @@ import CountClock from '../pulse/CountClock.vue'
 import ChoiceField from '../shared/ChoiceField.vue'
 import Findings from '../shared/Findings.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
+import WeightField from '../shared/WeightField.vue'
+import { regional, weightText } from '../shared/units'
 import TextField from '../shared/TextField.vue'
 import TickField from '../shared/TickField.vue'
 import TickList from '../shared/TickList.vue'
@@ -66,7 +68,7 @@ const blank = () => ({
   systolic: '',
   diastolic: '',
   glucose: '',
-  glucoseUnit: sheet.data.value?.glucoseInMmol === false ? 'mg-dl' : 'mmol-l',
+  glucoseUnit: regional.value.glucose,
   ketones: null as CheckInFound['ketones'] | null,
   weightKg: '',
   symptoms: [] as SymptomWord[],
@@ -269,7 +271,7 @@ useShortcuts({
             >, usual <span class="num">{{ today.usualBpm }}</span></template
           ><template v-if="today.pressure">, {{ today.pressure }} mmHg</template
           ><template v-if="today.glucose">, glucose {{ today.glucose }}</template
-          ><template v-if="today.weightKg !== null">, {{ today.weightKg }} kg</template>
+          ><template v-if="today.weightKg !== null">, {{ weightText(today.weightKg) }}</template>
         </p>
         <p v-if="today.reason">
           Your decision: “{{ today.reason }}”. By rule:
@@ -344,7 +346,7 @@ useShortcuts({
           />
           <TextField
             v-model="entry.diastolic"
-            label="lower"
+            label="Diastolic"
             name="diastolic"
             number
             hint="mmHg"
@@ -368,13 +370,11 @@ useShortcuts({
             :options="KETONES"
           />
         </template>
-        <TextField
+        <WeightField
           v-if="asks('weight')"
           v-model="entry.weightKg"
           label="Weight"
           name="weightKg"
-          number
-          hint="kg"
           :message="messages.weightKg"
         />
       </div>

@@ -125,7 +125,7 @@ useShortcuts({
 }
 
 .general {
-  color: var(--wine);
+  color: var(--fault);
   font-weight: 600;
 }
 

@@ -8,7 +8,7 @@ import { undone, undoOffer } from '../shared/undo'
 import CsvLink from '../shared/CsvLink.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import { useAnswer } from '../shared/answer'
-import { STEPS } from '../shared/words'
+import { nextWords } from '../shared/words'
 import { onSpanAxis, SPAN_AXIS } from './spanAxis'
 import SpanBar from './SpanBar.vue'
 import { useShortcuts } from '../shared/shortcuts'
@@ -57,18 +57,10 @@ function inRows(event: KeyboardEvent) {
   else all[at + by]?.focus()
 }
 
-/** Whoever has no pulse yet is opened at the screening while it is unfinished, else at the bench. */
-function opens(client: ClientRow) {
-  const unasked = client.steps[0]?.state === 'due' && !archived.value
-  const step = client.restingBpm !== null ? '' : unasked ? '/screening' : '/pulse'
-  return `/clients/${client.id}${step}`
-}
-
-/** The first step that waits for somebody; one that is blocked waits for the one before it. */
-function next(client: ClientRow) {
-  return client.steps.find(
-    (step) => step.state === 'due' || (step.state === 'blocked' && step.step === 'screening'),
-  )
+/** Whoever has no pulse yet is opened at what is next. */
+function opens({ id, restingBpm, next }: ClientRow) {
+  const begun = restingBpm !== null || archived.value || !next
+  return `/clients/${id}${begun ? '' : `/${next.step}`}`
 }
 
 const table = () => [
@@ -79,7 +71,7 @@ const table = () => [
     client.note,
     client.restingBpm,
     client.ratesUsed ? client.maximumBpm : null,
-    next(client) ? `${STEPS[next(client)!.step]}: ${next(client)!.detail}` : 'All in place',
+    client.next ? nextWords(client.next) : 'All in place',
     client.watch.map((each) => each.words).join('; '),
   ]),
 ]
@@ -107,6 +99,7 @@ useShortcuts({
       />
       <RouterLink to="/compare" class="compare">Compare</RouterLink>
       <RouterLink to="/cards" class="compare">Cards</RouterLink>
+      <RouterLink to="/clients/list" class="compare">Add several</RouterLink>
       <Button label="Add client" @click="router.push('/clients/new')" />
     </header>
 
@@ -120,6 +113,7 @@ useShortcuts({
       </p>
       <div class="ways">
         <Button label="Add the first client" @click="router.push('/clients/new')" />
+        <RouterLink to="/clients/list">Add several from a list</RouterLink>
         <RouterLink to="/calculators/target">Try the calculators</RouterLink>
       </div>
     </section>
@@ -153,9 +147,13 @@ useShortcuts({
             :maximum="client.ratesUsed ? client.maximumBpm : null"
           />
           <div class="next">
-            <span v-if="next(client)" class="state" :class="next(client)!.state">
-              {{ STEPS[next(client)!.step] }}: {{ next(client)!.detail }}
-            </span>
+            <RouterLink
+              v-if="client.next"
+              :to="`/clients/${client.id}/${client.next.step}`"
+              class="state"
+              :class="client.next.state"
+              >{{ nextWords(client.next) }}</RouterLink
+            >
             <span v-else class="state done">All in place</span>
             <span v-if="client.watch[0]" class="watch" :title="client.watch[0].because">{{
               client.watch[0].words

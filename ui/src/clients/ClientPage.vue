@@ -7,7 +7,7 @@ import ProblemNote from '../shared/ProblemNote.vue'
 import { useAnswer } from '../shared/answer'
 import { useTitle } from '../shared/title'
 import { undone } from '../shared/undo'
-import { OUTCOMES, STEPS } from '../shared/words'
+import { OUTCOMES, nextWords, STEPS } from '../shared/words'
 import { CLIENT } from './useClient'
 import { useSteps } from '../shared/shortcuts'
 import { useSave } from '../shared/save'
@@ -43,8 +43,8 @@ const { save: bringBack, general: fault } = useSave(
   { saved: again, wrong: again },
 )
 
-const MARKS = { done: '✓', due: '○', blocked: '■' }
-const MEANS = { done: 'done', due: 'due', blocked: 'blocked' }
+const MARKS = { done: '✓', due: '○', later: '·', blocked: '■' }
+const MEANS = { done: 'done', due: 'due', later: 'not yet', blocked: 'blocked' }
 
 useSteps()
 </script>
@@ -61,6 +61,12 @@ useSteps()
         </p>
       </div>
       <div class="ways no-print">
+        <RouterLink
+          v-if="data.next && !data.client.archived && data.next.step !== route.meta.step"
+          :to="`/clients/${id}/${data.next.step}`"
+          class="next"
+          ><b>Next:</b> {{ nextWords(data.next) }}</RouterLink
+        >
         <RouterLink :to="`/clients/${id}/details`">Details</RouterLink>
         <RouterLink
           v-if="!data.client.archived"
@@ -227,6 +233,11 @@ header {
 
 .due .mark {
   color: var(--teal-deep);
+}
+
+.later .mark,
+.later .detail {
+  color: var(--ink-quiet);
 }
 
 .blocked .mark,

@@ -2,12 +2,21 @@
 import Button from 'primevue/button'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { archiveClient, changeClient, type ClientDetails, type Typed } from '../api/korvel'
+import {
+  archiveClient,
+  changeClient,
+  eraseClient,
+  type ClientDetails,
+  type Typed,
+} from '../api/korvel'
 import ClientForm from './ClientForm.vue'
 import { useClient } from './useClient'
+import TextField from '../shared/TextField.vue'
+import { useFieldMessages } from '../shared/fields'
 import { useSave } from '../shared/save'
+import { say } from '../shared/undo'
 
-/** Name, note, birth date and sex; and putting the client away. */
+/** Name, note, birth date and sex; archiving the client, and erasing them. */
 const { id, overview, refresh } = useClient()
 const router = useRouter()
 const saved = ref(false)
@@ -39,6 +48,21 @@ const { save: archive, general: fault } = useSave(
     wrong: refresh,
   },
 )
+
+const written = ref('')
+const eraseForm = useFieldMessages()
+const { save: erase, saving: erasing } = useSave(
+  () => eraseClient(id.value, overview.value!.client.version, written.value),
+  {
+    form: eraseForm,
+    async saved() {
+      const { name } = overview.value!.client
+      await router.push('/clients')
+      say(`${name} and everything recorded of them is erased.`)
+    },
+    wrong: refresh,
+  },
+)
 </script>
 
 <template>
@@ -56,12 +80,40 @@ const { save: archive, general: fault } = useSave(
       </ClientForm>
     </section>
     <section v-if="!overview.client.archived" class="sheet stack away">
-      <h2>Put away</h2>
+      <h2>Archive</h2>
       <p class="quiet">Archived clients leave the list; restore them at any time.</p>
       <div>
         <Button label="Archive this client" outlined severity="secondary" @click="archive" />
       </div>
       <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
+    </section>
+    <section class="sheet stack erase">
+      <h2>Erase for good</h2>
+      <p class="quiet">
+        Everything recorded of this client is deleted and cannot be brought back. Archiving is the
+        usual way. Copies of the data folder made before keep what they hold.
+      </p>
+      <form class="stack" novalidate @submit.prevent="erase">
+        <TextField
+          v-model="written"
+          :label="`Write “${overview.client.name}” to confirm`"
+          name="erase"
+          :message="eraseForm.messages.value.name"
+        />
+        <div>
+          <Button
+            type="submit"
+            label="Erase this client"
+            outlined
+            severity="secondary"
+            :disabled="!written.trim()"
+            :loading="erasing"
+          />
+        </div>
+        <p v-if="eraseForm.general.value" class="fault" role="alert">
+          {{ eraseForm.general.value }}
+        </p>
+      </form>
     </section>
   </div>
 </template>

@@ -133,7 +133,6 @@ label.on {
 }
 
 input {
-  accent-color: var(--teal);
   width: 18px;
   height: 18px;
   flex: none;

@@ -293,7 +293,7 @@ useShortcuts({
 }
 
 .why {
-  color: var(--wine);
+  color: var(--fault);
   margin-left: 10px;
 }
 

@@ -337,8 +337,10 @@ const table = () => [
         <h2>How it goes</h2>
         <p>{{ test.summary }}</p>
         <p class="quiet">
-          Read the rate in the bout or at its end, by a strap where there is one. Keys:
-          <kbd>b</kbd> begins a bout, <kbd>r</kbd> goes to the reading, <kbd>s</kbd> stops.
+          Read the rate in the bout or at its end, by a strap where there is one.
+          <span class="for-keys"
+            ><kbd>b</kbd> begins a bout, <kbd>r</kbd> goes to the reading, <kbd>s</kbd> stops.</span
+          >
         </p>
       </section>
     </div>

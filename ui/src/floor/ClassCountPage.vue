@@ -256,7 +256,9 @@ useShortcuts({
       <section v-else class="sheet" aria-labelledby="numbers-title">
         <div class="top">
           <h2 id="numbers-title">Beats in {{ room.data.value.windowSeconds }} s</h2>
-          <p class="quiet small">Number, Enter, next. <kbd>↑</kbd> to mend one.</p>
+          <p class="quiet small">
+            <span class="for-keys">Number, Enter, next. <kbd>↑</kbd> to correct one.</span>
+          </p>
           <button v-if="counted" type="button" class="link" @click="toResult">To the list</button>
         </div>
         <ol class="people" :class="{ two: people.length > 8 }" :style="{ '--rows': half }">
@@ -398,7 +400,7 @@ label .quiet {
 }
 
 .message {
-  color: var(--wine);
+  color: var(--fault);
   font-size: 0.82rem;
 }
 
@@ -415,7 +417,7 @@ input {
 }
 
 .fault input {
-  border: 2px solid var(--wine);
+  border: 2px solid var(--fault);
 }
 
 output {
@@ -440,11 +442,11 @@ output {
 
 .not-today .mark,
 .ease-next .mark {
-  color: var(--wine);
+  color: var(--fault);
 }
 
 .problem {
-  color: var(--wine);
+  color: var(--fault);
   font-weight: 600;
 }
 

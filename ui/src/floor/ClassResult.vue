@@ -250,7 +250,7 @@ kbd {
 
 .talk li.not-today,
 .talk li.ease-next {
-  border-color: var(--wine);
+  border-color: var(--fault);
   background: var(--wine-wash);
 }
 
@@ -302,7 +302,7 @@ kbd {
 }
 
 .message {
-  color: var(--wine);
+  color: var(--fault);
   font-weight: 600;
   font-size: 0.88rem;
 }
@@ -330,7 +330,6 @@ kbd {
 .fine input {
   width: 22px;
   height: 22px;
-  accent-color: var(--teal);
 }
 
 .fine .name {

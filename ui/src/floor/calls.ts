@@ -5,7 +5,7 @@ export const CALL_MARKS: Record<string, string> = {
   'light-only': '▼',
   'as-usual': '●',
   'no-usual-value': '○',
-  'screen-first': '■',
+  'screen-first': '○',
   'ease-next': '▼',
   again: '↻',
   unknown: '?',

@@ -99,7 +99,7 @@ li:first-child {
 }
 
 .stale .state {
-  color: var(--wine);
+  color: var(--fault);
 }
 
 .not-reached .bpm b,

@@ -277,7 +277,7 @@ li {
 }
 
 .step.broken {
-  border-top: 5px solid var(--wine);
+  border-top: 5px solid var(--fault);
 }
 
 .bpm {

@@ -365,7 +365,7 @@ useShortcuts({
   width: 170px;
   height: 170px;
   border-radius: 50%;
-  background: var(--wine);
+  background: var(--band-4);
   transform: scale(0.62);
   opacity: 0.25;
 }

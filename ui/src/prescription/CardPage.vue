@@ -95,7 +95,7 @@ header {
 
 .suspended,
 .refused {
-  border-left: 4px solid var(--wine);
+  border-left: 4px solid var(--fault);
 }
 
 .refused {

@@ -19,7 +19,7 @@ const choices = computed(() => [
   { value: ANY, name: 'Any of this mode' },
   ...ofMode.value.map((each) => ({
     value: each.exercise as string,
-    name: each.notFor ? `${each.name} ■ not allowed` : each.name,
+    name: each.notFor ? `${each.name}, not allowed` : each.name,
   })),
 ])
 const picked = computed({
@@ -59,7 +59,7 @@ function changeMode(to: Mode) {
       >
       <template v-else><span class="quiet">No usual MET range is on record for it.</span></template>
     </p>
-    <p v-if="chosen.notFor && !messages.exercise" class="fault">■ It {{ chosen.notFor }}.</p>
+    <p v-if="chosen.notFor && !messages.exercise" class="fault">It {{ chosen.notFor }}.</p>
     <p v-else-if="chosen.mindFor" class="mind">▲ Mind {{ chosen.mindFor }}.</p>
   </div>
   <PrincipleNote of="specificity" />

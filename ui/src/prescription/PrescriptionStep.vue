@@ -545,7 +545,6 @@ legend {
 }
 
 .cards input {
-  accent-color: var(--teal);
   width: 18px;
   height: 18px;
   outline: none;
@@ -635,7 +634,7 @@ legend {
 
 .fault,
 .general {
-  color: var(--wine);
+  color: var(--fault);
   font-weight: 600;
 }
 

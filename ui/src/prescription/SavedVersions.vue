@@ -102,7 +102,6 @@ const pair = computed(() => {
 }
 
 input {
-  accent-color: var(--teal);
   width: 20px;
   height: 20px;
   flex: none;

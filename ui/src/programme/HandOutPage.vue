@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { regional } from '../shared/units'
 import { computed, ref } from 'vue'
 import { overview } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
@@ -14,7 +15,7 @@ const props = defineProps<{ id: string }>()
 const whose = useAnswer(overview)
 void whose.load(props.id)
 useTitle(() => whose.data.value?.client.name)
-const paper = ref<'a4' | 'letter'>('a4')
+const paper = ref(regional.value.paper)
 const request = computed(() => ({ clientId: props.id, paper: paper.value }))
 const { page, behind, making, refused, general, messages, pdf } = useSheet(
   'hand-out',

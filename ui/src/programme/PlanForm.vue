@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fromWeekStart, timeOfDay } from '../shared/units'
 import { computed, reactive, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import type { Plan } from '../api/korvel'
@@ -8,7 +9,7 @@ import PrincipleNote from '../shared/PrincipleNote.vue'
 import TextField from '../shared/TextField.vue'
 import { useDraft } from '../shared/draft'
 import { typed } from '../shared/fields'
-import { clock, daysLater, figureSpan, options } from '../shared/words'
+import { daysLater, figureSpan, options } from '../shared/words'
 
 /** When, on which days, and what the weeks grow towards. */
 const props = defineProps<{ proposal: Plan; messages: Record<string, string> }>()
@@ -36,7 +37,7 @@ watch(
       goalMinutes: String(plan.goalMinutes),
       goalDays: String(plan.goalDays),
       lightWeeks: String(plan.lightWeeks),
-      time: clock(plan.time),
+      time: timeOfDay(plan.time),
     }),
   { immediate: true },
 )
@@ -144,7 +145,7 @@ const first = computed(() => props.proposal)
     <ChoiceField
       v-model="form.weekdays"
       label="Available days"
-      :options="options(DAYS)"
+      :options="fromWeekStart(options(DAYS))"
       multiple
       hint="Sessions are laid on those that lie furthest apart."
       :message="messages.weekdays"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { timeOfDay } from '../shared/units'
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
 import type { Mode, NamedOutline, PlannedSession, Programme, SessionChange } from '../api/korvel'
@@ -8,7 +9,7 @@ import Findings from '../shared/Findings.vue'
 import PrincipleNote from '../shared/PrincipleNote.vue'
 import SelectField from '../shared/SelectField.vue'
 import TextField from '../shared/TextField.vue'
-import { clock, minutes, MODES, options, weekday } from '../shared/words'
+import { minutes, MODES, options, weekday } from '../shared/words'
 
 /** One session: what is done in it, and what can be changed. */
 const props = defineProps<{
@@ -40,12 +41,12 @@ watch(
   () => props.session,
   (session) => {
     date.value = session.date
-    time.value = clock(session.time)
+    time.value = timeOfDay(session.time)
   },
   { immediate: true },
 )
 const same = computed(
-  () => date.value === props.session.date && time.value === clock(props.session.time),
+  () => date.value === props.session.date && time.value === timeOfDay(props.session.time),
 )
 const USUAL = 'usual'
 const outlineChoices = computed(() => [

@@ -10,7 +10,6 @@ import {
   saveProgramme,
   sessionLogs,
   takeBackProgramme,
-  undoRecord,
   withdraw,
   type PlanRequest,
   type Programme,
@@ -20,6 +19,7 @@ import {
 } from '../api/korvel'
 import { useClient } from '../clients/useClient'
 import { DAYS } from '../screening/intake'
+import LoggedSession from '../session/LoggedSession.vue'
 import LogForm from '../session/LogForm.vue'
 import WeekStep from '../session/WeekStep.vue'
 import Findings from '../shared/Findings.vue'
@@ -36,7 +36,6 @@ import WeekBoard from './WeekBoard.vue'
 import WeeksPicture from './WeeksPicture.vue'
 import { useShortcuts } from '../shared/shortcuts'
 import { useSave } from '../shared/save'
-import { useRecords } from '../shared/records'
 import ConflictNote from '../shared/ConflictNote.vue'
 
 /** Weeks of training: laid out by the rules, then changed session by session while they look on. */
@@ -224,8 +223,8 @@ const logOf = (number: number | null) =>
   logs.data.value?.logs.find((log) => log.number === number && number !== null)
 const logged = computed(() => (inHand.value ? logOf(inHand.value.number) : undefined))
 const signs = computed(() => logs.data.value?.warnings ?? [])
-/** A form is open: for the session in hand, to put its log right, or for one not planned. */
-const logging = ref<'hand' | 'right' | 'besides' | null>(null)
+/** A form is open: for the session in hand, or for one that was not planned. */
+const logging = ref<'hand' | 'besides' | null>(null)
 watch([session, week], () => (logging.value = null))
 const handOf = computed(() => ({
   clientId: id.value,
@@ -243,22 +242,15 @@ const besides = computed(() => ({
 const unplanned = computed(
   () => logs.data.value?.logs.filter(({ number }) => number === null) ?? [],
 )
-async function afterLog(log: SessionLog, before?: SessionLog) {
-  const whose = id.value
+async function afterLog(log: SessionLog) {
   offerUndo(
     `${weekday(log.on)}: ${log.words}.`,
-    async () =>
-      void (await (before
-        ? undoRecord(whose, 'session-logs', log.id)
-        : withdraw(whose, 'session-logs', log.id))),
+    async () => void (await withdraw(log.clientId, 'session-logs', log.id)),
   )
   logging.value = null
   await readAnew()
 }
 const readAnew = () => Promise.all([load(id.value), logs.load(id.value), refresh()])
-const records = useRecords('session-logs', () => id.value, readAnew, form.show)
-const takeBack = (log: SessionLog) =>
-  records.takeBack(`The log of ${weekday(log.on)} is deleted.`, log.id)
 async function decided(after: Programme, words: string) {
   const before = saved.value!.version!
   const whose = id.value
@@ -437,26 +429,25 @@ useShortcuts({
           />
           <Findings :findings="fault" />
           <p v-if="general" class="fault" role="alert">{{ general }}</p>
-          <div v-if="inHand && !inHand.skipped" class="logged">
-            <template v-if="logged && logging !== 'right'">
-              <p>
-                <b>{{ logged.done ? '✓ Done' : '– Not done' }}</b>, {{ weekday(logged.on) }}:
-                {{ logged.words }}<template v-if="logged.note">; {{ logged.note }}</template>
-              </p>
-              <Button label="Edit" size="small" outlined @click="logging = 'right'" />
-              <Button label="Delete" size="small" text @click="takeBack(logged)" />
-            </template>
-            <Button
-              v-else-if="!logged && !logging && inHand.date <= today"
-              label="Log this session"
-              @click="logging = 'hand'"
-            />
+          <LoggedSession
+            v-if="logged && !inHand?.skipped"
+            :key="logged.id"
+            :log="logged"
+            :signs="signs"
+            @changed="readAnew"
+          >
+            <p>
+              <b>{{ logged.done ? '✓ Done' : '– Not done' }}</b>, {{ weekday(logged.on) }}:
+              {{ logged.words }}<template v-if="logged.note">; {{ logged.note }}</template>
+            </p>
+          </LoggedSession>
+          <div v-else-if="inHand && !inHand.skipped && !logging && inHand.date <= today">
+            <Button label="Log this session" @click="logging = 'hand'" />
           </div>
           <LogForm
-            v-if="inHand && logging === (logged ? 'right' : 'hand')"
-            :key="logged?.id ?? inHand.number"
+            v-if="inHand && !logged && logging === 'hand'"
+            :key="inHand.number"
             :of="handOf"
-            :instead="logged"
             :signs="signs"
             @kept="afterLog"
             @close="logging = null"
@@ -498,9 +489,10 @@ useShortcuts({
       />
       <ul v-if="unplanned.length" class="besides">
         <li v-for="log in unplanned" :key="log.id">
-          <span class="quiet">{{ weekday(log.on) }}</span>
-          <span>{{ MODES[log.mode] }}, {{ log.words }}</span>
-          <button type="button" class="link small" @click="takeBack(log)">Delete</button>
+          <LoggedSession :log="log" :signs="signs" @changed="readAnew">
+            <span class="quiet">{{ weekday(log.on) }}</span>
+            <span>{{ MODES[log.mode] }}, {{ log.words }}</span>
+          </LoggedSession>
         </li>
       </ul>
       <p v-else-if="logging !== 'besides'" class="quiet small">
@@ -526,13 +518,6 @@ useShortcuts({
   flex-wrap: wrap;
   gap: 8px 12px;
   align-items: center;
-}
-
-.besides li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 16px;
-  align-items: baseline;
 }
 
 .decision summary {

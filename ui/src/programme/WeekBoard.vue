@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { clock } from '../shared/units'
 import { computed, nextTick, ref } from 'vue'
 import type { PlannedSession, Programme, SessionLog } from '../api/korvel'
-import { clock, daysLater, MODES, minutes, weekday } from '../shared/words'
+import { daysLater, MODES, minutes, weekday } from '../shared/words'
 
 /** The seven days of a week with their sessions: dragged to another day, or moved by keys. */
 const props = defineProps<{ programme: Programme; week: number; logs: SessionLog[] }>()

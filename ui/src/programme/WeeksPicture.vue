@@ -142,7 +142,7 @@ button.on {
 
 .flag {
   height: 1.1rem;
-  color: var(--wine);
+  color: var(--fault);
 }
 
 .column {
@@ -183,7 +183,7 @@ button.on {
 }
 
 .broken .limit {
-  border-color: var(--wine);
+  border-color: var(--fault);
 }
 
 /* From rest at the foot to the maximum at the top: what of it the week asks for. */

@@ -27,7 +27,7 @@ const names = Object.values(VOICES).map((voice) => voice.slice(2))
     <section v-if="!data.logs" class="sheet stack">
       <h2>Nothing logged yet</h2>
       <p>
-        Minutes, adherence and effort stand here once sessions are logged.
+        Minutes, adherence and RPE appear here once sessions are logged.
         <RouterLink :to="`/clients/${id}/sessions`">To the sessions</RouterLink>
       </p>
     </section>
@@ -66,7 +66,7 @@ const names = Object.values(VOICES).map((voice) => voice.slice(2))
           <dd>
             <b class="num">{{ data.lately.done }}</b> of
             <span class="num">{{ data.lately.planned }}</span>,
-            <span class="num">{{ data.lately.extra }}</span> besides
+            <span class="num">{{ data.lately.extra }}</span> unplanned
           </dd>
         </div>
         <div>
@@ -83,7 +83,7 @@ const names = Object.values(VOICES).map((voice) => voice.slice(2))
         :today="theStudio?.today ?? ''"
       />
       <p class="quiet small">
-        A session’s minutes stand at one level: the middle one of rate, RPE and voice, the higher of
+        A session’s minutes count at one level: the middle one of rate, RPE and voice, the higher of
         two. Moderate minutes count once, vigorous ones (Phrases and up) twice, light ones not.
       </p>
     </section>
@@ -133,14 +133,16 @@ const names = Object.values(VOICES).map((voice) => voice.slice(2))
             </li>
           </ul>
           <p class="quiet small">
-            No smallest change of effort is known, so none is called a change; fewer points at the
-            same target over weeks is what to look for.
+            How small a difference in RPE means something is not known, so none is called a change;
+            look for lower RPE at the same target over weeks.
           </p>
         </template>
-        <p v-else class="quiet">The same target, logged with its effort twice, makes a row here.</p>
+        <p v-else class="quiet">
+          Log the RPE of the same target twice, and how it changes appears here.
+        </p>
       </section>
     </div>
-    <p class="quiet small levels">
+    <p v-if="data.logs" class="quiet small levels">
       <span v-for="(name, at) in names" :key="name"
         ><LevelStrokes :level="at + 1" /> {{ name }}</span
       >

@@ -99,7 +99,7 @@ rect {
 }
 
 .bounce rect {
-  fill: var(--wine);
+  fill: var(--fault);
 }
 
 .pause rect {
@@ -144,7 +144,7 @@ i.uneven {
 i.bounce {
   height: 5px;
   forced-color-adjust: none;
-  background: var(--wine);
+  background: var(--fault);
 }
 
 i.pause {

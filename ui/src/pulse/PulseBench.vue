@@ -491,9 +491,9 @@ header {
   align-items: start;
 }
 
-.left :deep(.p-togglebutton) {
+.left :deep(.choice span) {
   white-space: nowrap;
-  padding-inline: 3px;
+  padding-inline: 8px;
 }
 
 .left {
@@ -580,13 +580,13 @@ header {
 }
 
 .general {
-  color: var(--wine);
+  color: var(--fault);
   font-weight: 600;
 }
 
 .take-back {
-  color: var(--wine);
-  border-color: var(--wine);
+  color: var(--ink-quiet);
+  border-color: var(--ink-quiet);
 }
 
 @media (max-width: 700px) {

@@ -113,7 +113,7 @@ rect {
 }
 
 .vessel {
-  stroke: var(--wine);
+  stroke: var(--band-4);
   stroke-width: 3;
   stroke-dasharray: 1 6;
 }

@@ -201,7 +201,7 @@ kbd {
 }
 
 .refused {
-  color: var(--wine);
+  color: var(--fault);
   font-weight: 600;
   font-size: 0.9rem;
 }

@@ -161,6 +161,6 @@ li p:first-child::first-letter {
 }
 
 li.over b {
-  color: var(--wine);
+  color: var(--fault);
 }
 </style>

@@ -5,7 +5,11 @@ import Findings from '../shared/Findings.vue'
 import { day, MEASURES } from '../shared/words'
 
 /** May they exercise, how hard, and what must be watched: the answer, the reasons, what is next. */
-const props = defineProps<{ decision: Decision }>()
+const props = defineProps<{
+  decision: Decision
+  /** What is to be done next with the client, if it is not here. */
+  next: { to: string; words: string } | null
+}>()
 
 const TONES = {
   nothing: 'no',
@@ -53,7 +57,13 @@ const lines = computed(() => {
         By the table: {{ decision.byTable }}
       </p>
     </div>
-    <p class="next"><b>Next:</b> {{ decision.next }}</p>
+    <p class="next">
+      <template v-if="next"
+        >{{ decision.next }} <b>Next:</b>
+        <RouterLink :to="next.to">{{ next.words }}</RouterLink></template
+      >
+      <template v-else><b>Next:</b> {{ decision.next }}</template>
+    </p>
     <Findings :findings="decision.findings" />
     <dl>
       <template v-for="[name, value] in lines" :key="name">

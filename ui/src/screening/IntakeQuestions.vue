@@ -3,6 +3,9 @@ import Button from 'primevue/button'
 import { computed, nextTick, onMounted, reactive, ref, watch } from 'vue'
 import { answer, screening, type Questions, type ScreeningRecord } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
+import HeightField from '../shared/HeightField.vue'
+import WeightField from '../shared/WeightField.vue'
+import { fromWeekStart, mileText } from '../shared/units'
 import TextField from '../shared/TextField.vue'
 import TickField from '../shared/TickField.vue'
 import TickList from '../shared/TickList.vue'
@@ -246,7 +249,7 @@ const label = computed(() => (nothing.value ? 'None: next' : 'Save and next'))
             />
             <TickField
               v-model="draft.slowMile"
-              label="Cannot cover 1.6 km in 12 min: counts as one activity level lower"
+              :label="`Cannot cover ${mileText()} in 12 min: counts as one activity level lower`"
               name="slowMile"
             />
           </template>
@@ -293,7 +296,7 @@ const label = computed(() => (nothing.value ? 'None: next' : 'Save and next'))
             <ChoiceField
               v-model="draft.days"
               label="Days they can train"
-              :options="options(DAYS)"
+              :options="fromWeekStart(options(DAYS))"
               multiple
             />
             <ChoiceField
@@ -303,20 +306,16 @@ const label = computed(() => (nothing.value ? 'None: next' : 'Save and next'))
               multiple
             />
             <div class="three">
-              <TextField
+              <HeightField
                 v-model="draft.heightCm"
                 label="Height"
                 name="heightCm"
-                number
-                hint="cm"
                 :message="messages.heightCm"
               />
-              <TextField
+              <WeightField
                 v-model="draft.weightKg"
                 label="Weight"
                 name="weightKg"
-                number
-                hint="kg"
                 :message="messages.weightKg"
               />
               <TextField

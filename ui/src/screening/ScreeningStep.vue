@@ -4,7 +4,7 @@ import { questions as whatIsAsked, screening, type ScreeningRecord } from '../ap
 import { useClient } from '../clients/useClient'
 import ProblemNote from '../shared/ProblemNote.vue'
 import { useAnswer } from '../shared/answer'
-import { day, studioDay } from '../shared/words'
+import { day, nextWords, studioDay } from '../shared/words'
 import ClearanceList from './ClearanceList.vue'
 import ConsentList from './ConsentList.vue'
 import DecisionSheet from './DecisionSheet.vue'
@@ -27,6 +27,13 @@ async function changed() {
   await Promise.all([record.load(id.value), refresh()])
 }
 
+/** Where it goes on once the screening asks for nothing more. */
+const next = computed(() => {
+  const step = overview.value?.next
+  return step && step.step !== 'screening'
+    ? { to: `/clients/${id.value}/${step.step}`, words: nextWords(step) }
+    : null
+})
 const archived = computed(() => overview.value?.client.archived ?? false)
 /** Of each day the last version: what stood in the evening. */
 const byDay = computed(() => {
@@ -89,7 +96,7 @@ useShortcuts({
       </section>
     </div>
     <div class="sheet stack">
-      <DecisionSheet :decision="record.data.value.decision" />
+      <DecisionSheet :decision="record.data.value.decision" :next="next" />
       <template v-if="record.data.value.consentAsked || record.data.value.consents.length">
         <hr />
         <ConsentList

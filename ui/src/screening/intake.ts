@@ -1,3 +1,4 @@
+import { mileText } from '../shared/units'
 import type { Answers, Medicine, Questions, WrittenLimit } from '../api/korvel'
 import { ACTIVITIES, day } from '../shared/words'
 
@@ -101,7 +102,9 @@ export function summary(topic: Topic, answers: Answers, questions: Questions): s
     )
   switch (topic) {
     case 'activity':
-      return `${ACTIVITIES[answers.activity]}${answers.slowMile ? ', and slow over 1.6 km' : ''}`
+      return (
+        ACTIVITIES[answers.activity] + (answers.slowMile ? `, and slow over ${mileText()}` : '')
+      )
     case 'symptoms':
       return list(answers.symptoms.map((id) => nameOf(questions.symptoms, id))) || 'None'
     case 'conditions':

@@ -10,14 +10,14 @@ import { MODES, options, VOICES } from '../shared/words'
 import { AS_PLANNED, draftOf, freshLog, NO_VOICE, requestOf, type LogOf } from './logDraft'
 import { useSave } from '../shared/save'
 
-/** One session as it was done: logged, or a log put right. */
+/** One session as it was done: logged, or a log corrected. */
 const props = defineProps<{
   of: LogOf
   /** A log that is corrected. */
   instead?: SessionLog | undefined
   signs: StopSign[]
 }>()
-const emit = defineEmits<{ kept: [log: SessionLog, before?: SessionLog]; close: [] }>()
+const emit = defineEmits<{ kept: [log: SessionLog]; close: [] }>()
 
 const draft = ref(props.instead ? draftOf(props.instead) : freshLog(props.of))
 const effort = ref<{ focus: () => void } | null>(null)
@@ -35,7 +35,7 @@ const {
       ? correctLog(props.of.clientId, props.instead.id, request)
       : (await keepLogs([request])).logs[0]!
   },
-  { saved: (log) => emit('kept', log, props.instead) },
+  { saved: (log) => emit('kept', log) },
 )
 const voices = [{ value: NO_VOICE, name: 'not tried' }, ...options(VOICES)]
 const signOptions = props.signs.map(({ id, words }) => ({ id, name: words }))
@@ -56,17 +56,17 @@ const signOptions = props.signs.map(({ id, words }) => ({ id, name: words }))
       <SelectField
         v-if="of.number === null"
         v-model="draft.mode"
-        label="What they did"
+        label="Activity"
         :options="[{ value: AS_PLANNED, name: 'As prescribed' }, ...options(MODES)]"
       />
       <template v-if="draft.done">
         <TextField
           ref="effort"
           v-model="draft.rpe"
-          label="Effort"
+          label="RPE"
           name="rpe"
           number
-          hint="6 to 20"
+          hint="6–20"
           :message="messages.rpe"
         />
         <TextField
@@ -86,7 +86,7 @@ const signOptions = props.signs.map(({ id, words }) => ({ id, name: words }))
         />
         <ChoiceField
           v-model="draft.rateKind"
-          label="which is"
+          label="Measured as"
           :options="[
             { value: 'counted', name: 'Counted' },
             { value: 'average', name: 'Average' },

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { clock } from '../shared/units'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, nextTick, onMounted, reactive, ref, watch } from 'vue'
@@ -6,11 +7,12 @@ import { type FieldFault } from '../api/http'
 import { keepLogs, toLog, withdraw, type OpenSession, type SessionLog } from '../api/korvel'
 import LevelStrokes from '../shared/LevelStrokes.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
+import LoggedSession from './LoggedSession.vue'
 import TickList from '../shared/TickList.vue'
 import { useDraft } from '../shared/draft'
 import { useAnswer } from '../shared/answer'
 import { undone } from '../shared/undo'
-import { clock, effort, figureSpan, MODES, options, VOICES, weekday } from '../shared/words'
+import { effort, figureSpan, MODES, options, VOICES, weekday } from '../shared/words'
 import { freshLog, NO_VOICE, requestOf, type LogDraft } from './logDraft'
 import { useShortcuts } from '../shared/shortcuts'
 import { useSave } from '../shared/save'
@@ -212,7 +214,7 @@ useShortcuts({
               </button>
             </span>
             <label v-if="all.done"
-              >effort
+              >RPE
               <InputText v-model="all.rpe" class="num" name="all-rpe" inputmode="numeric" />
             </label>
             <label v-if="all.done"
@@ -239,8 +241,7 @@ useShortcuts({
         <p v-if="general" class="fault" role="alert">{{ general }}</p>
         <p class="heads small quiet" aria-hidden="true">
           <span class="figures"
-            ><span>min</span><span>pulse</span><span>effort</span
-            ><span class="wide">voice</span></span
+            ><span>min</span><span>pulse</span><span>RPE</span><span class="wide">voice</span></span
           >
         </p>
         <div v-for="day in days" :key="day.on" class="day">
@@ -371,15 +372,19 @@ useShortcuts({
         <h2 id="logged-title">Logged lately</h2>
         <ul class="latest">
           <li v-for="log in data.latest" :key="log.id">
-            <span class="quiet">{{ weekday(log.on) }}</span>
-            <RouterLink :to="`/clients/${log.clientId}/sessions`">{{ log.clientName }}</RouterLink>
-            <span>{{ log.words }}</span>
-            <span class="quiet">{{ log.note }}</span>
+            <LoggedSession :log="log" :signs="data.warnings" @changed="load()">
+              <span class="quiet on">{{ weekday(log.on) }}</span>
+              <RouterLink :to="`/clients/${log.clientId}/sessions`" class="whose">{{
+                log.clientName
+              }}</RouterLink>
+              <span>{{ log.words }}</span>
+              <span class="quiet">{{ log.note }}</span>
+            </LoggedSession>
           </li>
         </ul>
       </section>
     </template>
-    <p v-else class="quiet" role="status">Looking what is to be logged…</p>
+    <p v-else class="quiet" role="status">Loading…</p>
   </div>
 </template>
 
@@ -419,17 +424,6 @@ label {
 
 label :deep(input) {
   width: 4.1rem;
-}
-
-select {
-  font: inherit;
-  font-size: 0.94rem;
-  color: var(--ink);
-  background: var(--sheet);
-  border: 1px solid var(--line-strong, var(--line));
-  border-radius: 6px;
-  min-height: var(--touch);
-  padding: 0 6px;
 }
 
 .outcome {
@@ -525,7 +519,6 @@ select {
 .line > input[type='checkbox'] {
   width: 22px;
   height: 22px;
-  accent-color: var(--teal);
 }
 
 .who a {
@@ -568,11 +561,16 @@ select {
   gap: 0 16px;
 }
 
+.latest .on {
+  min-width: 6rem;
+}
+
+.latest .whose {
+  min-width: 11rem;
+}
+
 .latest li {
-  display: grid;
-  grid-template-columns: 6.4rem 13rem minmax(0, 1fr) minmax(0, 14rem);
-  gap: 4px 14px;
-  padding: 5px 0;
+  padding: 3px 0;
   border-top: 1px solid var(--line);
 }
 
@@ -631,14 +629,6 @@ select {
   .figures :deep(input),
   .figures select {
     width: 100%;
-  }
-
-  .latest li {
-    grid-template-columns: 6.4rem minmax(0, 1fr);
-  }
-
-  .latest li > :nth-child(n + 3) {
-    grid-column: 2;
   }
 }
 </style>

@@ -37,7 +37,7 @@ label {
 }
 
 .message {
-  color: var(--wine);
+  color: var(--fault);
   font-size: 0.88rem;
   font-weight: 600;
 }

@@ -25,6 +25,6 @@ defineEmits<{ retry: [] }>()
   display: grid;
   gap: 10px;
   max-width: 640px;
-  border-left: 4px solid var(--wine);
+  border-left: 4px solid var(--fault);
 }
 </style>

@@ -212,7 +212,7 @@ input {
 }
 
 .off input {
-  border: 2px solid var(--wine);
+  border: 2px solid var(--fault);
 }
 
 .mark {
@@ -222,7 +222,7 @@ input {
 
 .hint {
   grid-column: 1 / -1;
-  color: var(--wine);
+  color: var(--fault);
   font-weight: 600;
   font-size: 0.92rem;
 }

@@ -1,4 +1,4 @@
-/** The places of the application, in the order of the rail and of the number keys. */
+/** The places of the application, in the order of the rail and of the number keys: what is used most first. */
 export const PLACES = [
   { id: 'today', name: 'Today', to: '/today' },
   { id: 'clients', name: 'Clients', to: '/clients' },
@@ -9,3 +9,6 @@ export const PLACES = [
   { id: 'methods', name: 'Methods', to: '/methods' },
   { id: 'studio', name: 'Studio', to: '/studio' },
 ]
+
+/** How many of them a phone shows; the others are under “More”. */
+export const ON_A_PHONE = 4

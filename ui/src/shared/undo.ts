@@ -38,7 +38,8 @@ export function closeUndo() {
   undoOffer.value = null
 }
 
-function say(text: string) {
+/** Says what has become of something, with nothing to undo. */
+export function say(text: string) {
   undoOffer.value = { text, undo: null, page: here().fullPath }
 }
 

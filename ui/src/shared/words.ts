@@ -138,7 +138,7 @@ export const MAXIMUM_STATES = {
   qualifies: { name: 'Qualifies', mark: '○' },
   proposal: { name: 'Proposal', mark: '◇' },
   'not-reached': { name: 'Not reached', mark: '·' },
-  stale: { name: 'Out of date', mark: '■' },
+  stale: { name: 'Out of date', mark: '○' },
 } as const
 
 /** Whether a maximum stands on something measured, in its own mode or running. */
@@ -154,6 +154,10 @@ export const STEPS = {
   sessions: 'Sessions',
   progress: 'Progress',
 } as const
+
+/** “Pulse: none counted yet”, for the step that is next. */
+export const nextWords = ({ step, detail }: { step: keyof typeof STEPS; detail: string }) =>
+  `${STEPS[step]}: ${detail}`
 
 /** What the voice can do, as its level. */
 export const VOICES = {
@@ -267,15 +271,6 @@ export function daysLater(iso: string, days: number): string {
 
 /** “May 2026”, for a day of it. */
 export const month = dayFormat({ month: 'long', year: 'numeric' })
-
-/** The Monday of the week a day lies in. */
-export function monday(iso: string): string {
-  const days = (new Date(`${iso}T00:00:00Z`).getUTCDay() + 6) % 7
-  return daysLater(iso, -days)
-}
-
-/** “18:30”, for a time of day as the server writes it. */
-export const clock = (time: string | null) => (time ? time.slice(0, 5) : '')
 
 /** “14 May”, with the year where it is not this one. */
 export function day(iso: string): string {

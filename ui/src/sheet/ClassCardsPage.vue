@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { regional } from '../shared/units'
 import Button from 'primevue/button'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -24,7 +25,7 @@ const people = computed(() => everyone.data.value?.clients ?? [])
 const chosen = ref<string[]>([route.query.client ?? []].flat().map(String))
 watch(chosen, () => void router.replace({ query: { ...route.query, client: chosen.value } }))
 
-const look = useLook('a4')
+const look = useLook(regional.value.paper)
 const request = useCardsRequest(look, chosen, null)
 /** Who has a card comes first, then the sheet; there is none where no card would lie on it. */
 const cards = useAnswerTo(
@@ -142,7 +143,7 @@ useShortcuts({
 }
 
 .left {
-  border-left: 4px solid var(--wine);
+  border-left: 4px solid var(--fault);
 }
 
 .first {

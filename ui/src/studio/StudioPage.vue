@@ -26,6 +26,7 @@ import { loadMethods, theMethods } from '../shared/methods'
 import { loadStudio } from '../shared/studio'
 import { undone } from '../shared/undo'
 import { BASES, effort, FAMILIES, KINDS, schemeFigures } from '../shared/words'
+import RegionalSheet from './RegionalSheet.vue'
 import { draftOf, fromFile } from './draft'
 import { useShortcuts } from '../shared/shortcuts'
 import { useSave } from '../shared/save'
@@ -240,6 +241,8 @@ useShortcuts({
         </p>
       </section>
 
+      <RegionalSheet @changed="load()" />
+
       <OutlineCatalog />
 
       <section class="sheet" aria-labelledby="shipped-title">
@@ -326,7 +329,7 @@ tbody th .strokes {
 }
 
 .refused {
-  border-left: 4px solid var(--wine);
+  border-left: 4px solid var(--fault);
   padding: 4px 14px;
 }
 

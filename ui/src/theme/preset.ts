@@ -10,8 +10,6 @@ import inputtext from '@primeuix/themes/aura/inputtext'
 import multiselect from '@primeuix/themes/aura/multiselect'
 import ripple from '@primeuix/themes/aura/ripple'
 import select from '@primeuix/themes/aura/select'
-import selectbutton from '@primeuix/themes/aura/selectbutton'
-import togglebutton from '@primeuix/themes/aura/togglebutton'
 import virtualscroller from '@primeuix/themes/aura/virtualscroller'
 
 /** Korvel's own preset: warm paper, near-black ink, one teal, hairlines instead of shadows. */
@@ -56,8 +54,6 @@ const used = {
   multiselect,
   ripple,
   select,
-  selectbutton,
-  togglebutton,
   virtualscroller,
 }
 
@@ -85,7 +81,7 @@ export const preset = definePreset(
             hoverBorderColor: 'oklch(46% 0.025 265)',
             color: 'oklch(24% 0.03 265)',
             placeholderColor: 'oklch(50% 0.025 265)',
-            invalidBorderColor: 'var(--wine)',
+            invalidBorderColor: 'var(--fault)',
             invalidPlaceholderColor: 'oklch(50% 0.025 265)',
             shadow: 'none',
           },
@@ -95,25 +91,6 @@ export const preset = definePreset(
     },
     components: {
       button: { root: { label: { fontWeight: '650' } } },
-      togglebutton: {
-        colorScheme: {
-          light: {
-            root: {
-              background: 'oklch(94.8% 0.012 85)',
-              checkedBackground: 'oklch(94.8% 0.012 85)',
-              hoverBackground: 'oklch(92% 0.014 85)',
-              borderColor: 'oklch(94.8% 0.012 85)',
-              checkedBorderColor: 'oklch(94.8% 0.012 85)',
-              color: 'oklch(40% 0.025 265)',
-              hoverColor: 'oklch(24% 0.03 265)',
-              checkedColor: 'white',
-            },
-            content: { checkedBackground: 'oklch(46% 0.085 195)' },
-          },
-        },
-        root: { padding: '0.25rem' },
-        content: { checkedShadow: 'none', padding: '0.4rem 0.7rem' },
-      },
     },
   },
 )

@@ -86,7 +86,10 @@ const title = computed(() => (data.value ? longWeekday(data.value.date) : ''))
         Nobody is here yet. Add your first client: Korvel asks who they are, whether they may
         exercise, and how hard, and says why.
       </p>
-      <p><RouterLink to="/clients/new">Add the first client</RouterLink></p>
+      <p class="ways">
+        <RouterLink to="/clients/new">Add the first client</RouterLink>
+        <RouterLink to="/clients/list">Add several from a list</RouterLink>
+      </p>
     </section>
     <div v-else-if="data" class="columns">
       <div v-for="column in columns" :key="column[0]!.id" class="stack">
@@ -106,8 +109,7 @@ const title = computed(() => (data.value ? longWeekday(data.value.date) : ''))
           <p v-if="!group.rows.length" class="quiet">{{ group.empty }}</p>
           <ul v-else>
             <li v-for="row in group.rows" :key="row.clientId + group.id">
-              <kbd v-if="row.letter" aria-hidden="true">{{ row.letter }}</kbd>
-              <span v-else />
+              <kbd :class="{ none: !row.letter }" aria-hidden="true">{{ row.letter }}</kbd>
               <div>
                 <RouterLink
                   :to="to(row)"
@@ -190,8 +192,7 @@ h2 {
 }
 
 li {
-  display: grid;
-  grid-template-columns: 1.9rem minmax(0, 1fr);
+  display: flex;
   gap: 10px;
   align-items: start;
   padding: 7px 0;
@@ -211,6 +212,20 @@ kbd {
   padding: 2px 0;
   background: var(--ground-2);
   margin-top: 2px;
+}
+
+li kbd {
+  flex: none;
+  width: 1.9rem;
+}
+
+kbd.none {
+  visibility: hidden;
+}
+
+li > div {
+  flex: 1;
+  min-width: 0;
 }
 
 .name {

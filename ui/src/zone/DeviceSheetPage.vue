@@ -156,7 +156,7 @@ const print = () => window.print()
 }
 
 .refused {
-  border-left: 4px solid var(--wine);
+  border-left: 4px solid var(--fault);
 }
 
 .device {
@@ -231,7 +231,7 @@ td {
 }
 
 .warn {
-  border: 2px solid var(--wine);
+  border: 2px solid var(--fault);
   border-radius: 8px;
   padding: 10px 14px;
 }

@@ -161,7 +161,7 @@ const stretch = computed(() =>
 }
 
 .why {
-  color: var(--wine);
+  color: var(--fault);
   font-weight: 600;
 }
 

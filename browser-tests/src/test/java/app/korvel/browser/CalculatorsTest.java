@@ -52,7 +52,7 @@ class CalculatorsTest {
     assertThat(desk.one("input[name=max]").getDomProperty("value")).isEmpty();
     desk.soon(
         () ->
-            assertThat(desk.one(".form button[aria-pressed=true]").getText()).startsWith("Ratio"));
+            assertThat(desk.one(".form button[aria-checked=true]").getText()).startsWith("Ratio"));
   }
 
   @Test

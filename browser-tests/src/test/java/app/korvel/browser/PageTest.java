@@ -200,8 +200,7 @@ class PageTest {
     assertThat(colour("nav .here", "backgroundColor")).isNotEqualTo(baseline);
     assertThat(colour(".path .here", "backgroundColor")).isNotEqualTo(baseline);
     assertThat(colour(".feel [style*=background]", "backgroundColor")).isNotEqualTo(baseline);
-    assertThat(colour(".p-togglebutton-checked .p-togglebutton-content", "backgroundColor"))
-        .isNotEqualTo(baseline);
+    assertThat(colour(".choice [aria-checked=true]", "backgroundColor")).isNotEqualTo(baseline);
   }
 
   private String colour(String css, String of) {

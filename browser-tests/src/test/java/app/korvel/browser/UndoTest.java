@@ -76,7 +76,7 @@ class UndoTest {
   /** The source and the circumstances of the bench. */
   private List<String> pressed() {
     return desk.texts(
-        ".source button[aria-pressed=true], .circumstances button[aria-pressed=true]");
+        ".source button[aria-checked=true], .circumstances button[aria-checked=true]");
   }
 
   /** An old reading's circumstances are its own: the next count starts from those of the bench. */

@@ -55,6 +55,58 @@ class ClientApiTest {
   }
 
   @Test
+  void whoIsErasedIsGoneAndNobodyElseIs() {
+    String client = added("Gone Tomorrow", 46, "some", "");
+    String other = added("Here Still", 46, "some", "");
+    server.post(client + "/readings", COUNT.formatted(32, 30));
+    String asked = "{\"version\":%d,\"name\":\"%s\"}";
+    Answer refused = server.post(client + "/erasure", asked.formatted(1, "Gone"));
+    assertThat(refused.status()).isEqualTo(400);
+    assertThat(refused.at("/errors/0/accepted")).isEqualTo("Gone Tomorrow");
+    assertThat(server.post(client + "/erasure", asked.formatted(9, "Gone Tomorrow")).status())
+        .isEqualTo(409);
+    assertThat(server.get(client).status()).isEqualTo(200);
+    Answer erased = server.post(client + "/erasure", asked.formatted(1, " gone tomorrow"));
+    assertThat(erased.status()).isEqualTo(204);
+    assertThat(server.get(client).status()).isEqualTo(404);
+    assertThat(server.get(client + "/readings").status()).isEqualTo(404);
+    assertThat(server.get("/api/clients").json().toString())
+        .contains("Here Still")
+        .doesNotContain("Gone Tomorrow");
+    assertThat(server.get(other).status()).isEqualTo(200);
+  }
+
+  @Test
+  void aListIsReadShownAndAddedWhole() {
+    String text =
+        "name;born;sex\\nEelis Tamm;5.3.1990;m\\nWren Adeyemi;5.3.90;f\\n;5.3.1990;\\n"
+            + "Eelis Tamm;1990-03-05;m";
+    Answer read = server.post("/api/clients/list/read", "{\"text\":\"" + text + "\"}");
+    assertThat(read.status()).isEqualTo(200);
+    assertThat(read.at("/people/0/birthDate")).isEqualTo("1990-03-05");
+    assertThat(read.json().at("/people/0/faults")).isEmpty();
+    assertThat(read.at("/people/1/faults/0/message")).isEqualTo("“5.3.90” is no date");
+    assertThat(read.at("/people/2/faults/0/field")).isEqualTo("name");
+    assertThat(read.json().at("/people/3/already").asBoolean()).isTrue();
+    assertThat(server.get("/api/clients?q=Eelis").json().get("clients")).isEmpty();
+
+    String list = "{\"clients\":[%s,%s]}";
+    Answer faulty =
+        server.post(
+            "/api/clients/list", list.formatted(details("Eelis Tamm", 36), details("", 36)));
+    assertThat(faulty.status()).isEqualTo(400);
+    assertThat(faulty.at("/errors/0/field")).isEqualTo("clients[1].name");
+    assertThat(server.get("/api/clients?q=Eelis").json().get("clients")).isEmpty();
+    Answer added =
+        server.post(
+            "/api/clients/list",
+            list.formatted(details("Eelis Tamm", 36), details("Wren Adeyemi", 36)));
+    assertThat(added.status()).isEqualTo(201);
+    assertThat(added.json().get("clients")).hasSize(2);
+    assertThat(server.post("/api/clients/list", "{\"clients\":[]}").status()).isEqualTo(400);
+  }
+
+  @Test
   void fromACountToTheCard() {
     String client = added("Åsa Prow", 46, "some", "");
     Answer judged = server.post(client + "/readings/judge", COUNT.formatted(32, 30));

@@ -123,6 +123,47 @@ public final class ClientRepository {
     return heads.archive(id.toString(), version, archived, now);
   }
 
+  /**
+   * Erases a client for good, with everything that was recorded of them: the tables that name a
+   * client, and what belongs to their records. The file keeps traces of it until it is rewritten.
+   *
+   * @param version the version that was read
+   * @throws StaleVersionException when they have been changed since
+   */
+  public void erase(UUID id, int version) {
+    database.write(
+        connection -> {
+          Client now = get(id).orElseThrow();
+          if (now.version() != version) {
+            throw new StaleVersionException(now.version(), now);
+          }
+          Database.change(connection, "pragma defer_foreign_keys = on");
+          Database.change(
+              connection,
+              "delete from field_test_event where field_test_id in"
+                  + " (select id from field_test where client_id = ?)",
+              id);
+          Database.change(
+              connection,
+              "delete from busy_time where busy_calendar_id in"
+                  + " (select id from busy_calendar where client_id = ?)",
+              id);
+          List<String> tables =
+              Database.list(
+                  connection,
+                  row -> row.getString(1),
+                  """
+                      select tables.name from sqlite_schema as tables
+                      join pragma_table_info(tables.name) as columns on columns.name = 'client_id'
+                      where tables.type = 'table'
+                      """);
+          for (String table : tables) {
+            Database.change(connection, "delete from " + table + " where client_id = ?", id);
+          }
+          return Database.change(connection, "delete from client where id = ?", id);
+        });
+  }
+
   /** What an instructor enters, by column: the one place that names them for writing. */
   private static Map<String, Object> columns(Client.Details details) {
     Map<String, Object> columns = new LinkedHashMap<>();

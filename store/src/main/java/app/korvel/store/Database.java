@@ -51,6 +51,7 @@ public final class Database implements AutoCloseable {
   private static final DateTimeFormatter MOMENT =
       new DateTimeFormatterBuilder().appendInstant(9).toFormatter();
 
+  private final SQLiteDataSource file;
   private final HikariDataSource readers;
 
   /** One connection of its own: whoever writes waits for other writers, and for no reader. */
@@ -66,7 +67,8 @@ public final class Database implements AutoCloseable {
    */
   private record Transaction(Connection connection, boolean writes, Optional<String> by) {}
 
-  private Database(HikariDataSource readers, HikariDataSource writer) {
+  private Database(SQLiteDataSource file, HikariDataSource readers, HikariDataSource writer) {
+    this.file = file;
     this.readers = readers;
     this.writer = writer;
   }
@@ -113,7 +115,7 @@ public final class Database implements AutoCloseable {
     SQLiteDataSource sqlite = KeepingConnection.to(file, settings);
     DataFile.migrations(sqlite).migrate();
     mostPages.ifPresent(settings::setMaxPageCount);
-    return new Database(pool(sqlite, "reading", READERS), pool(sqlite, "writing", 1));
+    return new Database(sqlite, pool(sqlite, "reading", READERS), pool(sqlite, "writing", 1));
   }
 
   private static HikariDataSource pool(SQLiteDataSource sqlite, String name, int most) {
@@ -249,6 +251,24 @@ public final class Database implements AutoCloseable {
       return writing(Optional.empty(), () -> work.with(current.get().connection));
     } catch (SQLException e) {
       throw new StoreException("Writing the record failed", e);
+    }
+  }
+
+  /**
+   * Writes the file anew, so that what was deleted is nowhere left: neither in the free places of
+   * its pages nor in the log. It takes as long as copying the file. Where somebody reads at this
+   * moment, the log is emptied with one of the next writes.
+   */
+  public void rewrite() {
+    writing.lock();
+    // On a connection of its own: one that keeps its statements is never without any in progress.
+    try (Connection connection = file.getConnection()) {
+      change(connection, "vacuum");
+      list(connection, row -> row.getInt(1), "pragma wal_checkpoint(truncate)");
+    } catch (SQLException e) {
+      throw new StoreException("Writing the file anew failed", e);
+    } finally {
+      writing.unlock();
     }
   }
 

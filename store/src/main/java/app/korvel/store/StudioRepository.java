@@ -1,14 +1,23 @@
 package app.korvel.store;
 
+import app.korvel.core.measure.RegionalSettings;
+import app.korvel.core.measure.RegionalSettings.Clock;
+import app.korvel.core.measure.RegionalSettings.Distance;
+import app.korvel.core.measure.RegionalSettings.Glucose;
+import app.korvel.core.measure.RegionalSettings.Height;
+import app.korvel.core.measure.RegionalSettings.Paper;
+import app.korvel.core.measure.RegionalSettings.Weight;
 import app.korvel.core.prescription.Prescription.DisplaySettings;
 import app.korvel.core.zone.RpeFamily;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 
 /** The one row about the studio itself. */
@@ -55,9 +64,20 @@ public final class StudioRepository {
    * What the studio has chosen for everyone.
    *
    * @param version goes up with every change
-   * @param ways its scheme and its 0–10 scale of effort
+   * @param ways its zone system and its 0–10 scale of effort
+   * @param regional its units and customs
    */
-  public record Settings(int version, DisplaySettings ways) {}
+  public record Settings(int version, DisplaySettings ways, RegionalSettings regional) {
+    /** The same with another zone system or scale. */
+    public Settings with(DisplaySettings others) {
+      return new Settings(version, others, regional);
+    }
+
+    /** The same with other units or customs. */
+    public Settings with(RegionalSettings others) {
+      return new Settings(version, ways, others);
+    }
+  }
 
   /** What the studio has chosen. */
   public Settings settings() {
@@ -68,22 +88,36 @@ public final class StudioRepository {
    * Changes what the studio has chosen.
    *
    * @param version the version that was read
-   * @throws StaleVersionException when it has been changed since
+   * @param change what becomes of the settings as they are
+   * @throws StaleVersionException when they have been changed since
    */
-  public Settings change(int version, DisplaySettings ways) {
+  public Settings change(int version, UnaryOperator<Settings> change) {
     return database.write(
         connection -> {
           Settings now = settings(connection);
           if (now.version() != version) {
             throw new StaleVersionException(now.version(), now);
           }
+          Settings chosen = change.apply(now);
+          RegionalSettings regional = chosen.regional;
           Database.change(
               connection,
-              "update studio set version = ?, scheme = ?, rpe_family = ?",
+              """
+              update studio set version = ?, scheme = ?, rpe_family = ?, weight_unit = ?,
+                height_unit = ?, glucose_unit = ?, distance_unit = ?, clock = ?, week_start = ?,
+                paper = ?
+              """,
               version + 1,
-              ways.scheme(),
-              ways.family());
-          return new Settings(version + 1, ways);
+              chosen.ways.scheme(),
+              chosen.ways.family(),
+              regional.weight(),
+              regional.height(),
+              regional.glucose(),
+              regional.distance(),
+              regional.clock(),
+              regional.weekStart(),
+              regional.paper());
+          return new Settings(version + 1, chosen.ways, regional);
         });
   }
 
@@ -94,8 +128,16 @@ public final class StudioRepository {
                 new Settings(
                     row.getInt("version"),
                     new DisplaySettings(
-                        RpeFamily.valueOf(row.getString("rpe_family")), row.getString("scheme"))),
-            "select version, scheme, rpe_family from studio")
+                        RpeFamily.valueOf(row.getString("rpe_family")), row.getString("scheme")),
+                    new RegionalSettings(
+                        Weight.valueOf(row.getString("weight_unit")),
+                        Height.valueOf(row.getString("height_unit")),
+                        Glucose.valueOf(row.getString("glucose_unit")),
+                        Distance.valueOf(row.getString("distance_unit")),
+                        Clock.valueOf(row.getString("clock")),
+                        DayOfWeek.valueOf(row.getString("week_start")),
+                        Paper.valueOf(row.getString("paper")))),
+            "select * from studio")
         .orElseThrow();
   }
 

@@ -4,6 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.RegionalSettings;
+import app.korvel.core.measure.RegionalSettings.Clock;
+import app.korvel.core.measure.RegionalSettings.Distance;
+import app.korvel.core.measure.RegionalSettings.Glucose;
+import app.korvel.core.measure.RegionalSettings.Height;
+import app.korvel.core.measure.RegionalSettings.Paper;
+import app.korvel.core.measure.RegionalSettings.Weight;
 import app.korvel.core.prescription.Prescription.DisplaySettings;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Sex;
@@ -14,8 +21,10 @@ import app.korvel.core.zone.OwnScheme.Row;
 import app.korvel.core.zone.RpeFamily;
 import app.korvel.core.zone.Scheme;
 import app.korvel.core.zone.ThresholdRates;
+import app.korvel.store.StudioRepository.Settings;
 import java.math.BigDecimal;
 import java.nio.file.Path;
+import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -201,13 +210,25 @@ class SchemeStoreTest {
   @Test
   void theStudioBeginsInTheUsualWaysAndChangesThem() {
     studio.ensure("Studio", ZoneOffset.UTC, NOW);
-    assertThat(studio.settings())
-        .isEqualTo(new StudioRepository.Settings(1, DisplaySettings.USUAL));
+    Settings usual = new Settings(1, DisplaySettings.USUAL, RegionalSettings.METRIC);
+    assertThat(studio.settings()).isEqualTo(usual);
     DisplaySettings other = new DisplaySettings(RpeFamily.LINEAR, "max-fifths");
-    assertThat(studio.change(1, other)).isEqualTo(new StudioRepository.Settings(2, other));
-    assertThat(studio.settings().ways()).isEqualTo(other);
-    assertThatThrownBy(() -> studio.change(1, DisplaySettings.USUAL))
+    assertThat(studio.change(1, now -> now.with(other)))
+        .isEqualTo(new Settings(2, other, RegionalSettings.METRIC));
+    RegionalSettings elsewhere =
+        new RegionalSettings(
+            Weight.LB,
+            Height.FT_IN,
+            Glucose.MG_DL,
+            Distance.MILES,
+            Clock.H12,
+            DayOfWeek.SUNDAY,
+            Paper.LETTER);
+    studio.change(2, now -> now.with(elsewhere));
+    assertThat(studio.settings()).isEqualTo(new Settings(3, other, elsewhere));
+    assertThatThrownBy(() -> studio.change(1, now -> usual))
         .isInstanceOf(StaleVersionException.class);
+    assertThat(studio.settings().version()).isEqualTo(3);
   }
 
   @Test

@@ -1,5 +1,6 @@
 package app.korvel.studio;
 
+import app.korvel.core.measure.RegionalSettings;
 import app.korvel.core.prescription.Prescription.DisplaySettings;
 import app.korvel.store.StudioRepository;
 import app.korvel.store.StudioRepository.Settings;
@@ -18,7 +19,12 @@ public final class StudioSettings {
     return now;
   }
 
-  /** Its scheme and its 0–10 scale. */
+  /** Its units and customs. */
+  public RegionalSettings regional() {
+    return now.regional();
+  }
+
+  /** Its zone system and its 0–10 scale. */
   public DisplaySettings ways() {
     return now.ways();
   }

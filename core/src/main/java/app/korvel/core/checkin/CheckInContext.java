@@ -1,6 +1,7 @@
 package app.korvel.core.checkin;
 
 import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.RegionalSettings.Weight;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.UsualPulse;
 import app.korvel.core.screening.Effects;
@@ -22,6 +23,7 @@ import java.util.OptionalInt;
  * @param effects what their contexts ask for and have them carry
  * @param weights those measured before
  * @param screening why the screening does not let them train; empty where it does
+ * @param weightUnit in which a weight is written
  */
 public record CheckInContext(
     LocalDate date,
@@ -30,7 +32,8 @@ public record CheckInContext(
     OptionalInt toldUsualBpm,
     Effects effects,
     List<Weighed> weights,
-    Optional<Finding> screening) {
+    Optional<Finding> screening,
+    Weight weightUnit) {
 
   /** A weight of a day. */
   public record Weighed(LocalDate on, BigDecimal kg) {}
@@ -44,7 +47,7 @@ public record CheckInContext(
    */
   CheckInContext pulseAlone() {
     return new CheckInContext(
-        date, person, usual, toldUsualBpm, Effects.NONE, List.of(), screening);
+        date, person, usual, toldUsualBpm, Effects.NONE, List.of(), screening, weightUnit);
   }
 
   /** What a pulse in that posture is compared with: only a usual value of the same posture. */
@@ -64,7 +67,11 @@ public record CheckInContext(
 
   /** What is known of a screened client. */
   public static CheckInContext of(
-      LocalDate date, Screening screening, Optional<UsualPulse> usual, List<Weighed> weights) {
+      LocalDate date,
+      Screening screening,
+      Optional<UsualPulse> usual,
+      List<Weighed> weights,
+      Weight unit) {
     return new CheckInContext(
         date,
         screening.person(),
@@ -72,7 +79,13 @@ public record CheckInContext(
         screening.answers().usualRestingBpm(),
         screening.effects(),
         weights,
-        screening(screening));
+        screening(screening),
+        unit);
+  }
+
+  /** What is known of a screened client whose weight is not looked at. */
+  public static CheckInContext of(LocalDate date, Screening screening, Optional<UsualPulse> usual) {
+    return of(date, screening, usual, List.of(), Weight.KG);
   }
 
   private static Optional<Finding> screening(Screening screening) {
@@ -86,6 +99,13 @@ public record CheckInContext(
   /** Nothing but the person, and perhaps a usual value: what a calculator knows. */
   public static CheckInContext of(LocalDate date, Person person, Optional<UsualPulse> usual) {
     return new CheckInContext(
-        date, person, usual, OptionalInt.empty(), Effects.NONE, List.of(), Optional.empty());
+        date,
+        person,
+        usual,
+        OptionalInt.empty(),
+        Effects.NONE,
+        List.of(),
+        Optional.empty(),
+        Weight.KG);
   }
 }

@@ -102,8 +102,8 @@ public enum CheckInFinding implements FindingKind {
       Source.PRACTICE),
   HEART_FAILURE_GAIN(
       BLOCK,
-      "Not today: %s kg more than %s.",
-      "In heart failure {WEIGHT_GAIN} kg or more in {WEIGHT_GAIN_DAYS} days is water held back: call the cardiac team.",
+      "Not today: %s more than %s.",
+      "In heart failure {WEIGHT_GAIN} kg (4.4 lb) or more in {WEIGHT_GAIN_DAYS} days is water held back: call the cardiac team.",
       Source.PRACTICE),
   HOSPITAL_SINCE(
       BLOCK,

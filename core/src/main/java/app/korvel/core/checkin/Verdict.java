@@ -299,8 +299,7 @@ public record Verdict(
               each -> {
                 Weighed before = each.gainedSince().get();
                 BigDecimal gain = each.now.weightKg().get().subtract(before.kg());
-                return figures(
-                    gain.stripTrailingZeros().toPlainString(), "on " + Days.of(before.on()));
+                return figures(each.known.weightUnit().text(gain), "on " + Days.of(before.on()));
               }),
           Rule.of(CheckInFinding.ILL_TODAY, Outcome.NOT_TODAY, each -> each.told(SelfReport.FEVER)),
           Rule.of(

@@ -47,6 +47,9 @@ public record JobStep(Step step, State state, String detail) {
   public enum State {
     DONE,
     DUE,
+    /** Waits for an earlier step; nothing is wrong. */
+    LATER,
+    /** A rule stops it. */
     BLOCKED
   }
 
@@ -64,6 +67,19 @@ public record JobStep(Step step, State state, String detail) {
         prescribed(baseline, saved),
         sessions(baseline, saved),
         progress(saved));
+  }
+
+  /**
+   * What is to be done next: the first step that is due, or a screening that stops everything after
+   * it; empty where all is in place.
+   */
+  public static Optional<JobStep> next(List<JobStep> path) {
+    return path.stream()
+        .filter(
+            each ->
+                each.state == State.DUE
+                    || each.state == State.BLOCKED && each.step == Step.SCREENING)
+        .findFirst();
   }
 
   /**
@@ -171,10 +187,10 @@ public record JobStep(Step step, State state, String detail) {
       return new JobStep(Step.BANDS, State.BLOCKED, "RPE and talk");
     }
     if (baseline.stale()) {
-      return new JobStep(Step.BANDS, State.BLOCKED, "pulse again first");
+      return new JobStep(Step.BANDS, State.LATER, "pulse again first");
     }
     if (baseline.resting().isEmpty()) {
-      return new JobStep(Step.BANDS, State.BLOCKED, "pulse first");
+      return new JobStep(Step.BANDS, State.LATER, "pulse first");
     }
     int reserve = baseline.maximum().get().bpm() - baseline.resting().get().bpm();
     return reserve < Reserve.SMALLEST
@@ -192,13 +208,13 @@ public record JobStep(Step step, State state, String detail) {
           Step.PRESCRIPTION, standing.step(), standing.said() + saved.get().version());
     }
     return baseline.resting().isEmpty()
-        ? new JobStep(Step.PRESCRIPTION, State.BLOCKED, "pulse first")
+        ? new JobStep(Step.PRESCRIPTION, State.LATER, "pulse first")
         : new JobStep(Step.PRESCRIPTION, State.DUE, "none yet");
   }
 
   private static JobStep sessions(ClientBaseline baseline, Optional<SavedStatus> saved) {
     if (saved.filter(each -> each.standing().holds()).isEmpty()) {
-      return new JobStep(Step.SESSIONS, State.BLOCKED, "prescription first");
+      return new JobStep(Step.SESSIONS, State.LATER, "prescription first");
     }
     if (saved.get().weekDue().isPresent()) {
       return new JobStep(
@@ -219,6 +235,6 @@ public record JobStep(Step step, State state, String detail) {
     return saved
         .flatMap(SavedStatus::lastLogged)
         .map(day -> new JobStep(Step.PROGRESS, State.DONE, "logged " + Days.ofTheYear(day)))
-        .orElseGet(() -> new JobStep(Step.PROGRESS, State.BLOCKED, "nothing logged yet"));
+        .orElseGet(() -> new JobStep(Step.PROGRESS, State.LATER, "nothing logged yet"));
   }
 }

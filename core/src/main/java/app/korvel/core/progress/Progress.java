@@ -42,6 +42,7 @@ public record Progress(
    * @param planned every session that was to be done
    * @param logs every log, in any order
    * @param readings every resting reading, in any order
+   * @param thisWeek the first day of the week that today lies in
    * @param medicinesChangedAt readings from before it are not compared with later ones
    */
   public static Progress of(
@@ -49,9 +50,10 @@ public record Progress(
       Collection<SessionLog> logs,
       List<RestingReading> readings,
       Optional<Instant> medicinesChangedAt,
+      LocalDate thisWeek,
       LocalDate today,
       ZoneId zone) {
-    List<TrainedWeek> weeks = TrainedWeek.of(planned, logs, WEEKS, today);
+    List<TrainedWeek> weeks = TrainedWeek.of(planned, logs, WEEKS, thisWeek, today);
     LocalDate since = weeks.get(0).startsOn();
     return new Progress(
         weeks,

@@ -5,9 +5,7 @@ import app.korvel.core.session.SessionLog;
 import app.korvel.core.zone.GuidelineClass;
 import app.korvel.core.zone.Level;
 import java.math.BigDecimal;
-import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
@@ -43,13 +41,17 @@ public record TrainedWeek(
    *
    * @param planned the client's sessions that were not left out, of whichever programme
    * @param logs the client's, in any order
+   * @param thisWeek its first day
    */
   static List<TrainedWeek> of(
-      Collection<Due> planned, Collection<SessionLog> logs, int weeks, LocalDate today) {
-    LocalDate monday = today.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+      Collection<Due> planned,
+      Collection<SessionLog> logs,
+      int weeks,
+      LocalDate thisWeek,
+      LocalDate today) {
     List<TrainedWeek> all = new ArrayList<>();
     for (int back = weeks - 1; back >= 0; back--) {
-      all.add(of(monday.minusWeeks(back), planned, logs, today));
+      all.add(of(thisWeek.minusWeeks(back), planned, logs, today));
     }
     return all;
   }

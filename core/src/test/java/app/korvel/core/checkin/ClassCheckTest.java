@@ -8,6 +8,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.korvel.core.checkin.ClassCheck.Call;
 import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.RegionalSettings.Weight;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
@@ -140,7 +141,8 @@ class ClassCheckTest {
             OptionalInt.empty(),
             Effects.NONE,
             List.of(),
-            Optional.of(CheckInFinding.SCREENING_STOPS.of("A doctor's clearance comes first.")));
+            Optional.of(CheckInFinding.SCREENING_STOPS.of("A doctor's clearance comes first.")),
+            Weight.KG);
     assertThat(call(17, 15, false, stopped)).isEqualTo(Call.NOT_TODAY);
   }
 
@@ -151,8 +153,7 @@ class ClassCheckTest {
         CheckInContext.of(
             TODAY,
             Screening.of(client(WELL), Optional.empty(), OnRecord.NOTHING, TODAY, ZONE),
-            seated(68),
-            List.of());
+            seated(68));
     assertThat(call(17, 15, false, open)).isEqualTo(Call.SCREEN_FIRST);
     assertThat(Call.SCREEN_FIRST.talk()).isTrue();
   }
@@ -172,7 +173,14 @@ class ClassCheckTest {
             List.of());
     CheckInContext known =
         new CheckInContext(
-            TODAY, WELL, seated(68), OptionalInt.empty(), asking, List.of(), Optional.empty());
+            TODAY,
+            WELL,
+            seated(68),
+            OptionalInt.empty(),
+            asking,
+            List.of(),
+            Optional.empty(),
+            Weight.KG);
     ClassCheck check =
         ClassCheck.of(
             PulseCount.of(17, CountWindow.S15),

@@ -13,8 +13,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.korvel.core.checkin.CheckIn.SelfReport;
 import app.korvel.core.checkin.CheckInContext.Weighed;
 import app.korvel.core.checkin.Glucose.Unit;
+import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.RegionalSettings.Weight;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseSource;
 import app.korvel.core.pulse.Rhythm;
@@ -160,7 +162,8 @@ class VerdictTest {
             OptionalInt.empty(),
             screening(person, true).effects(),
             List.of(weights),
-            Optional.empty()));
+            Optional.empty(),
+            Weight.KG));
   }
 
   private static Verdict judge(Found found) {
@@ -290,8 +293,7 @@ class VerdictTest {
   void nobodyIsAGoBeforeTheScreeningIsDecided() {
     Screening open = Screening.of(client(WELL), Optional.empty(), OnRecord.NOTHING, TODAY, ZONE);
     Verdict verdict =
-        Verdict.of(
-            Found.pulse(64).checkIn(), CheckInContext.of(TODAY, open, seated(64), List.of()));
+        Verdict.of(Found.pulse(64).checkIn(), CheckInContext.of(TODAY, open, seated(64)));
     assertThat(verdict.outcome()).isEqualTo(Outcome.NOT_TODAY);
     assertThat(verdict.words()).isEqualTo("Not yet");
     assertThat(codes(verdict)).contains("screening-open").doesNotContain("nothing-against");
@@ -344,7 +346,8 @@ class VerdictTest {
                 OptionalInt.of(38),
                 screening(adult(30, Activity.HIGH), false).effects(),
                 List.of(),
-                Optional.empty()));
+                Optional.empty(),
+                Weight.KG));
     assertThat(told.outcome()).isEqualTo(Outcome.GO);
   }
 
@@ -466,6 +469,22 @@ class VerdictTest {
     assertThat(judge(Found.pulse(64).weight(now), person, 64, before).outcome()).isEqualTo(outcome);
     assertThat(judge(Found.pulse(64).weight(now), WELL, 64, before).outcome())
         .isEqualTo(Outcome.GO);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"KG, 3.5 kg", "LB, 7.7 lb"})
+  void aGainIsSaidInTheUnitOfTheStudio(Weight unit, String gain) {
+    CheckInContext known =
+        CheckInContext.of(
+            TODAY,
+            screening(having(66, Activity.LITTLE, Condition.HEART_FAILURE), true),
+            seated(64),
+            List.of(new Weighed(TODAY.minusDays(1), new BigDecimal("80"))),
+            unit);
+    Verdict verdict = Verdict.of(Found.pulse(64).weight("83.5").checkIn(), known);
+    assertThat(verdict.findings())
+        .extracting(Finding::message)
+        .contains("Not today: " + gain + " more than on " + Days.of(TODAY.minusDays(1)) + ".");
   }
 
   @ParameterizedTest

@@ -21,7 +21,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class JobStepTest {
 
@@ -55,10 +58,10 @@ class JobStepTest {
             "DONE light to moderate",
             "DUE none counted yet",
             "DONE about 176",
-            "BLOCKED pulse first",
-            "BLOCKED pulse first",
-            "BLOCKED prescription first",
-            "BLOCKED nothing logged yet");
+            "LATER pulse first",
+            "LATER pulse first",
+            "LATER prescription first",
+            "LATER nothing logged yet");
   }
 
   @Test
@@ -84,7 +87,7 @@ class JobStepTest {
             "DONE reserve 112",
             "DONE version 2",
             "DUE none laid out",
-            "BLOCKED nothing logged yet");
+            "LATER nothing logged yet");
   }
 
   @Test
@@ -108,7 +111,7 @@ class JobStepTest {
         .isEqualTo("DONE until 20 May");
     assertThat(sessions(PrescriptionValidity.State.ISSUED, -1)).isEqualTo("DUE programme ended");
     assertThat(sessions(PrescriptionValidity.State.SUSPENDED, 20))
-        .isEqualTo("BLOCKED prescription first");
+        .isEqualTo("LATER prescription first");
   }
 
   private static String sessions(PrescriptionValidity.State standing, int daysLeft) {
@@ -126,6 +129,28 @@ class JobStepTest {
                     Optional.empty(),
                     Optional.empty())))
         .get(5);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "DONE, DUE, DONE, LATER | PULSE",
+        "BLOCKED, DUE, DONE, LATER | SCREENING",
+        "DONE, DONE, BLOCKED, BLOCKED | ",
+        "DONE, DONE, BLOCKED, BLOCKED, DUE | PRESCRIPTION",
+        "DONE, DONE, DONE, DONE | ",
+      })
+  void whatIsNextIsTheFirstThatCanBeDone(String states, JobStep.Step next) {
+    String[] given = states.split(", ");
+    List<JobStep> path =
+        IntStream.range(0, given.length)
+            .mapToObj(
+                at ->
+                    new JobStep(
+                        JobStep.Step.values()[at], JobStep.State.valueOf(given[at]), "as it is"))
+            .toList();
+    assertThat(JobStep.next(path).map(JobStep::step)).isEqualTo(Optional.ofNullable(next));
   }
 
   @Test
@@ -150,8 +175,8 @@ class JobStepTest {
             "BLOCKED cardiac team",
             "BLOCKED RPE and talk",
             "DUE draft 1",
-            "BLOCKED prescription first",
-            "BLOCKED nothing logged yet");
+            "LATER prescription first",
+            "LATER nothing logged yet");
   }
 
   @Test

@@ -2,6 +2,7 @@ package app.korvel.core.progress;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.korvel.core.measure.RegionalSettings;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.Posture;
 import app.korvel.core.pulse.PulseCount;
@@ -26,7 +27,14 @@ class ProgressTest {
   private static final LocalDate TODAY = Logs.TODAY;
 
   private static Progress progress(List<TrainedWeek.Due> due, List<SessionLog> logs) {
-    return Progress.of(due, logs, List.of(), Optional.empty(), TODAY, ZoneOffset.UTC);
+    return Progress.of(
+        due,
+        logs,
+        List.of(),
+        Optional.empty(),
+        RegionalSettings.METRIC.weekOf(TODAY),
+        TODAY,
+        ZoneOffset.UTC);
   }
 
   @Test

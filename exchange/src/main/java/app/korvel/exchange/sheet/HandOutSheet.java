@@ -11,7 +11,6 @@ import app.korvel.exchange.sheet.CardSheet.Content;
 import app.korvel.exchange.sheet.Paper.Area;
 import java.math.BigDecimal;
 import java.time.LocalDate;
-import java.time.LocalTime;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -54,7 +53,7 @@ public final class HandOutSheet {
    * @param what in a few words, for example {@code Walk or run, 25 min}
    * @param aim by rate and count, or how it is to feel
    */
-  public record HandOutSession(LocalDate on, Optional<LocalTime> at, String what, String aim) {}
+  public record HandOutSession(LocalDate on, Optional<String> at, String what, String aim) {}
 
   /**
    * The sheet.

@@ -8,7 +8,6 @@ import app.korvel.core.zone.RpeFamily;
 import app.korvel.exchange.sheet.HandOutSheet.HandOutSession;
 import app.korvel.exchange.sheet.HandOutSheet.HandOutWeek;
 import java.time.LocalDate;
-import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -31,7 +30,7 @@ class HandOutSheetTest {
                 day ->
                     new HandOutSession(
                         from.plusDays(day),
-                        day == 0 ? Optional.of(LocalTime.of(18, 30)) : Optional.empty(),
+                        day == 0 ? Optional.of("18:30") : Optional.empty(),
                         "Walk or run, 25 min",
                         "109–120 bpm, RPE 12–13"))
             .toList());

@@ -43,6 +43,7 @@ final class CalendarViews {
    * @param wholeMinutes with warm-up and cool-down; as planned
    * @param level the hardest of it, 1 to 5: as planned, or as done
    * @param words what was logged; empty where nothing was
+   * @param log the log's id; null where nothing was logged
    */
   record CalendarSession(
       UUID clientId,
@@ -57,7 +58,8 @@ final class CalendarViews {
       int highPercent,
       int level,
       State state,
-      String words) {
+      String words,
+      @Nullable UUID log) {
 
     static CalendarSession of(DaysSession session, LocalDate today) {
       return session
@@ -94,7 +96,8 @@ final class CalendarViews {
           planned.range().high(),
           Level.atPercent(BigDecimal.valueOf(high)).number(),
           state(session, today),
-          "");
+          "",
+          null);
     }
 
     private static CalendarSession done(DaysSession session, SessionLog log) {
@@ -111,7 +114,8 @@ final class CalendarViews {
           log.asked().range().high(),
           log.level().number(),
           log.done() ? State.DONE : State.NOT_DONE,
-          log.words());
+          log.words(),
+          log.id());
     }
   }
 

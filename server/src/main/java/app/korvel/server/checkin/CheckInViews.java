@@ -230,7 +230,6 @@ final class CheckInViews {
       List<PastPulse> past,
       List<Measure> ask,
       List<String> carry,
-      boolean glucoseInMmol,
       List<SelfReportOption> told,
       List<WorseOption> symptoms) {
     private static final int PAST = 12;
@@ -254,11 +253,6 @@ final class CheckInViews {
           past(taken, posture, source, screening.zone()),
           screening.effects().ask(),
           screening.effects().carry(),
-          recent.stream()
-              .flatMap(saved -> saved.checkIn().glucose().stream())
-              .findFirst()
-              .map(glucose -> glucose.unit() == Glucose.Unit.MMOL_L)
-              .orElse(true),
           Arrays.stream(SelfReport.values())
               .map(told -> new SelfReportOption(told, told.displayName()))
               .toList(),

@@ -9,6 +9,7 @@ import app.korvel.server.client.ClientViews.ClientOverview;
 import app.korvel.server.client.ClientViews.ClientRow;
 import app.korvel.server.client.ClientViews.ClientView;
 import app.korvel.server.client.ClientViews.DetailsRequest;
+import app.korvel.server.client.ClientViews.ErasureRequest;
 import app.korvel.server.client.ClientViews.NameList;
 import app.korvel.server.web.Problems;
 import app.korvel.store.StaleVersionException;
@@ -17,6 +18,7 @@ import app.korvel.studio.Studio;
 import app.korvel.studio.client.AddClient;
 import app.korvel.studio.client.ArchiveClient;
 import app.korvel.studio.client.ChangeClient;
+import app.korvel.studio.client.EraseClient;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -85,6 +87,13 @@ class ClientController {
   @PutMapping("/{id}/archived")
   ClientView archive(Actor who, @PathVariable UUID id, @RequestBody ArchiveRequest request) {
     return view(new ArchiveClient(studio).by(who, id, request.version(), request.archived()));
+  }
+
+  /** Erased for good, with everything that was recorded; it cannot be undone. */
+  @PostMapping("/{id}/erasure")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void erase(Actor who, @PathVariable UUID id, @RequestBody ErasureRequest request) {
+    new EraseClient(studio).by(who, id, request.version(), request.name());
   }
 
   private ClientView view(Client client) {

@@ -42,6 +42,9 @@ public final class ClientViews {
   /** Putting away or bringing back: the version that was read. */
   record ArchiveRequest(Integer version, Boolean archived) {}
 
+  /** Erasing: the version that was read, and the name written out to confirm it. */
+  record ErasureRequest(Integer version, String name) {}
+
   record ClientView(
       UUID id,
       int version,
@@ -99,6 +102,7 @@ public final class ClientViews {
    * One row of the list.
    *
    * @param ratesUsed whether anything is steered by a rate, as far as is known
+   * @param next what is to be done next; null where all is in place
    */
   record ClientRow(
       UUID id,
@@ -109,9 +113,11 @@ public final class ClientViews {
       @Nullable Integer restingBpm,
       @Nullable Integer maximumBpm,
       boolean ratesUsed,
-      List<JobStep> steps) {
+      List<JobStep> steps,
+      @Nullable JobStep next) {
     static ClientRow of(ClientHead head) {
       ClientBaseline baseline = head.baseline();
+      List<JobStep> path = JobStep.path(baseline, head.status());
       return new ClientRow(
           head.client().id(),
           head.client().details().name(),
@@ -121,7 +127,8 @@ public final class ClientViews {
           baseline.resting().map(WorkingResting::bpm).orElse(null),
           baseline.maximum().map(WorkingMaximum::bpm).orElse(null),
           baseline.noRateBecause().isEmpty(),
-          JobStep.path(baseline, head.status()));
+          path,
+          JobStep.next(path).orElse(null));
     }
   }
 
@@ -161,6 +168,7 @@ public final class ClientViews {
    * @param checkedToday today's check-in, if there was one
    * @param span from rest to maximum; null where no rate may be used
    * @param aim the target that a new value would move
+   * @param next what is to be done next; null where all is in place
    */
   record ClientOverview(
       ClientView client,
@@ -176,12 +184,14 @@ public final class ClientViews {
       Aimed aim,
       @Nullable Integer capBpm,
       @Nullable PrescriptionInUse prescription,
-      List<JobStep> steps) {
+      List<JobStep> steps,
+      @Nullable JobStep next) {
 
     static ClientOverview of(ClientHead head, List<SavedCheckIn> latest) {
       ClientBaseline baseline = head.baseline();
       LocalDate today = head.screening().date();
       Aimed aim = head.aimed();
+      List<JobStep> path = JobStep.path(baseline, head.status());
       return new ClientOverview(
           ClientView.of(head.client(), today),
           EquationFacts.of(baseline.person()),
@@ -207,7 +217,8 @@ public final class ClientViews {
                           head.standing().orElseThrow(),
                           saved.prescription().date()))
               .orElse(null),
-          JobStep.path(baseline, head.status()));
+          path,
+          JobStep.next(path).orElse(null));
     }
   }
 }

@@ -45,6 +45,7 @@ class ProgressController {
             logged,
             studio.store().readings().of(id),
             screening.medicinesChangedAt(),
+            studio.settings().regional().weekOf(studio.today()),
             studio.today(),
             studio.zone());
     Optional<Prescription> made =

@@ -88,7 +88,7 @@ record HandOuts(Studio studio) {
         (aim.rpe20().get(0) <= 6 ? "up to " : aim.rpe20().get(0) + "–") + aim.rpe20().get(1);
     return new HandOutSession(
         session.on(),
-        session.at(),
+        session.at().map(studio.settings().regional().clock()::text),
         session.mode().displayName() + ", " + session.minutes() + " min",
         rates
             ? aim.lowBpm() + "–" + aim.highBpm() + " bpm, RPE " + effort

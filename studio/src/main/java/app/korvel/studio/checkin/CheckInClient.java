@@ -56,6 +56,7 @@ public record CheckInClient(Studio studio) {
         studio
             .store()
             .checkIns()
-            .weights(head.client().id(), today.minusDays(Threshold.WEIGHT_GAIN_DAYS.whole())));
+            .weights(head.client().id(), today.minusDays(Threshold.WEIGHT_GAIN_DAYS.whole())),
+        studio.settings().regional().weight());
   }
 }

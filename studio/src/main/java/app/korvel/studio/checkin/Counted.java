@@ -61,8 +61,7 @@ public record Counted(
                         saved.posture(),
                         saved.settled(),
                         again.isPresent(),
-                        CheckInContext.of(
-                            head.screening().date(), head.screening(), head.usual(), List.of()),
+                        CheckInContext.of(head.screening().date(), head.screening(), head.usual()),
                         today.map(SavedCheckIn::outcome))),
         latest
             .filter(count -> !before)

@@ -84,17 +84,19 @@ public record Programmes(Studio studio) {
   }
 
   /**
-   * Twelve weeks from Monday on, on the days they named, on any where they named none; without
-   * those that calendars have busy for the most part, as long as enough are left.
+   * Twelve weeks from the next first day of the studio's week on, on the days they named, on any
+   * where they named none; without those that calendars have busy for the most part, as long as
+   * enough are left.
    *
    * @throws RefusedException when no programme follows from the prescription
    */
   public Plan proposal(ClientHead head) {
-    LocalDate monday = studio.today().with(TemporalAdjusters.nextOrSame(DayOfWeek.MONDAY));
-    LocalDate last = monday.plusWeeks(USUAL_WEEKS).minusDays(1);
-    int before = weeksBefore(head, monday);
+    LocalDate first =
+        studio.today().with(TemporalAdjusters.nextOrSame(studio.settings().regional().weekStart()));
+    LocalDate last = first.plusWeeks(USUAL_WEEKS).minusDays(1);
+    int before = weeksBefore(head, first);
     int lightWeeks = Threshold.CAUTIOUS_WEEKS.whole();
-    Plan wanted = plan(head, monday, last, daysOf(head), before, lightWeeks);
+    Plan wanted = plan(head, first, last, daysOf(head), before, lightWeeks);
     Set<DayOfWeek> free =
         agenda(head)
             .mostlyFree(
@@ -105,7 +107,7 @@ public record Programmes(Studio studio) {
                 head.leading().prescription().outline().seconds() / 60);
     return free.size() < wanted.first().days()
         ? wanted
-        : plan(head, monday, last, free, before, lightWeeks);
+        : plan(head, first, last, free, before, lightWeeks);
   }
 
   /** The days they named; any where they named none. */

@@ -20,7 +20,7 @@ public record ChooseDisplaySettings(Studio studio) {
             who,
             () -> {
               new SchemeCatalog(studio).of(ways.scheme());
-              return studio.store().studio().change(read, ways);
+              return studio.store().studio().change(read, now -> now.with(ways));
             });
     studio.settings().reload();
     return chosen;

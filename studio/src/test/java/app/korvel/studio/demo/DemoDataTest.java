@@ -1,12 +1,16 @@
 package app.korvel.studio.demo;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.screening.Client;
 import app.korvel.store.Database;
+import app.korvel.store.StaleVersionException;
 import app.korvel.store.Store;
 import app.korvel.studio.Actor;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -64,6 +68,37 @@ class DemoDataTest {
 
   private static UUID byName(Store store, String name) {
     return store.clients().find(name, false).get(0).id();
+  }
+
+  /** Whatever was recorded of somebody is gone from the file, and of the others nothing is. */
+  @Test
+  void whoIsErasedLeavesNothingBehind() throws Exception {
+    Path file = write(Instant.parse("2026-05-20T09:00:00Z"));
+    try (Database database = Database.open(file)) {
+      Store store = Store.of(database);
+      List<Client> crew = store.clients().find("", false);
+      for (Client client : crew) {
+        List<String> others = names(store);
+        others.remove(client.details().name());
+        assertThatThrownBy(() -> store.clients().erase(client.id(), client.version() + 1))
+            .isInstanceOf(StaleVersionException.class);
+        store.clients().erase(client.id(), client.version());
+        database.rewrite();
+        assertThat(names(store)).isEqualTo(others);
+        assertThat(Files.size(Path.of(file + "-wal"))).isZero();
+        assertThat(Files.readString(file, StandardCharsets.ISO_8859_1))
+            .doesNotContain(client.id().toString())
+            .doesNotContain(
+                new String(
+                    client.details().name().getBytes(StandardCharsets.UTF_8),
+                    StandardCharsets.ISO_8859_1));
+      }
+    }
+  }
+
+  private static List<String> names(Store store) {
+    return new ArrayList<>(
+        store.clients().find("", false).stream().map(each -> each.details().name()).toList());
   }
 
   /** Whoever acts is on everything that is written, whatever kind it is. */
