@@ -20,7 +20,7 @@ defineProps<{
       <slot name="form" />
     </form>
     <div class="stack">
-      <section class="sheet answer" aria-live="polite" aria-label="What comes of it">
+      <section class="sheet answer" aria-live="polite" aria-label="Result">
         <p v-if="general && !refused.length" class="general" role="alert">{{ general }}</p>
         <Findings :findings="refused" />
         <div class="figures" :class="{ behind }"><slot name="answer" /></div>

@@ -29,8 +29,8 @@ useSteps()
     <header>
       <h1>Calculators</h1>
       <p class="quiet no-print">
-        The sums without a client. Nothing is stored; the address of this page holds what you
-        entered, so you can keep it or pass it on.
+        Work out numbers without a client. Nothing is stored; the page’s address holds what you
+        entered, so you can bookmark or share it.
       </p>
       <button v-if="!ownPrint" type="button" class="link no-print" @click="print">Print</button>
     </header>

@@ -48,7 +48,7 @@ const onMaximum = computed(() =>
 )
 const schemeOptions = computed(() => [
   ...onMaximum.value.map((each) => ({ value: each.id, name: each.name })),
-  { value: OWN, name: 'Ranges of your own' },
+  { value: OWN, name: 'Your own ranges' },
 ])
 const scheme = computed(() => onMaximum.value.find((each) => each.id === form.scheme))
 const pickScheme = computed({
@@ -160,7 +160,7 @@ const table = () => {
           :options="methods"
           :message="messages.method"
         />
-        <SelectField v-model="form.mode" label="What they do" :options="options(MODES)" />
+        <SelectField v-model="form.mode" label="Activity" :options="options(MODES)" />
       </div>
       <SelectField
         v-model="pickScheme"
@@ -169,7 +169,7 @@ const table = () => {
         :message="messages.scheme || messages.bands"
       />
       <fieldset v-if="scheme && scheme.bands.length > 1">
-        <legend class="visually-hidden">Which of its zones</legend>
+        <legend class="visually-hidden">Zones to show</legend>
         <TickField
           v-for="band in scheme.bands"
           :key="band.id"
@@ -180,7 +180,7 @@ const table = () => {
         />
       </fieldset>
       <fieldset v-else-if="form.scheme === OWN" class="own">
-        <legend class="visually-hidden">Ranges of your own</legend>
+        <legend class="visually-hidden">Your own ranges</legend>
         <div v-for="(row, n) in own" :key="n" class="range">
           <InputText
             :model-value="row.name"
@@ -215,7 +215,7 @@ const table = () => {
           <button
             type="button"
             class="link"
-            :aria-label="`Leave range ${n + 1} out`"
+            :aria-label="`Remove range ${n + 1} out`"
             :disabled="own.length === 1"
             @click="leaveOut(n)"
           >
@@ -249,8 +249,8 @@ const table = () => {
       <ChoiceField v-model="form.paper" label="Paper" :options="options(PAPERS)" />
       <p v-if="general" class="fault" role="alert">{{ general }}</p>
       <p class="quiet small">
-        For people without a condition or medication that affects the heart rate; whoever has one
-        carries a card of their own.
+        For people without a condition or medication that affects the heart rate; anyone with one
+        carries their own card.
       </p>
     </form>
     <SheetFrame
@@ -262,14 +262,14 @@ const table = () => {
     >
       <template v-if="answer">
         Figures {{ answer.figureMillimetres.toFixed(1) }} mm high: read with ease from
-        <b>{{ reachText(answer.readFromMetres) }}</b>, by sharp eyes from twice as far.
+        <b>{{ reachText(answer.readFromMetres) }}</b>, with good eyesight from twice as far.
         {{ answer.pages > 1 ? `${answer.pages} pages: fewer ages or ranges make it larger.` : '' }}
         <CsvLink name="class chart" :rows="table" />
       </template>
       <template #nothing>{{
         Object.keys(messages).length
           ? 'Correct the highlighted field, and the chart appears here.'
-          : 'Working it out…'
+          : 'Calculating…'
       }}</template>
     </SheetFrame>
   </div>

@@ -67,7 +67,7 @@ const shownName = computed(
             label="Resting"
             name="rest"
             number
-            hint="bpm; may stay empty"
+            hint="bpm, optional"
             :message="messages.restingBpm"
           />
         </div>
@@ -79,13 +79,13 @@ const shownName = computed(
         />
         <ChoiceField
           v-model="form.activity"
-          label="Present activity"
+          label="Activity level"
           :options="options(ACTIVITIES)"
           :message="messages.activity"
         />
         <SelectField
           v-model="form.mode"
-          label="What they do"
+          label="Activity"
           :options="options<string>(MODES)"
           :message="messages.mode"
         />

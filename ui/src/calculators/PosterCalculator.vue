@@ -26,8 +26,8 @@ const SCALES = Object.entries(FAMILIES).map(([value, { name, meaning }]) => ({
   <div class="form-and-sheet">
     <form class="sheet stack" novalidate aria-label="The poster" @submit.prevent>
       <p>
-        What the voice can still do, with both scales of effort beside it. Hang it where everyone
-        sees it while they move.
+        What the voice can still do at each level, with both RPE scales. Hang it where everyone can
+        see it while they train.
       </p>
       <ChoiceField
         v-model="form.paper"
@@ -37,7 +37,7 @@ const SCALES = Object.entries(FAMILIES).map(([value, { name, meaning }]) => ({
       />
       <ChoiceField
         v-model="scale"
-        label="Scale of 0 to 10"
+        label="0–10 scale"
         :options="SCALES"
         :message="messages.rpeFamily"
       />

@@ -93,7 +93,7 @@ async function onDone() {
             >{{ tapped.kept }} intervals, {{ tapped.seconds }} s</MethodLink
           >
         </template>
-        <span v-else class="quiet">Tap along, and the rate stands here.</span>
+        <span v-else class="quiet">Tap along and the rate appears here.</span>
       </p>
       <p v-else-if="answer" class="big">
         <b class="num">{{ answer.bpm }}</b> bpm
@@ -101,7 +101,7 @@ async function onDone() {
       </p>
       <table v-if="theMethods" class="windows">
         <caption class="quiet small">
-          A longer count is a surer one.
+          A longer count is more accurate.
         </caption>
         <thead>
           <tr>

@@ -32,7 +32,7 @@ const cap = defineModel<string>('cap', { required: true })
     label="A clinician's cap"
     name="cap"
     number
-    hint="bpm; empty where there is none"
+    hint="bpm; leave empty if none"
     :message="messages.capBpm"
   />
 </template>

@@ -14,7 +14,7 @@ const upper = defineModel<string>('upper', { required: true })
       label="Last comfortable talk"
       name="lower"
       number
-      hint="bpm; where it was measured"
+      hint="bpm, if measured"
       :message="messages.lowerThresholdBpm"
     />
     <TextField
@@ -22,7 +22,7 @@ const upper = defineModel<string>('upper', { required: true })
       label="First without talk"
       name="upper"
       number
-      hint="bpm; where it was measured"
+      hint="bpm, if measured"
       :message="messages.upperThresholdBpm"
     />
   </div>

@@ -100,7 +100,7 @@ const band = computed(() => {
             label="Maximum ±"
             name="maxerror"
             number
-            hint="bpm; 10 if empty"
+            hint="bpm; 10 if left empty"
             :message="messages.maximumStandardErrorBpm"
           />
           <TextField
@@ -108,7 +108,7 @@ const band = computed(() => {
             label="Resting ±"
             name="resterror"
             number
-            hint="bpm; 2 if empty"
+            hint="bpm; 2 if left empty"
             :message="messages.restingStandardErrorBpm"
           />
         </div>

@@ -95,7 +95,7 @@ async function read() {
 }
 async function remove(id: string, of: string) {
   const left = await removeBusy(id, true)
-  offerUndo(`${of} counts no more.`, async () => {
+  offerUndo(`${of} no longer counts.`, async () => {
     await removeBusy(id, false)
   })
   data.value = left
@@ -111,8 +111,8 @@ async function remove(id: string, of: string) {
         <h3>Out</h3>
         <p class="small">
           For any calendar program.
-          <a :href="calendarFile(client)" download>Calendar file (.ics)</a>: reading it again
-          changes what moved, and adds nothing twice.
+          <a :href="calendarFile(client)" download>Calendar file (.ics)</a>: importing it again
+          updates what moved and duplicates nothing.
         </p>
         <details v-if="!client && people.length">
           <summary>A file for a class</summary>
@@ -123,7 +123,7 @@ async function remove(id: string, of: string) {
             >
           </p>
         </details>
-        <form novalidate aria-label="Make an address" @submit.prevent="make">
+        <form novalidate aria-label="Create an address" @submit.prevent="make">
           <TextField
             v-model="name"
             :label="
@@ -133,17 +133,17 @@ async function remove(id: string, of: string) {
             hint="for which program, for example “my calendar”"
             :message="messages.name"
           />
-          <Button type="submit" label="Make the address" outlined />
+          <Button type="submit" label="Create the address" outlined />
         </form>
         <p v-if="general" class="fault" role="alert">{{ general }}</p>
         <div v-if="made" class="made" role="status">
           <p>
-            For {{ made.name }}. <b>Shown only now</b>: whoever knows it can read these sessions,
+            For {{ made.name }}. <b>Shown only once</b>: anyone who has it can read these sessions
             until it is revoked.
           </p>
           <code>{{ made.address }}</code>
           <p v-if="onlyHere">
-            Only programs on this computer reach it. For a phone or another computer take the
+            Only programs on this computer can reach it. For a phone or another computer, use the
             calendar file.
           </p>
           <Button :label="copied ? 'Copied' : 'Copy'" size="small" outlined @click="copy" />
@@ -164,7 +164,7 @@ async function remove(id: string, of: string) {
         <h3>In</h3>
         <p class="small">
           A roster or another calendar: when {{ client ? 'they are' : 'everyone is' }} busy,
-          sessions are laid out around it. Only the times are kept, not what they are for.
+          sessions are planned around it. Only the times are kept, not what they are for.
         </p>
         <label class="file"
           >Read a calendar file (.ics)

@@ -295,7 +295,7 @@ const done = computed(() => inView.value.reduce((sum, each) => sum + each.done, 
             {{ count(date) - IN_A_CELL + 1 }} more
           </button>
           <p v-if="view === 'day' && !of(date).length" class="quiet">
-            Nothing is planned, and nothing was done.
+            Nothing planned, nothing done.
           </p>
         </li>
       </ol>
@@ -309,10 +309,10 @@ const done = computed(() => inView.value.reduce((sum, each) => sum + each.done, 
         @close="close"
       />
       <p v-if="!data.days.length && view === 'month'" class="quiet">
-        Nothing in {{ month(day) }}. Sessions come here when a programme is laid out, under
+        Nothing in {{ month(day) }}. Sessions appear here when a programme is planned, under
         <RouterLink to="/clients">a client’s</RouterLink> Sessions.
       </p>
-      <ul class="key small quiet" aria-label="What the signs mean">
+      <ul class="key small quiet" aria-label="What the symbols mean">
         <li v-for="state in SESSION_STATES" :key="state.name">
           <span aria-hidden="true">{{ state.mark }}</span> {{ state.name }}
         </li>

@@ -100,7 +100,7 @@ const {
       </template>
     </p>
     <p v-if="session.state === 'rests'" class="fault">
-      Nothing of the prescription may be used today: see why under
+      The prescription may not be used today: see why under
       <RouterLink :to="`/clients/${session.clientId}/screening`">Screening</RouterLink>.
     </p>
     <div class="ways">

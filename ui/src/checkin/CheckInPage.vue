@@ -251,7 +251,7 @@ function startAgain() {
 useShortcuts({
   list: [
     ['Enter', 'in a field: save the check-in, or go to the recount it asks for'],
-    ['Space', 'on what was told: tick it'],
+    ['Space', 'on a report: tick it'],
   ],
 })
 </script>
@@ -439,7 +439,7 @@ useShortcuts({
               v-model="own.reason"
               label="Why"
               name="reason"
-              hint="Kept with the check-in, 3 to 200 characters."
+              hint="Saved with the check-in, 3 to 200 characters."
               :message="messages.reason"
             />
           </template>

@@ -84,7 +84,7 @@ useShortcuts({
       v-model="details.note"
       label="Note"
       name="note"
-      hint="Work, habits, what to remember. May stay empty."
+      hint="Work, habits, what to remember. Optional."
       :message="messages.note"
     />
     <ChoiceField

@@ -71,7 +71,7 @@ const table = () => [
     client.note,
     client.restingBpm,
     client.ratesUsed ? client.maximumBpm : null,
-    client.next ? nextWords(client.next) : 'All in place',
+    client.next ? nextWords(client.next) : 'Up to date',
     client.watch.map((each) => each.words).join('; '),
   ]),
 ]
@@ -106,10 +106,10 @@ useShortcuts({
     <ProblemNote v-if="problem" :problem="problem" @retry="look" />
 
     <section v-else-if="data && data.total === 0 && !archived" class="sheet first-day">
-      <h2>The first day</h2>
+      <h2>Getting started</h2>
       <p>
-        Nobody is here yet. Add your first client, go through the screening, count a resting pulse,
-        and Korvel works out the maximum, the zones and where to start.
+        No clients yet. Add your first client, go through the screening, count a resting pulse, and
+        Korvel works out the maximum, the zones and where to start.
       </p>
       <div class="ways">
         <Button label="Add the first client" @click="router.push('/clients/new')" />
@@ -154,7 +154,7 @@ useShortcuts({
               :class="client.next.state"
               >{{ nextWords(client.next) }}</RouterLink
             >
-            <span v-else class="state done">All in place</span>
+            <span v-else class="state done">Up to date</span>
             <span v-if="client.watch[0]" class="watch" :title="client.watch[0].because">{{
               client.watch[0].words
             }}</span>

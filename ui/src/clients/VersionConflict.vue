@@ -69,13 +69,15 @@ function save() {
       What they saved is the same as what you entered. There is nothing left to save.
     </p>
     <template v-else>
-      <p>Nothing is lost: yours and theirs stand here. Pick, part by part, what is right.</p>
+      <p>
+        Nothing is lost: your version and theirs are below. Choose, field by field, which to keep.
+      </p>
       <table>
         <thead>
           <tr>
             <th scope="col"><span class="visually-hidden">Part</span></th>
             <th scope="col">Yours</th>
-            <th scope="col">Theirs, as it stands now</th>
+            <th scope="col">Theirs, as saved</th>
           </tr>
         </thead>
         <tbody>
@@ -92,7 +94,7 @@ function save() {
       </table>
     </template>
     <div class="ways">
-      <Button v-if="differing.length" label="Save what is picked" @click="save" />
+      <Button v-if="differing.length" label="Save these choices" @click="save" />
       <Button label="Keep theirs" outlined @click="emit('theirs')" />
     </div>
   </section>

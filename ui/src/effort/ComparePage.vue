@@ -177,7 +177,7 @@ useShortcuts({
     <header>
       <h1>Compare at the same effort</h1>
       <p class="quiet">
-        The same share of reserve asks the same of two hearts, whatever their rates are.
+        The same % of reserve is the same effort for two people, whatever their rates are.
       </p>
     </header>
     <ProblemNote
@@ -199,7 +199,7 @@ useShortcuts({
           <button
             type="button"
             class="link"
-            :aria-label="`Leave ${nameOf(row.who.client)} out`"
+            :aria-label="`Remove ${nameOf(row.who.client)}`"
             @click="remove(at)"
           >
             leave out
@@ -214,14 +214,14 @@ useShortcuts({
           option-value="id"
           filter
           placeholder="Someone"
-          aria-label="Whom to add"
+          aria-label="Person to add"
         />
         <Select
           v-model="add.mode"
           :options="options(MODES)"
           option-label="name"
           option-value="value"
-          aria-label="In which mode"
+          aria-label="Activity"
         />
         <Button type="submit" label="Add" :disabled="!add.client" />
       </form>
@@ -230,15 +230,15 @@ useShortcuts({
       </p>
     </section>
 
-    <section v-if="drawn.length" class="sheet" aria-label="Laid out by reserve">
+    <section v-if="drawn.length" class="sheet" aria-label="Aligned by % of reserve">
       <Ruler v-model:cursor="cursor" :rows="drawn" by-reserve compact />
     </section>
 
     <section v-if="drawn.length" class="sheet stack" aria-labelledby="efforts-title">
-      <h2 id="efforts-title">Efforts, as a share of reserve</h2>
+      <h2 id="efforts-title">Efforts, as % of reserve</h2>
       <form class="effort" novalidate @submit.prevent="doer && keep(doer.client)">
         <SelectField v-model="entry.at" label="Who" :options="doers" />
-        <TextField v-model="entry.name" label="What it was" name="name" :message="messages.name" />
+        <TextField v-model="entry.name" label="What was it?" name="name" :message="messages.name" />
         <TextField
           v-model="entry.averageBpm"
           label="Average rate"
@@ -275,8 +275,8 @@ useShortcuts({
         <CsvLink name="efforts" class="csv" :rows="table" />
       </template>
       <p v-else class="quiet">
-        None on record yet. Enter the average rate of a race or a session, and see what share of
-        reserve it took.
+        None recorded yet. Enter the average rate of a race or a session to see what % of reserve it
+        took.
       </p>
     </section>
   </div>

@@ -18,7 +18,7 @@ const since = (from: string, at: string) =>
         <span v-if="bout.peakBpm !== null" class="peak"
           >peak <b class="num">{{ bout.peakBpm }}</b></span
         >
-        <span v-else class="quiet small">no reading that counts yet</span>
+        <span v-else class="quiet small">no valid reading yet</span>
         <span v-if="!bout.whole" class="short small">cut short</span>
       </div>
       <ul v-if="bout.readings.length" class="readings">
@@ -26,12 +26,12 @@ const since = (from: string, at: string) =>
           <span class="num quiet">{{ since(bout.startedAt, reading.at) }}</span>
           <b class="num">{{ reading.bpm }}</b>
           <span class="quiet">{{ SOURCES[reading.source].toLowerCase() }}</span>
-          <span v-if="!reading.counts" class="quiet">early, does not count</span>
+          <span v-if="!reading.counts" class="quiet">too early, does not count</span>
           <button
             v-if="!closed"
             type="button"
             class="link small"
-            :aria-label="`Take the ${reading.bpm} back`"
+            :aria-label="`Delete the reading of ${reading.bpm}`"
             @click="$emit('takeBack', reading.id)"
           >
             delete

@@ -79,15 +79,16 @@ const toDo = computed(() => {
         : work
     case 'rest':
       if (plateau) return 'Two bouts in a row agree: the plateau is reached. Finish, and cool down.'
-      if (bout >= mostBouts) return 'That was the last one. Read, answer, finish, and cool down.'
+      if (bout >= mostBouts)
+        return 'That was the last bout. Take the reading, answer the question, finish, and cool down.'
       if (!mayStart) return rest
       return latest && now.value > ms(latest)
-        ? 'The rest has grown too long: start the next one now.'
+        ? 'The rest is getting too long: start the next bout now.'
         : `${rest} The next bout may begin.`
     case 'done':
       return bout
         ? 'Cool down for ten minutes at least, easier and easier.'
-        : 'Called off. Nothing is proposed.'
+        : 'Cancelled. No maximum is proposed.'
     default:
       return test.value!.stopAction
   }
@@ -128,7 +129,7 @@ useShortcuts({
   list: [
     ['s', 'stop'],
     ['b', 'begin the next bout'],
-    ['r', 'to the reading; Enter notes it'],
+    ['r', 'to the reading; Enter saves it'],
     ['y n', 'the question about the last bout'],
     ['f', 'finish'],
   ],
@@ -233,7 +234,7 @@ const table = () => [
             />
             <Button
               v-if="stand.mayFinish"
-              :label="stand.bout ? 'Finish' : 'Call it off'"
+              :label="stand.bout ? 'Finish' : 'Cancel the test'"
               :outlined="!stand.bout || (!stand.plateau && stand.bout < test.mostBouts)"
               @click="end('finished')"
             />
@@ -244,7 +245,7 @@ const table = () => [
         </div>
       </section>
 
-      <section v-if="over" class="sheet stack" aria-label="What it was worth">
+      <section v-if="over" class="sheet stack" aria-label="How good was the test?">
         <h2>
           <template v-if="test.result.peakBpm !== null"
             >Peak <span class="num">{{ test.result.peakBpm }}</span>, graded
@@ -268,7 +269,7 @@ const table = () => [
           </p>
         </template>
         <template v-else-if="stand.phase === 'done' && test.result.peakBpm !== null">
-          <p>{{ preview?.judged.reason }} The prescription is not moved by it.</p>
+          <p>{{ preview?.judged.reason }} The prescription does not change.</p>
           <WhatMoves
             v-if="
               preview?.before &&
@@ -295,7 +296,7 @@ const table = () => [
         </template>
         <p v-if="stand.phase === 'stopped'">
           <RouterLink :to="`/clients/${test.clientId}/screening`"
-            >Write the symptom into the screening</RouterLink
+            >Record the symptom in the screening</RouterLink
           >
         </p>
       </section>
@@ -334,7 +335,7 @@ const table = () => [
         />
       </section>
       <section v-else-if="!over" class="sheet stack">
-        <h2>How it goes</h2>
+        <h2>How the test works</h2>
         <p>{{ test.summary }}</p>
         <p class="quiet">
           Read the rate in the bout or at its end, by a strap where there is one.

@@ -54,8 +54,8 @@ const {
 
 useShortcuts({
   list: [
-    ['Space', 'on what is made sure of: tick it'],
-    ['Enter', 'begin the warm-up'],
+    ['Space', 'on a check: tick it'],
+    ['Enter', 'start the warm-up'],
   ],
 })
 </script>
@@ -68,14 +68,13 @@ useShortcuts({
     </p>
     <section v-if="running" class="sheet going">
       <p>
-        <b>{{ running.name }} is going on.</b>
+        <b>{{ running.name }} is in progress.</b>
       </p>
-      <RouterLink :to="`/field-tests/${running.id}`">Go on with it</RouterLink>
+      <RouterLink :to="`/field-tests/${running.id}`">Continue</RouterLink>
     </section>
     <section v-else-if="checkInFirst" class="sheet going">
       <p>
-        <b>Check in first.</b> The pulse at rest, and how they feel, decide whether today is the
-        day.
+        <b>Check in first.</b> The resting pulse and how they feel decide whether to test today.
       </p>
       <RouterLink :to="`/clients/${id}/check-in`">Check in</RouterLink>
     </section>
@@ -105,20 +104,20 @@ useShortcuts({
       v-if="test?.open && !running"
       class="sheet stack"
       novalidate
-      aria-label="Before it begins"
+      aria-label="Before you start"
       @submit.prevent="begin"
     >
       <h2>Before {{ test.name.toLowerCase() }}</h2>
       <div class="pair">
         <ChoiceField
           v-model="entry.mode"
-          label="What they do"
+          label="Activity"
           :options="options(MODES, test.modes)"
           :message="messages.mode"
         />
         <TextField
           v-model="entry.warmedUp"
-          label="Warmed up already"
+          label="Warm-up already done"
           name="warmedUp"
           number
           :hint="`minutes; ${data.warmUpMinutes} are needed, the clock runs the rest`"
@@ -134,7 +133,7 @@ useShortcuts({
       <p v-if="messages.assured" class="fault" role="alert">{{ messages.assured }}</p>
       <p v-if="general" class="fault" role="alert">{{ general }}</p>
       <Findings :findings="refused" />
-      <div><Button type="submit" label="Begin the warm-up" :loading="beginning" /></div>
+      <div><Button type="submit" label="Start the warm-up" :loading="beginning" /></div>
     </form>
 
     <section v-if="data.tests.length" class="sheet" aria-labelledby="past-title">
@@ -154,7 +153,7 @@ useShortcuts({
       </ul>
     </section>
   </div>
-  <p v-else class="quiet" role="status">Looking at the rules…</p>
+  <p v-else class="quiet" role="status">Loading…</p>
 </template>
 
 <style scoped>

@@ -219,7 +219,7 @@ useShortcuts({
   list: [
     ['0–9 Enter', 'a number: saved, and on to the next person'],
     ['↑ ↓', 'to the person before, the person after'],
-    ['Enter', 'on an empty field: leave it out and go on'],
+    ['Enter', 'on an empty field: skip it'],
   ],
 })
 </script>
@@ -320,9 +320,7 @@ useShortcuts({
           @done="onDone"
         />
         <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-        <a href="/floor/clock" target="_blank" class="small wall"
-          >Clock for the wall, in its own window</a
-        >
+        <a href="/floor/clock" target="_blank" class="small wall">Wall clock in its own window</a>
       </aside>
     </div>
     <p v-else class="quiet" role="status">Loading…</p>

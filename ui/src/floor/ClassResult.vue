@@ -89,7 +89,7 @@ const title = computed(() =>
       : 'Everyone is back to rest'
     : props.before
       ? `Talk to ${talk.value.length === 1 ? 'this one' : `these ${talk.value.length}`} first`
-      : `${talk.value.length} to look at`,
+      : `${talk.value.length} to check`,
 )
 const names = (all: ClassPerson[]) => all.map((each) => each.name.split(' ')[0]).join(', ')
 
@@ -168,7 +168,7 @@ const table = () => [
       />
     </div>
     <div v-if="fine.length">
-      <h3>{{ before ? 'Nothing against it' : 'Back to rest' }} · {{ fine.length }}</h3>
+      <h3>{{ before ? 'Good to go' : 'Back to rest' }} · {{ fine.length }}</h3>
       <ul class="fine">
         <li v-for="person in fine" :key="person.id">
           <input
@@ -196,8 +196,8 @@ const table = () => [
     <p v-if="checkedIn" class="done" role="status">{{ checkedIn }}</p>
     <div v-if="before && ready.length" class="next">
       <p>
-        Ask the room: anyone ill or without sleep, anything new, worse than usual, or a change of
-        medication? Whoever says yes is left out, and gets a check-in of their own.
+        Ask the room: is anyone ill or short of sleep, is anything new or worse than usual, has any
+        medication changed? Untick anyone who says yes; they get their own check-in.
       </p>
       <Button
         :label="`All well: check in ${toCheckIn.length === 1 ? 'one' : `these ${toCheckIn.length}`}`"

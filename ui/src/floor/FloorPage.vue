@@ -76,7 +76,9 @@ useShortcuts({
   <div class="stack">
     <header>
       <h1>Floor</h1>
-      <p class="quiet">A class counts together: one clock for the room, then each one’s number.</p>
+      <p class="quiet">
+        Count a class together: one clock for the room, then a number from each person.
+      </p>
     </header>
     <ProblemNote v-if="start.problem.value" :problem="start.problem.value" @retry="start.load()" />
     <section v-else-if="start.data.value && people.length === 0" class="sheet first">
@@ -93,7 +95,7 @@ useShortcuts({
               >Ticked: the class of {{ day(last.startedAt) }}.
               <RouterLink :to="`/floor/classes/${last.id}`">Open its count</RouterLink></template
             >
-            <template v-else>Tick them; the class is remembered for the next time.</template>
+            <template v-else>Tick who is here; the class is remembered for next time.</template>
           </p>
         </div>
         <PeoplePicker v-model="present" :people="people" />
@@ -138,9 +140,7 @@ useShortcuts({
           class="small"
           >Cards for {{ many(present.length) }}, to cut out</RouterLink
         >
-        <a href="/floor/clock" target="_blank" class="small"
-          >Clock for the wall, in its own window</a
-        >
+        <a href="/floor/clock" target="_blank" class="small">Wall clock in its own window</a>
       </aside>
     </form>
     <p v-else class="quiet" role="status">Loading…</p>

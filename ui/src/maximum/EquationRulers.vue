@@ -56,7 +56,7 @@ watch(
   >
     <h2>
       What each does to
-      {{ sheet.aim.prescribed ? 'the prescribed target' : 'the target to start with' }},
+      {{ sheet.aim.prescribed ? 'the prescribed target' : 'the starting target' }},
       <span class="num">{{ sheet.aim.lowPercent }}–{{ sheet.aim.highPercent }}</span> % of reserve
     </h2>
     <Ruler v-model:cursor="cursor" :rows="rows" compact />

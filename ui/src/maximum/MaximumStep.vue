@@ -108,7 +108,7 @@ const { save: use, saving } = useSave(
     form,
     undo: ({ latestChoice }, client, { name }) => ({
       said: waits.value
-        ? `${name} is picked; the measured value stands first.`
+        ? `${name} is chosen; the measured value takes precedence.`
         : `${name} is in use.`,
       back: () => undoChoice(client, latestChoice),
     }),
@@ -136,7 +136,7 @@ const { save: backToDefault } = useSave((client: string) => defaultMaximum(clien
 })
 
 /** The same figures in the calculators, where the working is shown. */
-function onDesk(method: string) {
+function inCalculators(method: string) {
   const { client, facts } = overview.value!
   return {
     path: '/calculators/maximum',
@@ -183,7 +183,7 @@ useShortcuts({
           <RouterLink
             class="test"
             :to="data.running ? `/field-tests/${data.running}` : `/clients/${id}/maximum/tests`"
-            >{{ data.running ? 'Field test: go on' : 'Field test' }}</RouterLink
+            >{{ data.running ? 'Field test: continue' : 'Field test' }}</RouterLink
           >
         </div>
         <p class="ways small">
@@ -201,7 +201,7 @@ useShortcuts({
       </template>
       <template #more>
         <details v-if="history.data.value?.choices.length" class="history">
-          <summary>What was picked before</summary>
+          <summary>Previous choices</summary>
           <ul>
             <li v-for="(each, n) in history.data.value.choices" :key="n">
               <span>{{ day(each.on) }}</span>
@@ -265,7 +265,7 @@ useShortcuts({
           v-model="reason"
           label="Your reason"
           name="reason"
-          hint="It is kept, and stands beside the maximum. Being fit is no reason; a measured peak is."
+          hint="Shown beside the maximum. Being fit is not a reason; a measured peak is."
           :message="messages.reason ?? messages.method"
         />
         <p v-if="general" class="fault" role="alert">{{ general }}</p>
@@ -276,7 +276,7 @@ useShortcuts({
       </form>
     </section>
 
-    <EstimateTable :maximum="data" :working="onDesk">
+    <EstimateTable :maximum="data" :working="inCalculators">
       <template #action="{ row }">
         <Button
           v-if="open && row.prescribable && row.method !== data.inUse"
@@ -291,7 +291,7 @@ useShortcuts({
 
     <ModesTable :sheet="data" />
   </div>
-  <p v-else class="quiet" role="status">Working out the equations…</p>
+  <p v-else class="quiet" role="status">Loading…</p>
 </template>
 
 <style scoped>

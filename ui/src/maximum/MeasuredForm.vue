@@ -22,7 +22,7 @@ import { GRADES, MAXIMUM_STATES, MODES, options } from '../shared/words'
 import { useSave } from '../shared/save'
 import { useAnswerTo } from '../shared/answer'
 
-/** A maximum that was reached: how, when, and what it would change, before it is saved. */
+/** Measured maximum: how, when, and what it would change, before it is saved. */
 const props = defineProps<{
   client: string
   sheet: MaximumSheet
@@ -117,9 +117,9 @@ const { save: keep, saving } = useSave(
   <section
     ref="panel"
     class="sheet stack"
-    :aria-label="from ? 'Put a maximum right' : 'A measured value'"
+    :aria-label="from ? 'Edit a maximum' : 'A measured value'"
   >
-    <h2>{{ from ? `Put the ${from.bpm} right` : 'A maximum that was reached' }}</h2>
+    <h2>{{ from ? `Edit the ${from.bpm}` : 'Measured maximum' }}</h2>
     <form novalidate @submit.prevent="keep">
       <div class="fields">
         <TextField
@@ -140,7 +140,7 @@ const { save: keep, saving } = useSave(
         />
         <SelectField
           v-model="entry.mode"
-          label="What they did"
+          label="Activity"
           :options="options(MODES)"
           :message="messages.mode"
         />
@@ -157,14 +157,14 @@ const { save: keep, saving } = useSave(
           v-model="entry.grade"
           label="Grade"
           :options="grades"
-          :hint="`Good: ${kind.whenGood}. Fair: one departure. Poor: more, or stopped early.`"
+          :hint="`Good: ${kind.whenGood}. Fair: one condition not met. Poor: several, or stopped early.`"
           :message="messages.grade"
         />
         <TextField
           v-model="entry.protocol"
           label="Which test"
           name="protocol"
-          hint="May stay empty"
+          hint="Optional"
           :message="messages.protocol"
         />
       </div>
@@ -172,7 +172,7 @@ const { save: keep, saving } = useSave(
         v-else
         v-slot="field"
         label="From a recording"
-        hint="CSV: seconds,bpm or seconds,bpm,steps. Spikes are set aside; the peak goes into the field above."
+        hint="CSV: seconds,bpm or seconds,bpm,steps. Spikes are ignored; the peak goes into the field above."
         :message="unread || undefined"
       >
         <input
@@ -202,9 +202,7 @@ const { save: keep, saving } = useSave(
         v-model="entry.note"
         label="Note"
         name="note"
-        :hint="
-          kind.graded ? 'Where, and who watched' : 'What it was read from: watch, strap, count'
-        "
+        :hint="kind.graded ? 'Where, and who supervised' : 'Read from: watch, strap, count'"
         :message="messages.note"
       />
       <p v-if="general" class="fault" role="alert">{{ general }}</p>
@@ -217,7 +215,9 @@ const { save: keep, saving } = useSave(
           >
           {{ preview.judged.reason }}
           <template v-if="!moves">Nothing changes.</template>
-          <template v-else>The prescription is not moved; it is proposed to be looked at.</template>
+          <template v-else
+            >The prescription does not change; Korvel suggests reviewing it.</template
+          >
         </p>
         <WhatMoves
           v-if="moves && preview.before && preview.after"

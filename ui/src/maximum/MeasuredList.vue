@@ -45,14 +45,14 @@ defineEmits<{ correct: [value: MeasuredMaximum]; takeBack: [value: MeasuredMaxim
             label="Edit"
             text
             size="small"
-            :aria-label="`Put the ${value.bpm} right`"
+            :aria-label="`Edit the ${value.bpm}`"
             @click="$emit('correct', value)"
           />
           <Button
             label="Delete"
             text
             size="small"
-            :aria-label="`Take the ${value.bpm} back`"
+            :aria-label="`Delete the ${value.bpm}`"
             @click="$emit('takeBack', value)"
           />
         </template>

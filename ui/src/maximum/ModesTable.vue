@@ -45,11 +45,11 @@ watch(
 </script>
 
 <template>
-  <section v-if="rows.length" class="sheet stack" aria-label="Modes side by side">
-    <h2>The same percent of reserve in each mode</h2>
+  <section v-if="rows.length" class="sheet stack" aria-label="Activities side by side">
+    <h2>The same % of reserve in each activity</h2>
     <p class="quiet small">
-      Each mode has a maximum of its own. Where none is measured, cycling and swimming take the
-      running value less 10, the others the running value; all of them are less sure for it.
+      Each activity has its own maximum. Where none is measured, cycling and swimming use the
+      running value less 10, the others the running value; all are less certain.
     </p>
     <Ruler v-model:cursor="cursor" :rows="rows" compact by-reserve />
   </section>

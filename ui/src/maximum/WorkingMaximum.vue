@@ -44,7 +44,7 @@ const ORIGINS = {
           {{ ORIGINS[sheet.working.origin] }}<span class="quiet">: {{ sheet.working.words }}</span>
         </p>
         <p v-if="sheet.birthday" class="quiet small">
-          Worked out anew at every birthday: on {{ day(sheet.birthday.on) }} it is
+          Recalculated at every birthday: on {{ day(sheet.birthday.on) }} it is
           <span class="num">{{ sheet.birthday.bpm }}</span>.
         </p>
         <SumLines v-if="sheet.longHand.length" :lines="sheet.longHand" />

@@ -49,8 +49,8 @@ useShortcuts({
       />
     </header>
     <p class="quiet intro">
-      Everything Korvel computes and decides, with where it comes from. Every rate is rounded half
-      up, and each later step starts from the number you saw, so you can check it with a pencil.
+      Everything Korvel calculates and decides, with its source. Every rate is rounded half up, and
+      each later step starts from the rounded number, so you can check it by hand.
     </p>
     <div class="columns">
       <nav class="sheet contents no-print" aria-label="Groups of methods">
@@ -71,7 +71,7 @@ useShortcuts({
       </nav>
       <div class="stack">
         <p v-if="data && !shown.length" class="sheet" role="status">
-          Nothing holds “{{ q }}”.
+          Nothing contains “{{ q }}”.
           <button type="button" class="link" @click="q = ''">Show everything</button>
         </p>
         <section v-for="group in shown" :key="group.id" class="sheet">

@@ -156,7 +156,7 @@ export function groups(methods: Methods): Group[] {
     },
     {
       id: 'activities',
-      name: 'Present activity',
+      name: 'Activity level',
       entries: methods.activities.map((row) =>
         entry(`activity-${row.activity}`, capital(row.activity), row.source, {
           serves: `${capital(row.definition)}.`,
@@ -230,7 +230,7 @@ export function groups(methods: Methods): Group[] {
     },
     {
       id: 'types',
-      name: 'How the minutes are laid out',
+      name: 'How the minutes are planned',
       entries: methods.workTypes.map((row) =>
         entry(`type-${row.id}`, row.name, row.source, {
           figures: `at least ${row.fewestMinutes} min, up to ${row.highestPercent} % of reserve`,
@@ -266,7 +266,7 @@ export function groups(methods: Methods): Group[] {
     },
     {
       id: 'thresholds',
-      name: 'Thresholds: where a rule changes its mind',
+      name: 'Decision thresholds',
       entries: methods.thresholds.map((row) =>
         entry(`threshold-${row.id}`, capital(row.name), row.source, {
           figures: `${row.value} ${row.unit}`,

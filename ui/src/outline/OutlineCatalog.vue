@@ -20,7 +20,7 @@ const { save: putAway, general: fault } = useSave(
   ({ id, version }: NamedOutline) => archiveOutline(id, version!, true),
   {
     undo: (away, { id, name }) => ({
-      said: `${name} is put away.`,
+      said: `${name} is archived.`,
       back: () => archiveOutline(id, away.version!, false),
     }),
     saved: () => load(),
@@ -41,7 +41,7 @@ const bars = (named: NamedOutline) =>
       <Button label="New outline" @click="router.push('/studio/outlines/new')" />
     </div>
     <p class="quiet small">
-      In percent of reserve; they become bpm for whoever does them. Programmes take them from here.
+      In % of reserve, converted to bpm for each client. Programmes use them.
     </p>
     <ProblemNote v-if="problem" :problem="problem" @retry="load()" />
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
@@ -87,10 +87,10 @@ const bars = (named: NamedOutline) =>
             <button
               type="button"
               class="link"
-              :aria-label="`Put ${named.name} away`"
+              :aria-label="`Archive ${named.name}`"
               @click="putAway(named)"
             >
-              Put away
+              Archive
             </button>
           </template>
           <span v-else class="quiet small">built in; opens as a copy</span>

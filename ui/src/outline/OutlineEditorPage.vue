@@ -107,7 +107,7 @@ void everyone.load()
 const NOBODY = 'nobody'
 const who = ref(String(route.query.for ?? NOBODY))
 const people = computed(() => [
-  { value: NOBODY, name: 'Nobody yet: percent only' },
+  { value: NOBODY, name: 'No client: percent only' },
   ...(everyone.data.value?.clients ?? []).map((each) => ({ value: each.id, name: each.name })),
 ])
 
@@ -175,8 +175,8 @@ useShortcuts({
     ['↑ ↓', 'harder or easier by 5 %'],
     ['+ −', 'longer or shorter'],
     ['Alt ← →', 'earlier or later in the session'],
-    ['Delete', 'take the step away'],
-    ['Ctrl Z', 'take the last change back'],
+    ['Delete', 'delete the step'],
+    ['Ctrl Z', 'undo the last change'],
     ['Enter', 'in a field: save the outline'],
   ],
   // In a field the browser takes back what was typed.
@@ -213,7 +213,7 @@ const levels = computed(() => [
   })),
 ])
 
-/** What can be put in after the step in hand. */
+/** What can be put in after the selected step. */
 const ADDS: [string, () => ReturnType<typeof newBlock>][] = [
   ['Work', () => newBlock('1', newStep('work', '10', '40', '55'))],
   ['Easy', () => newBlock('1', newStep('easy', '3', '30', '40'))],
@@ -282,7 +282,7 @@ function takeTheirs() {
       @mine="save(theirs.version!)"
       @theirs="takeTheirs"
     >
-      <p>Nothing is lost: yours stands in the editor. Theirs differs in this:</p>
+      <p>Nothing is lost: yours is in the editor. Theirs differs here:</p>
       <p v-if="theirs.name !== name">
         Name: <b>{{ theirs.name }}</b>
       </p>
@@ -399,13 +399,13 @@ function takeTheirs() {
             v-if="step.kind === 'work'"
             v-model="step.waits"
             name="waits"
-            label="Its clock starts when the target is reached, after 4 min anyway"
+            label="Timer starts when the target is reached, or after 4 min"
           />
           <TickField
             v-if="Number(block.times) > 1"
             v-model="block.apart"
             name="apart"
-            label="Through the day, hours between"
+            label="Spread over the day, hours apart"
           />
         </div>
         <div class="ways">
@@ -434,7 +434,7 @@ function takeTheirs() {
       <div class="goal">
         <SelectField
           v-model="draft.goalLevel"
-          label="Minutes at one level as the aim"
+          label="Goal: minutes at one level"
           :options="levels"
         />
         <TextField
@@ -452,7 +452,7 @@ function takeTheirs() {
         <p v-if="fitted" class="fit">
           <Button label="Make it fit this client" outlined @click="fit" />
           <span class="quiet small"
-            >Cuts what is too hard, and lengthens warm-up and cool-down to theirs.</span
+            >Reduces what is too hard, and lengthens warm-up and cool-down as needed.</span
           >
         </p>
       </div>
@@ -461,7 +461,7 @@ function takeTheirs() {
         <Button type="submit" :label="isNew ? 'Save to the library' : 'Save'" :loading="saving" />
         <p v-if="savedNow" role="status">Saved.</p>
         <p v-else class="quiet small">
-          The library holds to the rules of everyone; a client's own are kept when it is used.
+          The library follows the general rules; a client's own limits apply when it is used.
         </p>
       </div>
     </form>

@@ -33,7 +33,7 @@ defineProps<{ outline: Outline; name: string }>()
               <span v-if="block.times > 1" class="quiet"
                 >{{ block.times }} ×<template v-if="block.apart"> through the day</template></span
               >
-              <span v-if="step.waits" class="quiet">clock waits for the target</span>
+              <span v-if="step.waits" class="quiet">timer starts at the target</span>
             </th>
             <td class="num">{{ minutes(step.seconds) }}</td>
             <template v-if="step.aim">

@@ -186,7 +186,9 @@ useShortcuts({
   <div class="stack">
     <header>
       <h1>Practice</h1>
-      <p class="quiet">A pulse that is nobody’s, at a hidden rate. Count it; then see how near.</p>
+      <p class="quiet">
+        A simulated pulse at a hidden rate. Count it, then see how close you were.
+      </p>
     </header>
     <ProblemNote
       v-if="progress.problem.value"
@@ -210,9 +212,7 @@ useShortcuts({
             </div>
             <ClockFace :phase="phase" :share="share" :shown="left" :says="SAYS[phase]" />
           </div>
-          <p v-if="silent" class="fault" role="alert">
-            Sound and throb are both off: switch one of them on.
-          </p>
+          <p v-if="silent" class="fault" role="alert">Sound and throb are both off: turn one on.</p>
           <form
             v-if="phase === 'done' && !told"
             class="tell"
@@ -306,7 +306,7 @@ useShortcuts({
         </ol>
         <p class="quiet small">
           {{ progress.data.value.runToPass }} in a row within one beat, counted for
-          {{ chosen.windowSeconds }} s or longer, pass this level. Any level is open at any time.
+          {{ chosen.windowSeconds }} s or longer, pass this level. You can try any level.
         </p>
       </aside>
     </div>

@@ -24,8 +24,8 @@ const { page, behind, making, messages, general } = sheet
 const back = computed(() => `/clients/${props.id}/prescription`)
 const LEADS = {
   rate: 'The rate leads; RPE and talk check it.',
-  feel: 'How it feels and sounds leads; the rate follows.',
-  'feel-only': 'How it feels and sounds is all there is: no rate may be used.',
+  feel: 'RPE and talk lead; the rate follows.',
+  'feel-only': 'RPE and talk only: no rate may be used.',
 }
 </script>
 
@@ -52,17 +52,17 @@ const LEADS = {
       <Findings :findings="data.ratesSuspended" />
     </section>
     <section v-if="data.review" class="sheet stack suspended">
-      <h2>This card is to be made anew</h2>
+      <h2>This card needs a new version</h2>
       <Findings :findings="[data.review]" />
       <p><RouterLink :to="back">Make the next version</RouterLink></p>
     </section>
     <div class="form-and-sheet">
-      <form class="sheet stack" novalidate aria-label="How the card looks" @submit.prevent>
+      <form class="sheet stack" novalidate aria-label="Card layout" @submit.prevent>
         <CardLook v-model="look" :messages="messages" :counts="!!data.prescription.target" />
         <p v-if="general" class="fault" role="alert">{{ general }}</p>
         <p v-if="data.latestVersion > data.version" class="fault">
-          Version {{ data.latestVersion }} has taken its place.
-          <RouterLink :to="back">See what stands now</RouterLink>
+          Version {{ data.latestVersion }} has replaced it.
+          <RouterLink :to="back">See the current one</RouterLink>
         </p>
         <p>{{ LEADS[data.leads] }}</p>
         <p :class="{ fault: data.renewal.due }">

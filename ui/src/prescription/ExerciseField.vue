@@ -5,7 +5,7 @@ import PrincipleNote from '../shared/PrincipleNote.vue'
 import SelectField from '../shared/SelectField.vue'
 import { figureSpan, MODES, options } from '../shared/words'
 
-/** What they do: the mode, and one exercise of it; one that is not for this client says so here. */
+/** Activity: the mode, and one exercise of it; one that is not for this client says so here. */
 const props = defineProps<{
   exercises: Exercise[]
   messages: Record<string, string>
@@ -16,7 +16,7 @@ const exercise = defineModel<string | null>('exercise', { required: true })
 const ANY = 'any'
 const ofMode = computed(() => props.exercises.filter((each) => each.mode === mode.value))
 const choices = computed(() => [
-  { value: ANY, name: 'Any of this mode' },
+  { value: ANY, name: 'Any exercise of this kind' },
   ...ofMode.value.map((each) => ({
     value: each.exercise as string,
     name: each.notFor ? `${each.name}, not allowed` : each.name,
@@ -37,9 +37,9 @@ function changeMode(to: Mode) {
   <div class="pair">
     <SelectField
       :model-value="mode"
-      label="What they do"
+      label="Activity"
       :options="options(MODES)"
-      hint="Each mode has a maximum of its own."
+      hint="Each activity has its own maximum."
       :message="messages.mode"
       @update:model-value="changeMode"
     />

@@ -208,7 +208,7 @@ const notes = computed(() => [
 ])
 const faulty = computed(() => Object.keys(messages.value).length > 0)
 /** The working of the target, among the calculators. */
-const onDesk = computed(() => ({
+const inCalculators = computed(() => ({
   path: '/calculators/target',
   query: {
     rest: preview.value?.basis?.restingBpm,
@@ -275,7 +275,7 @@ useShortcuts({
         id="parts"
         class="sheet stack"
         novalidate
-        aria-label="Parts of the prescription"
+        aria-label="Intensity, time, frequency and type"
         @submit.prevent="save"
       >
         <fieldset class="cards goals">
@@ -352,7 +352,7 @@ useShortcuts({
         </div>
         <ChoiceField
           v-model="parts.days"
-          label="Days a week"
+          label="Days per week"
           :options="DAYS"
           :message="messages.days"
         />
@@ -378,7 +378,7 @@ useShortcuts({
             <div v-if="preview.target">
               <p class="target num">{{ preview.target.lowBpm }}–{{ preview.target.highBpm }}</p>
               <p class="quiet small">
-                <RouterLink :to="onDesk">bpm: show the working</RouterLink> ·
+                <RouterLink :to="inCalculators">bpm: show the working</RouterLink> ·
                 <span class="num">{{ span(preview.target.counts['10']) }}</span> in 10 s ·
                 <span class="num">{{ span(preview.target.counts['15']) }}</span> in 15 s
               </p>
@@ -445,7 +445,7 @@ useShortcuts({
           @mine="save"
           @theirs="takeTheirs"
         >
-          <p>Nothing is lost: theirs is kept, yours stands in the form.</p>
+          <p>Nothing is lost: theirs is saved, yours is still in the form.</p>
           <VersionCompare
             :one="theirs.prescription"
             :other="preview!"
@@ -494,7 +494,7 @@ useShortcuts({
       <SavedVersions v-if="saved.data.value" :id="id" :saved="saved.data.value" />
     </div>
   </div>
-  <p v-else class="quiet" role="status">Working out where to start…</p>
+  <p v-else class="quiet" role="status">Calculating a starting point…</p>
 </template>
 
 <style scoped>

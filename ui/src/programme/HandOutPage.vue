@@ -40,7 +40,7 @@ const { page, behind, making, refused, general, messages, pdf } = useSheet(
       </p>
     </section>
     <div v-else class="form-and-sheet">
-      <form class="sheet stack" novalidate aria-label="How the hand-out looks" @submit.prevent>
+      <form class="sheet stack" novalidate aria-label="Hand-out layout" @submit.prevent>
         <p>
           The next four weeks: what to aim at and how to check it, when to stop, what to carry, and
           a log to fill in by hand.

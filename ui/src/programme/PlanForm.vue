@@ -147,7 +147,7 @@ const first = computed(() => props.proposal)
       label="Available days"
       :options="fromWeekStart(options(DAYS))"
       multiple
-      hint="Sessions are laid on those that lie furthest apart."
+      hint="Sessions are placed on the days furthest apart."
       :message="messages.weekdays"
     />
     <PrincipleNote of="progression" />

@@ -69,7 +69,7 @@ const chosenOutline = computed(
         >
       </h3>
       <Button
-        :label="session.skipped ? 'Take it in again' : 'Leave it out'"
+        :label="session.skipped ? 'Include again' : 'Skip this session'"
         outlined
         size="small"
         @click="emit('change', { skipped: !session.skipped })"
@@ -100,7 +100,7 @@ const chosenOutline = computed(
       </form>
       <SelectField
         :model-value="session.mode"
-        label="What they do"
+        label="Activity"
         :options="options(MODES)"
         :message="messages.mode"
         @update:model-value="(mode: Mode) => emit('change', { mode })"

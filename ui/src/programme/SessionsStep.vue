@@ -122,7 +122,7 @@ const sessionOf = (programme: Programme, number: number) =>
 function words(number: number, to: SessionChange): string {
   const of = weekday(sessionOf(saved.value!, number).date)
   if ('date' in to) return `${of} is moved to ${weekday(to.date)}.`
-  if ('skipped' in to) return to.skipped ? `${of} is left out.` : `${of} is taken in again.`
+  if ('skipped' in to) return to.skipped ? `${of} is skipped.` : `${of} is included again.`
   if ('mode' in to) return `${of}: ${MODES[to.mode]}.`
   return to.outline === null ? `${of} has the usual outline again.` : `${of} has another outline.`
 }
@@ -199,7 +199,7 @@ const { save: keep, saving } = useSave(
   {
     form,
     undo: ({ before, after }) =>
-      before && { said: 'The programme is laid out anew.', back: backTo(before, after) },
+      before && { said: 'The programme is rebuilt.', back: backTo(before, after) },
     async saved({ after }) {
       data.value = { ...data.value!, programme: after }
       planning.value = false
@@ -209,7 +209,7 @@ const { save: keep, saving } = useSave(
     },
     conflict(plan) {
       planning.value = false
-      return missing('The programme laid out in the form.', (): Promise<unknown> => {
+      return missing('The programme in the form.', (): Promise<unknown> => {
         planning.value = true
         return keep(plan)
       })
@@ -271,7 +271,7 @@ useShortcuts({
     ['← →', 'on the weeks: the week before, the week after'],
     ['← →', 'on a session: the one before, the one after'],
     ['Alt ← →', 'on a session: a day earlier, a day later'],
-    ['Delete', 'on a session: leave it out, or take it in again'],
+    ['Delete', 'on a session: skip it, or include it again'],
   ],
 })
 </script>
@@ -279,8 +279,8 @@ useShortcuts({
 <template>
   <ProblemNote v-if="problem && !data" :problem="problem" @retry="load(id)" />
   <div v-else-if="data" class="stack">
-    <section v-if="data.why.length" class="sheet stack" aria-label="Why nothing is laid out">
-      <h2>{{ saved ? 'The programme rests' : 'Nothing to lay out yet' }}</h2>
+    <section v-if="data.why.length" class="sheet stack" aria-label="Why nothing is planned">
+      <h2>{{ saved ? 'The programme is paused' : 'Nothing to plan yet' }}</h2>
       <Findings :findings="data.why" />
       <div>
         <RouterLink :to="`/clients/${id}/prescription`">To the prescription</RouterLink>
@@ -320,7 +320,7 @@ useShortcuts({
       <h2>{{ saved ? 'Rebuild the programme' : 'Plan a programme' }}</h2>
       <PlanForm :proposal="data.proposal!" :messages="messages" @changed="request = $event" />
       <p v-if="data.busyDays.length" class="small">
-        Left out, since a calendar has them busy for the most part:
+        Days avoided because a calendar shows them mostly busy:
         {{ data.busyDays.map((each) => DAYS[each]).join(', ') }}.
       </p>
       <Findings :findings="fault" />
@@ -328,7 +328,7 @@ useShortcuts({
       <div class="ways">
         <Button
           type="submit"
-          :label="saved ? 'Save in the place of the present one' : 'Save the programme'"
+          :label="saved ? 'Replace the current programme' : 'Save the programme'"
           :disabled="outOf || !preview"
           :loading="saving"
         />
@@ -345,7 +345,7 @@ useShortcuts({
       >
         <div class="heading">
           <h2 id="weeks-title">
-            {{ laying ? 'What it would be' : 'Programme' }}:
+            {{ laying ? 'Preview' : 'Programme' }}:
             <span class="num">{{ shown.plan.weeks }}</span> weeks, {{ day(shown.plan.startsOn) }} to
             {{ day(shown.plan.endsOn) }}
           </h2>
@@ -496,7 +496,7 @@ useShortcuts({
         </li>
       </ul>
       <p v-else-if="logging !== 'besides'" class="quiet small">
-        Nothing. What is done besides counts among the minutes of its week.
+        None. Unplanned sessions count towards the minutes of their week.
       </p>
     </section>
     <p v-if="theStudio" class="quiet small">{{ theStudio.notice }}</p>

@@ -31,7 +31,7 @@ const spoken = (session: PlannedSession) =>
   `${weekday(session.date)}: ${minutes(outlineOf(session).workSeconds)} minutes of work, ` +
   `${MODES[session.mode]}${session.ownOutline ? `, ${session.ownOutline}` : ''}` +
   `${logOf(session) ? `, logged: ${logOf(session)!.words}` : ''}` +
-  `${session.skipped ? ', left out' : ''}${session.date !== session.laidOn ? ', moved' : ''}`
+  `${session.skipped ? ', skipped' : ''}${session.date !== session.laidOn ? ', moved' : ''}`
 
 const board = ref<HTMLElement | null>(null)
 async function focusSelected() {
@@ -129,7 +129,7 @@ function drop() {
         <span v-if="logOf(session)" class="what">{{
           logOf(session)!.done ? '✓ done' : '– not done'
         }}</span>
-        <span v-else-if="session.skipped" class="what">left out</span>
+        <span v-else-if="session.skipped" class="what">skipped</span>
         <span v-else-if="session.date !== session.laidOn" class="what">moved</span>
       </button>
       <span v-if="!day.sessions.length" class="rest quiet">–</span>

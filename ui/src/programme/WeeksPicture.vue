@@ -18,14 +18,14 @@ const tall = (minutes: number) => `${(100 * minutes) / top.value}%`
 const KINDS: Record<ProgrammeWeek['kind'], { mark: string; word: string }> = {
   start: { mark: 'start', word: 'the start' },
   minutes: { mark: '+ min', word: 'minutes grow' },
-  day: { mark: '+ day', word: 'a day more' },
+  day: { mark: '+ day', word: 'one more day' },
   intensity: { mark: '+ %', word: 'intensity grows' },
   lighter: { mark: 'lighter', word: 'a lighter week' },
   eased: { mark: 'eased', word: 'eased to what was done' },
   held: { mark: '=', word: 'held' },
-  back: { mark: 'back', word: 'a step back' },
+  back: { mark: 'back', word: 'a step down' },
   own: { mark: 'own', word: 'your own' },
-  resumed: { mark: 'on again', word: 'begun again after a break' },
+  resumed: { mark: 'on again', word: 'restarted after a break' },
 }
 const broken = (each: ProgrammeWeek) => each.findings.some((finding) => finding.severity !== 'info')
 const spoken = (each: ProgrammeWeek) =>
@@ -98,7 +98,7 @@ async function onKey(event: KeyboardEvent) {
       <span class="key"><i class="light" /> light</span>
       <span class="key"><i class="moderate" /> moderate</span>
       <span class="key"><i class="vigorous" /> vigorous</span>
-      <span class="key"><i class="line" /> the most it may have</span>
+      <span class="key"><i class="line" /> maximum allowed</span>
       <span class="key"><i class="bar" /> intensity, from rest to maximum</span>
     </figcaption>
   </figure>

@@ -321,7 +321,7 @@ useShortcuts({
           @full-minute="fullMinute"
         />
         <p v-if="correcting" class="quiet small hint">
-          It keeps the moment it was taken. What it said before stays on record.
+          The time it was taken stays the same; the earlier value stays in the history.
         </p>
         <p v-else-if="!felt" class="quiet hint">
           Read the rate once it has been steady for a minute, and enter it.
@@ -332,8 +332,8 @@ useShortcuts({
         <div v-if="resting" class="advice">
           <p>Seated, both feet on the floor, back supported, hands in the lap.</p>
           <p class="quiet small">
-            Ask meanwhile what may disturb the count, and tick it below. The quiet time goes on if
-            you leave this page.
+            Meanwhile ask what may affect the count, and tick it below. The rest continues if you
+            leave this page.
           </p>
         </div>
         <template v-else>
@@ -424,7 +424,7 @@ useShortcuts({
             label="Felt at"
             :options="sites"
             :message="messages.site"
-            :hint="record.sites.length < 3 ? 'The neck is not for this client.' : ''"
+            :hint="record.sites.length < 3 ? 'Do not use the neck with this client.' : ''"
           />
           <ChoiceField
             v-model="entry.rhythm"

@@ -53,9 +53,9 @@ function correct(reading: Reading) {
       aria-labelledby="moved-title"
     >
       <h2 id="moved-title">
-        What the new resting value moves
+        What the new resting value changes
         <span class="quiet">{{
-          overview.prescription ? '· nothing is moved in the prescription by itself' : ''
+          overview.prescription ? '· the prescription does not change by itself' : ''
         }}</span>
       </h2>
       <WhatMoves
@@ -66,7 +66,7 @@ function correct(reading: Reading) {
         :labels="['Before', 'Now']"
       />
       <p v-if="overview.prescription">
-        <RouterLink :to="`/clients/${id}/prescription`">Look at the prescription</RouterLink>
+        <RouterLink :to="`/clients/${id}/prescription`">Review the prescription</RouterLink>
       </p>
     </section>
     <RestingRecord

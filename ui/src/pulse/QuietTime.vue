@@ -23,7 +23,7 @@ const minutes = computed(() => Math.floor(props.seconds / 60))
       :says="over ? 'rested: find the pulse' : 'quiet: no talk, no phone'"
     />
     <p class="visually-hidden" role="status">
-      {{ over ? 'The quiet time is over. Find the pulse, then start the count.' : '' }}
+      {{ over ? 'Rest time is over. Find the pulse, then start the count.' : '' }}
     </p>
     <Button
       :label="over ? 'Start the count' : `Count now, after ${minutes} min`"

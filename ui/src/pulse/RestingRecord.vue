@@ -88,8 +88,8 @@ const departs = (reading: Reading) =>
       <p v-else class="quiet small">{{ kinds[0]?.name }}</p>
     </header>
     <p v-if="chosen === ALL" class="mixed">
-      Postures and sources read differently: overnight values lie commonly 5 to 8 bpm below seated
-      ones. Compare only dots of one shape.
+      Postures and sources differ: overnight values are commonly 5 to 8 bpm below seated ones.
+      Compare only dots of the same shape.
     </p>
     <div class="columns">
       <RestingTrend
@@ -154,7 +154,7 @@ const departs = (reading: Reading) =>
           </tbody>
         </table>
         <p class="quiet small foot">
-          <span><i /> the working value stands on it</span>
+          <span><i /> the working value is based on it</span>
           <CsvLink name="resting readings" />
 
           <button

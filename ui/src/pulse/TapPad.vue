@@ -107,14 +107,14 @@ const paused = computed(() => judged.value?.setAside.some((each) => each.kind ==
 useShortcuts({
   list: [
     ['Space', 'when tapping: once a beat'],
-    ['Enter', 'on the taps: save what they come to'],
+    ['Enter', 'on the taps: save the result'],
   ],
 })
 
 useShortcuts({
   list: [
     ['Space', 'when tapping: once a beat'],
-    ['Enter', 'on the taps: save what they come to'],
+    ['Enter', 'on the taps: save the result'],
   ],
 })
 </script>

@@ -27,7 +27,7 @@ defineProps<{ record: RestingRecord; age: number }>()
     </template>
     <p v-else class="quiet">
       None yet. Seat the client, both feet on the floor, quiet for 5 minutes; then count for 30 or
-      60 s. The first good reading becomes the working value, three make it a median.
+      60 s. The first good reading becomes the working value, with three it is their median.
     </p>
     <div class="usual">
       <h3>At rest, at {{ age }} years</h3>

@@ -136,9 +136,9 @@ const takeBack = (clearance: Clearance) =>
       </div>
       <TextField
         v-model="entry.note"
-        label="What else it says"
+        label="Remarks"
         name="clearanceNote"
-        hint="May stay empty. A rate it names goes under written limits."
+        hint="Optional. A rate it names goes under written limits."
         :message="messages.note"
       />
       <div class="ways">

@@ -103,7 +103,7 @@ onHash((part) => part === 'consent' && !props.consents.length && !props.closed &
         v-model="entry.note"
         label="How"
         name="consentNote"
-        hint="May stay empty: on paper, by telephone …"
+        hint="Optional: on paper, by telephone …"
         :message="messages.note"
       />
       <div class="ways">
@@ -112,7 +112,7 @@ onHash((part) => part === 'consent' && !props.consents.length && !props.closed &
       </div>
     </form>
     <div v-else-if="!closed">
-      <Button label="Put consent on record" :outlined="consents.length > 0" @click="start" />
+      <Button label="Record consent" :outlined="consents.length > 0" @click="start" />
     </div>
     <p v-if="general" class="fault" role="alert">{{ general }}</p>
   </section>

@@ -54,7 +54,7 @@ const lines = computed(() => {
       <h2 id="decision-title">{{ headline }}</h2>
       <p>{{ decision.decision }}</p>
       <p v-if="decision.byTable !== decision.decision" class="small">
-        By the table: {{ decision.byTable }}
+        Without this clearance: {{ decision.byTable }}
       </p>
     </div>
     <p class="next">

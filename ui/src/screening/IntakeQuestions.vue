@@ -242,7 +242,7 @@ const label = computed(() => (nothing.value ? 'None: next' : 'Save and next'))
           <template v-if="topic.id === 'activity'">
             <ChoiceField
               v-model="draft.activity"
-              label="Present activity"
+              label="Activity level"
               :options="options(ACTIVITIES)"
               :hint="activityHint"
               :message="messages.activity"
@@ -320,7 +320,7 @@ const label = computed(() => (nothing.value ? 'None: next' : 'Save and next'))
               />
               <TextField
                 v-model="draft.usualRestingBpm"
-                label="Usual at rest"
+                label="Usual resting pulse"
                 name="usualRestingBpm"
                 number
                 hint="bpm, as they know it"
@@ -330,8 +330,8 @@ const label = computed(() => (nothing.value ? 'None: next' : 'Save and next'))
           </template>
 
           <p v-if="theirs" class="fault" role="alert">
-            Somebody else answered meanwhile. Their other answers are taken over, yours here still
-            stand: look, and save again.
+            Someone else saved answers meanwhile. Theirs are loaded; yours on this question are
+            kept. Review and save.
           </p>
           <p v-else-if="general" class="fault" role="alert">{{ general }}</p>
           <div class="buttons">
@@ -349,7 +349,7 @@ const label = computed(() => (nothing.value ? 'None: next' : 'Save and next'))
         :outlined="!record.decision.due"
         @click="goThrough"
       />
-      <span class="quiet small">Each answer is put once more, to be confirmed or changed.</span>
+      <span class="quiet small">Confirm or change each answer.</span>
     </div>
   </div>
 </template>

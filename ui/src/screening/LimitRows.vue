@@ -81,10 +81,10 @@ async function add() {
           :message="messages[`limits[${at}].until`]"
         />
         <p v-if="lapsed(row)" class="told small">
-          Ended, and still applies until it is renewed or its author lifts it.
+          Expired, but still applies until it is renewed or its author lifts it.
         </p>
         <p v-if="told(row)" class="told small">
-          Counts as known: {{ told(row).toLowerCase() }}. Name the condition among the known ones.
+          Counts as known: {{ told(row).toLowerCase() }}. Tick it among the known conditions too.
         </p>
         <Button
           label="Delete"

@@ -92,7 +92,7 @@ async function add() {
           :message="messages[`medicines[${at}].since`]"
         />
         <p v-if="told(row)" class="told small">
-          Counts as known: {{ told(row).toLowerCase() }}. Name the condition among the known ones.
+          Counts as known: {{ told(row).toLowerCase() }}. Tick it among the known conditions too.
         </p>
         <Button
           label="Delete"

@@ -104,8 +104,8 @@ const answered = computed(() => {
         <p>
           I am an exercise instructor. The person named above wants to train with me. By the
           pre-participation rules I work to (Riebe et al., Med Sci Sports Exerc 2015) the decision
-          is: <b>{{ loaded.data.value.record.decision.byTable }}</b> I ask for your decision and for
-          any limit you want kept.
+          is: <b>{{ loaded.data.value.record.decision.byTable }}</b> Please give your decision and
+          any limits you want observed.
         </p>
       </template>
 
@@ -130,7 +130,7 @@ const answered = computed(() => {
               <span class="num">{{
                 loaded.data.value.resting.working.standardErrorBpm.toFixed(1)
               }}</span>)<template v-if="loaded.data.value.resting.working.stale"
-                >, taken before the present medication</template
+                >, taken before the current medication</template
               >
             </template>
             <template v-else>not counted yet</template>
@@ -200,8 +200,8 @@ const answered = computed(() => {
         </p>
         <p><span class="box" /> Not yet. Reason: <i class="line" /></p>
         <p>
-          Highest rate <i class="line short" /> bpm · Highest effort (6–20)
-          <i class="line short" /> · <span class="box" /> supervised only
+          Highest rate <i class="line short" /> bpm · Highest RPE (6–20) <i class="line short" /> ·
+          <span class="box" /> supervised only
         </p>
         <p>Medication expected to change <i class="line" /></p>
         <p>This clearance holds until <i class="line" /></p>
@@ -213,15 +213,15 @@ const answered = computed(() => {
 
       <footer>
         <p>
-          An instructor may measure, compute and record, and may not decide whether a sign, a
-          symptom or a disease allows exercise, diagnose, or change or stop a medication. That is
-          the clinician's, and what the clinician writes stands above every rule here.
+          An instructor may measure, calculate and record, but may not diagnose, change or stop a
+          medication, or decide whether a sign, symptom or disease allows exercise. That is the
+          clinician's decision, and what the clinician writes overrides every rule here.
         </p>
         <p>{{ theStudio?.notice }}</p>
       </footer>
     </article>
   </div>
-  <p v-else class="quiet" role="status">Putting the page together…</p>
+  <p v-else class="quiet" role="status">Loading…</p>
 </template>
 
 <style scoped>

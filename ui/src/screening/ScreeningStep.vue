@@ -74,7 +74,7 @@ useShortcuts({
         />
       </section>
       <section v-if="byDay.length" class="sheet stack" aria-labelledby="versions-title">
-        <h2 id="versions-title">What was answered before</h2>
+        <h2 id="versions-title">Earlier answers</h2>
         <ul class="versions">
           <li v-for="each in byDay" :key="each.version">
             <details>

@@ -70,11 +70,11 @@ export const PARTS: Record<Topic, (keyof Draft)[]> = {
 export const ASKS: Record<Topic, string> = {
   activity: 'How active are they now?',
   symptoms: 'Any of these, at rest or with effort?',
-  conditions: 'Is any of these known?',
+  conditions: 'Are any of these known?',
   medicines: 'Which medications do they take?',
   body: 'Pregnancy, falls, joints',
   limits: 'Has a clinician written a limit?',
-  plan: 'What for, when and with what?',
+  plan: 'Goal, days and equipment',
 }
 
 export const DAYS = {

@@ -31,9 +31,9 @@ const dose = (of: WeekReview['proposed']) =>
   `${figureSpan(of.lowPercent, of.highPercent)} %, ${of.minutes} min × ${of.days}`
 
 const WORDS = {
-  accepted: 'is as proposed; what comes after is laid out anew.',
-  changed: 'is as you decided; what comes after is laid out anew.',
-  refused: 'stays as the one before it.',
+  accepted: 'is as proposed; later weeks are rebuilt.',
+  changed: 'is as you decided; later weeks are rebuilt.',
+  refused: 'stays the same as the week before.',
 }
 const {
   save: decide,

@@ -9,7 +9,7 @@ withDefaults(
     mine?: string
     theirs?: string
   }>(),
-  { mine: 'Save mine over it', theirs: 'Take theirs' },
+  { mine: 'Overwrite with mine', theirs: 'Take theirs' },
 )
 defineEmits<{ mine: []; theirs: [] }>()
 </script>

@@ -54,7 +54,7 @@ async function lookOver() {
     check.value = null
     const said = asProblem(thrown).errors[0]
     fault.value = said
-      ? 'Write plain figures, with a point for decimals; leave a step empty to pass it over.'
+      ? 'Enter plain numbers, with a point for decimals; leave a step empty to skip it.'
       : asProblem(thrown).message
   }
 }
@@ -66,10 +66,10 @@ function stateOf(line: number) {
 }
 const verdict = computed(() => {
   if (!check.value || check.value.firstOff) return ''
-  if (check.value.complete) return 'Every figure is right.'
+  if (check.value.complete) return 'Every figure is correct.'
   return check.value.right.length
-    ? 'Right so far; the steps left empty were passed over.'
-    : 'Nothing is written yet.'
+    ? 'Correct so far; empty steps were skipped.'
+    : 'Nothing entered yet.'
 })
 
 useShortcuts({
@@ -112,8 +112,7 @@ useShortcuts({
     </ol>
     <form v-else novalidate @submit.prevent="lookOver">
       <p class="quiet small">
-        Work it out with a pencil and write your figure at each step. You are shown the first one
-        that is off.
+        Work it out by hand and enter your figure at each step. The first wrong one is shown.
       </p>
       <ol>
         <li v-for="(line, n) in working.lines" :key="n" :class="stateOf(n)">
@@ -134,7 +133,7 @@ useShortcuts({
             <span v-if="stateOf(n) === 'right'" class="mark" role="img" aria-label="right">✓</span>
           </span>
           <p v-if="stateOf(n) === 'off'" id="figure-hint" class="hint" role="alert">
-            The first one that is off. {{ check!.firstOff!.hint }}
+            The first wrong figure. {{ check!.firstOff!.hint }}
           </p>
         </li>
       </ol>

@@ -58,7 +58,7 @@ const moves = computed<Move[]>(() => {
 <template>
   <div v-if="rows.length === 2" class="moved">
     <Ruler v-model:cursor="cursor" :rows="rows" />
-    <ul aria-label="What it moves">
+    <ul aria-label="What changes">
       <li v-for="move in moves" :key="move.name" :class="{ target: move.target }">
         <b>{{ move.name }}</b>
         <span class="num">{{ move.from === move.to ? move.to : `${move.from} → ${move.to}` }}</span>

@@ -13,7 +13,7 @@ export function forgetDraftsUnlessReloaded() {
   }
 }
 
-const WARNING = 'What you typed here is not saved yet. Leave it?'
+const WARNING = 'What you typed here is not saved yet. Leave anyway?'
 
 /** What is typed in a long form: kept over a reload of the page, and warned of before it is left. */
 export interface KeptDraft {
@@ -71,7 +71,7 @@ export function useDraft<T>(
       filled = before
       if (kept === null || kept === before) return
       write(JSON.parse(kept) as T)
-      offerUndo('What you typed before is here again, and not saved yet.', async () =>
+      offerUndo('What you typed before is restored, but not saved yet.', async () =>
         write(JSON.parse(before) as T),
       )
     },

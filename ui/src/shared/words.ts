@@ -174,8 +174,8 @@ export const SESSION_STATES = {
   done: { name: 'done', mark: '✓' },
   'not-done': { name: 'not done', mark: '–' },
   open: { name: 'not logged', mark: '?' },
-  skipped: { name: 'left out', mark: '×' },
-  rests: { name: 'rests', mark: '■' },
+  skipped: { name: 'skipped', mark: '×' },
+  rests: { name: 'on hold', mark: '■' },
 } as const
 
 /** Counting windows as options, all of them or some. */

@@ -14,7 +14,7 @@ const look = defineModel<Look>({ required: true })
     label="Size"
     :options="options(CARD_SIZES)"
     :message="messages.size"
-    :hint="look.size === 'wallet' ? 'Two faces beside each other: fold once.' : ''"
+    :hint="look.size === 'wallet' ? 'Two sides next to each other: fold once.' : ''"
   />
   <ChoiceField
     v-model="look.paper"

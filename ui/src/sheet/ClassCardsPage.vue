@@ -52,7 +52,7 @@ useShortcuts({
   <div class="stack">
     <header>
       <h1>Cards for a class</h1>
-      <p class="quiet">Tick who comes; print, cut along the marks, hand out.</p>
+      <p class="quiet">Tick who is coming; print, cut along the marks, hand out.</p>
     </header>
     <ProblemNote
       v-if="everyone.problem.value"
@@ -83,7 +83,7 @@ useShortcuts({
           </ul>
         </section>
         <section v-if="late.length || held.length" class="sheet stack" aria-labelledby="look-title">
-          <h2 id="look-title">To look at before you print</h2>
+          <h2 id="look-title">Check before you print</h2>
           <ul>
             <li v-for="each in held" :key="`held-${each.clientId}`">
               <RouterLink :to="`/clients/${each.clientId}/prescription`">{{
@@ -93,14 +93,14 @@ useShortcuts({
             <li v-for="each in late" :key="each.clientId">
               <RouterLink :to="`/clients/${each.clientId}/prescription`">{{
                 each.name
-              }}</RouterLink>: was to be renewed by {{ day(each.renewOn) }};
+              }}</RouterLink>: was due for review by {{ day(each.renewOn) }};
               {{ each.renewBecause }}.
             </li>
           </ul>
         </section>
       </div>
       <div class="stack">
-        <form class="sheet look" novalidate aria-label="How the cards look" @submit.prevent>
+        <form class="sheet look" novalidate aria-label="Card layout" @submit.prevent>
           <CardLook v-model="look" :messages="messages" counts />
           <p v-if="general" class="fault" role="alert">{{ general }}</p>
         </form>
@@ -121,8 +121,8 @@ useShortcuts({
               : found && !found.cards.length
                 ? 'None of them has a card today.'
                 : chosen.length
-                  ? 'Laying out the cards…'
-                  : 'Tick who comes, and their cards are laid out here.'
+                  ? 'Loading…'
+                  : 'Tick who is coming and their cards appear here.'
           }}</template>
         </SheetFrame>
       </div>

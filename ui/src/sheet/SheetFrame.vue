@@ -60,7 +60,7 @@ useShortcuts({ list: [['Ctrl P', 'print the sheet']], act: { 'Ctrl+p': print }, 
           @load="measure"
         />
       </div>
-      <p v-else class="quiet nothing"><slot name="nothing">Working it out…</slot></p>
+      <p v-else class="quiet nothing"><slot name="nothing">Calculating…</slot></p>
     </div>
   </section>
 </template>

@@ -167,7 +167,7 @@ useShortcuts({
         @mine="save(theirs.version!)"
         @theirs="takeTheirs"
       >
-        <p>Yours stands below, and nothing is lost. Theirs differs in this:</p>
+        <p>Nothing is lost: yours is below. Theirs differs here:</p>
         <dl class="differs">
           <template v-for="[part, text] in differing" :key="part">
             <dt>{{ part }}</dt>
@@ -175,9 +175,9 @@ useShortcuts({
           </template>
         </dl>
       </ConflictNote>
-      <section class="sheet stack trial" :class="{ behind }" aria-label="What it comes to">
+      <section class="sheet stack trial" :class="{ behind }" aria-label="Result">
         <div class="top">
-          <h2>What it comes to</h2>
+          <h2>Result</h2>
           <MultiSelect
             v-model="tried"
             :options="people"
@@ -280,7 +280,7 @@ useShortcuts({
               <button
                 type="button"
                 class="link"
-                :aria-label="`Leave zone ${n + 1} out`"
+                :aria-label="`Remove zone ${n + 1} out`"
                 @click="draft.bands.splice(n, 1)"
               >
                 leave out

@@ -57,7 +57,7 @@ const { save: choose } = useSave(
   {
     form: onPage,
     undo: ({ before, after }) => ({
-      said: 'The studio’s choice is changed.',
+      said: 'The studio setting is changed.',
       async back() {
         await chooseWays(after.version, before.studio, before.rpeFamily)
         await loadStudio()
@@ -89,7 +89,7 @@ const { answer: example } = useAnswerTo(
 const { save: putAway } = useSave(({ id, version }: Scheme) => archiveScheme(id, version!, true), {
   form: onPage,
   undo: (away, { id, name }) => ({
-    said: `${name} is put away.`,
+    said: `${name} is archived.`,
     back: () => archiveScheme(id, away.version!, false),
   }),
   saved: () => load(),
@@ -130,7 +130,7 @@ useShortcuts({
     <template v-else-if="data">
       <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
       <section class="sheet stack" aria-labelledby="bands-title">
-        <h2 id="bands-title">Zones that everyone is shown</h2>
+        <h2 id="bands-title">Default zones</h2>
         <div class="pair">
           <SelectField
             :model-value="data.studio"
@@ -206,7 +206,7 @@ useShortcuts({
           </span>
         </div>
         <div v-if="faults.length" class="refused" role="alert">
-          <b>{{ fileName }} was not taken; nothing was changed.</b>
+          <b>{{ fileName }} was not imported; nothing was changed.</b>
           <ul>
             <li v-for="(each, n) in faults" :key="n">
               <code>{{ each.field }}</code> {{ each.message }}.
@@ -228,16 +228,16 @@ useShortcuts({
               <button
                 type="button"
                 class="link"
-                :aria-label="`Put ${scheme.name} away`"
+                :aria-label="`Archive ${scheme.name}`"
                 @click="putAway(scheme)"
               >
-                Put away
+                Archive
               </button>
             </span>
           </li>
         </ul>
         <p v-else class="quiet">
-          None yet. Begin a new one, copy a zone system below and change it, or bring a file.
+          None yet. Start a new one, copy one below and change it, or import a file.
         </p>
       </section>
 
@@ -246,7 +246,7 @@ useShortcuts({
       <OutlineCatalog />
 
       <section class="sheet" aria-labelledby="shipped-title">
-        <h2 id="shipped-title">Zone systems that ship</h2>
+        <h2 id="shipped-title">Built-in zone systems</h2>
         <ul class="schemes">
           <li v-for="scheme in shipped" :key="scheme.id">
             <MethodLink :to="scheme.id" class="name">{{ scheme.name }}</MethodLink>

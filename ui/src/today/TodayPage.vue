@@ -44,7 +44,7 @@ const groups = computed<Group[]>(() => {
     {
       id: 'pending',
       title: 'To check in',
-      empty: 'Nobody else has today among their days.',
+      empty: 'No more check-ins expected today.',
       rows: lettered(pending),
     },
     { id: 'checked', title: 'Checked in', empty: 'Nobody yet.', rows: lettered(checked) },
@@ -81,10 +81,10 @@ const title = computed(() => (data.value ? longWeekday(data.value.date) : ''))
     </header>
     <ProblemNote v-if="problem" :problem="problem" @retry="load" />
     <section v-else-if="data && data.clients === 0" class="sheet first-day">
-      <h2>The first day</h2>
+      <h2>Getting started</h2>
       <p>
-        Nobody is here yet. Add your first client: Korvel asks who they are, whether they may
-        exercise, and how hard, and says why.
+        No clients yet. Add your first client: Korvel asks who they are, whether they may exercise,
+        and how hard, and says why.
       </p>
       <p class="ways">
         <RouterLink to="/clients/new">Add the first client</RouterLink>

@@ -48,13 +48,13 @@ const print = () => window.print()
       <CsvLink name="values for a device" />
     </div>
     <form class="pick no-print" novalidate @submit.prevent>
-      <SelectField v-model="mode" label="What they do" :options="options(MODES)" />
+      <SelectField v-model="mode" label="Activity" :options="options(MODES)" />
       <SelectField v-model="shown" label="Zones" :options="schemes" />
     </form>
     <section v-if="problem?.findings.length" class="sheet stack refused">
       <h1>No values for a device</h1>
       <Findings :findings="problem.findings" />
-      <p>A device that beeps at a rate would steer by what may not be used here.</p>
+      <p>A device that alarms at a rate would guide by something that may not be used here.</p>
     </section>
     <ProblemNote v-else-if="problem" :problem="problem" @retry="load(id, scheme, mode)" />
     <article v-else-if="data" class="device">
@@ -65,9 +65,7 @@ const print = () => window.print()
           {{ day(data.again) }}
         </p>
       </header>
-      <p class="how">
-        Type beats a minute, not percents: devices count percents in their own ways.
-      </p>
+      <p class="how">Enter bpm, not percentages; devices calculate percentages differently.</p>
       <dl class="ends">
         <div>
           <dt>Resting</dt>
@@ -104,7 +102,7 @@ const print = () => window.print()
           <tr v-for="band in data.bands" :key="band.name" :class="{ off: !band.allowed }">
             <th scope="row">
               <LevelStrokes :level="band.level" /> {{ band.name
-              }}<small v-if="!band.allowed"> not to be trained in</small>
+              }}<small v-if="!band.allowed"> not for training</small>
             </th>
             <td class="num right">{{ band.highBpm === null ? '–' : band.lowBpm }}</td>
             <td class="num right">{{ band.highBpm ?? '–' }}</td>
@@ -117,7 +115,7 @@ const print = () => window.print()
           >Nothing above <b class="num">{{ data.capBpm }}</b>, whatever the device says.</template
         >
         <template v-if="left">
-          A zone marked “not to be trained in” is there so that the device can show it.</template
+          A zone marked “not for training” is there so that the device can show it.</template
         >
       </p>
       <footer>
@@ -128,7 +126,7 @@ const print = () => window.print()
         <p>{{ data.notice }} · Korvel</p>
       </footer>
     </article>
-    <p v-else class="quiet" role="status">Working it out…</p>
+    <p v-else class="quiet" role="status">Calculating…</p>
   </div>
 </template>
 

@@ -49,11 +49,11 @@ const moved = (by: number) => (by === 0 ? '0' : by > 0 ? `+${by}` : `−${-by}`)
     <div>
       <h2 id="shifted-title">If the maximum is off</h2>
       <p class="quiet">
-        The maximum of <span class="num">{{ shown.maximumBpm }}</span> is sure to ±
+        The maximum of <span class="num">{{ shown.maximumBpm }}</span> is accurate to ±
         <span class="num">{{ sure }}</span>. An edge moves by its share of that:
         <span class="num">{{ asked.lowPercent }}</span> % of reserve by
         <span class="num">{{ asked.lowPercent }}</span> % of it.
-        <MethodLink to="edge-error">How sure an edge is</MethodLink>
+        <MethodLink to="edge-error">How accurate an edge is</MethodLink>
       </p>
     </div>
     <div class="scroll" tabindex="0" role="region" aria-label="If the maximum is off">

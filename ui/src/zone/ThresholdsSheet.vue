@@ -71,7 +71,7 @@ const used = computed(() => data.value?.thresholds.find((each) => each.id === da
       <div class="stack inner">
         <p class="quiet small">
           The last rate of comfortable talk and the first rate without any. Zone systems that count
-          from thresholds need both, in the same mode.
+          from thresholds need both, in the same activity.
         </p>
         <Findings
           v-if="data?.finding && data.finding.code !== 'thresholds-missing'"
@@ -93,7 +93,7 @@ const used = computed(() => data.value?.thresholds.find((each) => each.id === da
               label="Delete"
               text
               size="small"
-              :aria-label="`Take ${value.lowerBpm} and ${value.upperBpm} back`"
+              :aria-label="`Delete the thresholds ${value.lowerBpm} and ${value.upperBpm}`"
               @click="takeBack(value)"
             />
           </li>

@@ -35,17 +35,17 @@ const toPrescription = (low: number, high: number) => ({
         :options="options(MODES)"
         option-label="name"
         option-value="value"
-        aria-label="In which mode"
+        aria-label="Activity"
       />
     </div>
     <section v-if="problem?.findings.length" class="sheet stack none">
-      <h2>No zones by rate, in no zone system</h2>
+      <h2>No zones by rate in any zone system</h2>
       <Findings :findings="problem.findings" />
       <p>{{ problem.findings[0]!.because }}</p>
     </section>
     <ProblemNote v-else-if="problem" :problem="problem" @retry="load(id, mode)" />
     <ZoneSystemsSheet v-else-if="data" :schools="data" :prescribe="toPrescription" />
-    <p v-else class="quiet" role="status">Working out every zone system…</p>
+    <p v-else class="quiet" role="status">Loading…</p>
   </div>
 </template>
 

@@ -63,7 +63,7 @@ const { save: choose, general: fault } = useSave(
 const use = (scheme: string | null) => choose(id.value, scheme)
 
 /** The same figures in the calculators, where the working is shown. */
-function onDesk(band: string) {
+function inCalculators(band: string) {
   const zones = data.value!.zones!
   return {
     path: '/calculators/bands',
@@ -89,7 +89,7 @@ const toPrescription = (low?: number, high?: number) => ({
 <template>
   <div class="stack">
     <section v-if="problem?.findings.length && asked" class="sheet stack none">
-      <h2>{{ nameOf(asked) }} needs more than is known</h2>
+      <h2>{{ nameOf(asked) }} needs more information</h2>
       <Findings :findings="problem.findings" />
       <p>Enter the two rates below, or look at another zone system.</p>
       <div>
@@ -133,7 +133,7 @@ const toPrescription = (low?: number, high?: number) => ({
                 >reserve <span class="num">{{ data.zones.reserveBpm }}</span></MethodLink
               >
               · edges
-              <MethodLink to="edge-error">as soft as they are uncertain</MethodLink>: maximum ±
+              <MethodLink to="edge-error">as blurred as they are uncertain</MethodLink>: maximum ±
               <MethodLink :to="data.maximumMethod!" class="num">{{
                 data.zones.maximumSigmaBpm
               }}</MethodLink>, rest ±
@@ -148,7 +148,7 @@ const toPrescription = (low?: number, high?: number) => ({
             :options="options(MODES)"
             option-label="name"
             option-value="value"
-            aria-label="In which mode"
+            aria-label="Activity"
           />
         </div>
         <Ruler
@@ -207,13 +207,13 @@ const toPrescription = (low?: number, high?: number) => ({
         <ZoneTable
           :zones="data.zones"
           :at="cursor"
-          :working="onDesk"
+          :working="inCalculators"
           :prescribable="data.prescribable"
           :prescribe="toPrescription"
         />
       </section>
     </template>
-    <p v-else class="quiet" role="status">Working out the zones…</p>
+    <p v-else class="quiet" role="status">Loading…</p>
     <ThresholdsSheet v-if="data?.zones || (problem && asked)" :mode="mode" @changed="fetchBands" />
   </div>
 </template>

@@ -81,7 +81,7 @@ class CalculatorsTest {
     desk.await(() -> desk.focused().equals("Reserve"));
     assertThat(desk.reads("0.7 × 112")).isFalse();
     desk.keys("112", Keys.TAB, "56", Keys.TAB, "120", Keys.TAB, "78", Keys.TAB, "142", Keys.ENTER);
-    desk.sees("The first one that is off. Keep every decimal here: 78.4.");
+    desk.sees("The first wrong figure. Keep every decimal here: 78.4.");
     desk.soon(() -> assertThat(desk.all(".long li.right")).hasSize(3));
     desk.soon(() -> assertThat(desk.all(".long li.off")).hasSize(1));
     assertThat(desk.driver().switchTo().activeElement().getDomAttribute("name"))
@@ -89,13 +89,13 @@ class CalculatorsTest {
 
     write(3, "78.4");
     desk.keys(Keys.ENTER);
-    desk.sees("Right so far; the steps left empty were passed over.");
+    desk.sees("Correct so far; empty steps were skipped.");
     write(5, "20");
     write(6, "24");
     write(7, "30");
     write(8, "36");
     desk.press("Check");
-    desk.sees("Every figure is right.");
+    desk.sees("Every figure is correct.");
 
     write(8, "a lot");
     desk.press("Check");

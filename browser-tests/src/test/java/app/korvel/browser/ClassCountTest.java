@@ -245,7 +245,7 @@ class ClassCountTest {
     for (int i = 0; i < CLASS.size(); i++) {
       desk.keys("" + ((usual.get(i) + 2) / 4 + (i == 1 || i == 3 ? 8 : 0)), Keys.ENTER);
     }
-    desk.sees("is not back to rest. Let them sit quietly, and count again in 5 min.");
+    desk.sees("is not back to rest. Let them sit quietly and count again in 5 min.");
     desk.await(() -> desk.texts(".talk .who a").containsAll(List.of(names.get(1), names.get(3))));
     desk.sees("until the next count");
     desk.letPass(Duration.ofMinutes(5));

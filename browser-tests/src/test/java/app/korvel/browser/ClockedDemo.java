@@ -117,7 +117,7 @@ final class ClockedDemo implements AutoCloseable {
     for (String sure : new String[] {"not-alone", "falls-and-joints", "help-at-hand"}) {
       desk.click("input[name=" + sure + "]");
     }
-    desk.press("Begin the warm-up");
+    desk.press("Start the warm-up");
     desk.one("[aria-label='Stop signs']");
   }
 

@@ -58,7 +58,7 @@ class FieldTestTest {
   @Test
   void aRunByKeyboardStandsWhereItStoodAfterAReloadAndARestart() {
     desk.press("Pick");
-    desk.press("Begin the warm-up");
+    desk.press("Start the warm-up");
     desk.sees("Not sure yet: Someone stays within sight and earshot the whole time.");
     demo.begin("Hill repeats", 0);
     demo.title("Warm up");
@@ -107,8 +107,8 @@ class FieldTestTest {
     desk.keys("f");
     desk.sees("Peak 198, graded good");
     desk.sees("A maximum of 198 is proposed.");
-    desk.sees("The prescription is not moved by it.");
-    desk.await(() -> desk.all("[aria-label='What it moves'] li").size() == 6);
+    desk.sees("The prescription does not change.");
+    desk.await(() -> desk.all("[aria-label='What changes'] li").size() == 6);
     desk.press("Save 198 as the maximum");
     desk.sees("On record.");
     desk.press("To the maximum");
@@ -154,7 +154,7 @@ class FieldTestTest {
     demo.title("Bout 1");
     desk.press("dizzy, confused or close to fainting");
     desk.sees("Stopped: dizzy, confused or close to fainting. Nothing is proposed.");
-    desk.sees("Write the symptom into the screening");
+    desk.sees("Record the symptom in the screening");
     desk.press("Undo");
     demo.title("Bout 1");
     desk.keys("s");

@@ -61,7 +61,7 @@ class JudgementTest {
         () ->
             assertThat(desk.one("input[name=highPercent]").getDomProperty("value"))
                 .isEqualTo("50"));
-    desk.sees("Go by the talk test first: new to exercise.");
+    desk.sees("Use the talk test first: new to exercise.");
     desk.sees("The resting pulse is due again.");
   }
 
@@ -88,7 +88,7 @@ class JudgementTest {
   void anotherModeHasAMaximumOfItsOwn() {
     desk.openClient("Ines", "prescription");
     desk.sees("maximum about 176");
-    desk.click("[aria-label='What they do']");
+    desk.click("[aria-label='Activity']");
     desk.press("Cycle");
     desk.sees("maximum about 166");
     desk.openClient("Ines", "maximum");
@@ -120,7 +120,7 @@ class JudgementTest {
             assertThat(desk.texts("section[aria-label='Every equation'] li:not(.off)")).hasSize(1));
     desk.sees("Not on a beta-blocker: it holds the maximum below what age explains.");
     desk.openClient("Marguerite", "prescription");
-    desk.sees("Go by RPE and talk first; the rate comes second.");
+    desk.sees("Use RPE and talk first; the rate comes second.");
     desk.sees("Warm up 10 min, cool down 10 min.");
   }
 

@@ -73,9 +73,9 @@ class KeyboardTest {
     desk.keys(Keys.ENTER);
     desk.await(() -> desk.focused().equals("Reserve"));
     desk.keys("130", Keys.ENTER);
-    desk.sees("Right so far; the steps left empty were passed over.");
+    desk.sees("Correct so far; empty steps were skipped.");
     desk.keys(Keys.BACK_SPACE, "1", Keys.ENTER);
-    desk.sees("The first one that is off. 190 − 60 comes to 130.");
+    desk.sees("The first wrong figure. 190 − 60 comes to 130.");
   }
 
   @Test
@@ -109,7 +109,7 @@ class KeyboardTest {
     desk.sees("Equations for the maximum");
     // In a field a key is only a letter.
     desk.one("input[type=search]").sendKeys("1?u");
-    desk.sees("Nothing holds “1?u”.");
+    desk.sees("Nothing contains “1?u”.");
   }
 
   @Test

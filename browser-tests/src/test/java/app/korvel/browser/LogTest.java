@@ -122,7 +122,7 @@ class LogTest {
     String proposed = desk.texts(".doses b").get(1);
     desk.tabTo("Accept for week " + next);
     desk.keys(Keys.ENTER);
-    desk.sees("Week " + next + " is as proposed; what comes after is laid out anew.");
+    desk.sees("Week " + next + " is as proposed; later weeks are rebuilt.");
     desk.soon(() -> assertThat(desk.texts(".decision summary").get(0)).startsWith("Accepted on"));
     desk.soon(
         () ->
@@ -229,9 +229,9 @@ class LogTest {
     desk.press("pain or pressure in chest, jaw or arm");
     desk.sees("what was issued is suspended until a doctor has cleared it");
     desk.press("Save the log");
-    desk.sees("The programme rests");
+    desk.sees("The programme is paused");
     desk.press("Undo");
-    desk.await(() -> !desk.reads("The programme rests"));
+    desk.await(() -> !desk.reads("The programme is paused"));
   }
 
   /** A log is put right where it stands, and taken back; either can be undone. */
@@ -256,7 +256,7 @@ class LogTest {
     desk.await(() -> desk.texts(".logged p").stream().anyMatch(before::equals));
 
     desk.press("Log one that was not planned");
-    choose("What they did", "Swim");
+    choose("Activity", "Swim");
     desk.type("rpe", "12");
     desk.press("Save the log");
     desk.sees("Swim, 30 min, RPE 12");
@@ -275,8 +275,8 @@ class LogTest {
     desk.press("Calendar");
     desk.sees("Calendars out and in: Ines Okafor-Lund");
     desk.type("subscription", "phone of Ines");
-    desk.press("Make the address");
-    desk.sees("Shown only now");
+    desk.press("Create the address");
+    desk.sees("Shown only once");
     String address = desk.one("code").getText();
     assertThat(address).matches("http://127.0.0.1:\\d+/api/calendar/feeds/[\\w-]{43}\\.ics");
     assertThat(fetched(address)).isEqualTo(200L);

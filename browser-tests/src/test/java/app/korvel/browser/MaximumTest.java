@@ -49,14 +49,14 @@ class MaximumTest {
             """,
             LocalDate.parse(day).minusDays(9).toString());
     desk.sees("Confirms the 191.");
-    desk.await(() -> desk.all("[aria-label='What it moves'] li").size() == 6);
+    desk.await(() -> desk.all("[aria-label='What changes'] li").size() == 6);
     desk.press("Save");
     desk.await(() -> big().equals("191"));
     desk.sees("measured: Confirmed peak");
 
     desk.press("Undo");
     desk.await(() -> big().equals(estimated));
-    desk.click("button[aria-label='Take the 191 back']");
+    desk.click("button[aria-label='Delete the 191']");
     desk.await(() -> !desk.reads("A peak of 191 was seen"));
   }
 
@@ -102,7 +102,7 @@ class MaximumTest {
   void aDeviceIsToldBeatsAndNobodyIsSentAboveTheCap() {
     desk.openClient("Ragnar", "device-sheet");
     desk.sees("Nothing above 92, whatever the device says.");
-    desk.sees("not to be trained in");
+    desk.sees("not for training");
     assertThat(desk.printedPages()).isEqualTo(1);
     desk.openClient("Pilar", "device-sheet");
     desk.sees("No values for a device");

@@ -253,7 +253,7 @@ class PageTest {
   @Test
   void consentIsPutOnRecordFromWhereItIsMissed() {
     desk.openClient("Noor", "prescription");
-    desk.press("Put the consent on record");
+    desk.press("Record the consent");
     desk.await(() -> desk.focused().equals("Who agrees"));
     desk.keys("Leyla Dalen-Aziz, mother", Keys.ENTER);
     desk.sees("The consent of Leyla Dalen-Aziz, mother is saved.");

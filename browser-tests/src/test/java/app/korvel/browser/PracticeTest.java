@@ -78,7 +78,7 @@ class PracticeTest {
     desk.press("Throb on");
     desk.sees("by ear alone");
     desk.press("Sound on");
-    desk.sees("Sound and throb are both off: switch one of them on.");
+    desk.sees("Sound and throb are both off: turn one on.");
     assertThat(desk.pressable("Play a pulse").isEnabled()).isFalse();
     desk.press("Throb off");
     desk.press("Sound off");

@@ -73,7 +73,7 @@ class ProgrammeTest {
   void anExerciseThatIsNotForThemSaysSoWhereItIsChosen() {
     desk.openClient("Jonas", "prescription");
     desk.sees("moderate-equivalent min");
-    desk.choose("What they do", "Other");
+    desk.choose("Activity", "Other");
     desk.choose("Exercise", "Holds against a wall or floor, not allowed");
     desk.sees("“Holds against a wall or floor” is left out for this client: long isometric holds");
     desk.sees("Correct the highlighted field first.");
@@ -117,7 +117,7 @@ class ProgrammeTest {
             assertThat(desk.texts("tr.differs"))
                 .containsExactly(
                     "Minutes of work , differs 25 35",
-                    "Moderate-equivalent a week , differs 75 min 105 min"));
+                    "Moderate-equivalent min per week , differs 75 min 105 min"));
   }
 
   private WebElement week(int number) {
@@ -142,7 +142,7 @@ class ProgrammeTest {
       }
     }
     desk.await(() -> desk.reads("Correct the highlighted field first.") ? null : true);
-    desk.sees("What it would be: 8 weeks");
+    desk.sees("Preview: 8 weeks");
     desk.press("Save the programme");
     desk.sees("Every week meets the guidelines.");
     desk.soon(() -> assertThat(desk.all(".weeks li")).hasSize(8));
@@ -166,12 +166,12 @@ class ProgrammeTest {
     week(1).click();
     desk.all(".session").forEach(WebElement::isDisplayed);
     desk.one(".session.on").sendKeys(Keys.DELETE);
-    desk.sees("is left out.");
+    desk.sees("is skipped.");
     desk.sees("steps up, after a week with");
     desk.driver().navigate().refresh();
     desk.sees("steps up, after a week with");
     desk.click(".session.skipped");
-    desk.press("Take it in again");
+    desk.press("Include again");
     desk.sees("Every week meets the guidelines.");
 
     // Dragged by mouse to the day before it is moved back to.
@@ -192,7 +192,7 @@ class ProgrammeTest {
     desk.press("Undo");
     desk.sees("Every week meets the guidelines.");
 
-    desk.choose("What they do", "Cycle");
+    desk.choose("Activity", "Cycle");
     desk.sees("Cycle instead of Walk or run.");
     desk.await(() -> desk.one(".session.on").getText().contains("Cycle"));
     desk.choose("Outline", "Two and two");
@@ -210,7 +210,7 @@ class ProgrammeTest {
     week(2).click();
     desk.await(() -> desk.one("#week-title").getText().startsWith("Week 2"));
     desk.one(".session.on").sendKeys(Keys.DELETE);
-    desk.sees("is left out.");
+    desk.sees("is skipped.");
     desk.driver().close();
     desk.driver().switchTo().window(here);
 
@@ -219,7 +219,7 @@ class ProgrammeTest {
     desk.one(".session.on").sendKeys(Keys.DELETE);
     desk.sees("Somebody else changed this programme meanwhile");
     desk.soon(
-        () -> assertThat(desk.one(".conflict").getText()).contains("Yours was:", "is left out."));
+        () -> assertThat(desk.one(".conflict").getText()).contains("Yours was:", "is skipped."));
     desk.press("Apply my change as well");
     desk.await(() -> desk.all(".session.skipped").size() == 1);
     week(2).click();
@@ -230,7 +230,7 @@ class ProgrammeTest {
   @Test
   void withoutAPrescriptionItSaysWhyNothingIsLaidOut() {
     desk.openClient("Pilar", "sessions");
-    desk.sees("Nothing to lay out yet");
+    desk.sees("Nothing to plan yet");
     desk.openClient("Osei", "sessions");
     desk.sees("Nothing can be planned while the prescription is suspended.");
     assertThat(desk.all("input[name=goalMinutes]")).isEmpty();
@@ -302,8 +302,8 @@ class ProgrammeTest {
     desk.sees("Saved.");
     desk.open("/studio");
     desk.sees("Quay and back");
-    desk.click("button[aria-label='Put Quay and back away']");
-    desk.sees("Quay and back is put away.");
+    desk.click("button[aria-label='Archive Quay and back']");
+    desk.sees("Quay and back is archived.");
   }
 
   @Test
@@ -323,7 +323,7 @@ class ProgrammeTest {
     desk.press("Save");
     desk.sees("Somebody else changed this outline meanwhile");
     desk.soon(() -> assertThat(field("note")).isEqualTo("Mine."));
-    desk.press("Save mine over it");
+    desk.press("Overwrite with mine");
     desk.sees("Saved.");
     desk.driver().navigate().refresh();
     desk.await(() -> field("note").equals("Mine."));

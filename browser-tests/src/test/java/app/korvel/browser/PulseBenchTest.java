@@ -113,7 +113,7 @@ class PulseBenchTest {
     // What the taps suggested is noted only when the instructor felt it too.
     assertThat(desk.reads("Uneven. If that is new")).isFalse();
     desk.press("Uneven");
-    desk.sees("Uneven. If that is new for this client, no session, and a medical review.");
+    desk.sees("Irregular. If that is new for this client, no session, and a medical review.");
     desk.sees("Graded good: standard protocol.");
   }
 
@@ -159,7 +159,7 @@ class PulseBenchTest {
   @Test
   void eachWayHasItsHelpAndATouchyNeckIsNotOffered() {
     desk.openClient("Osei", "pulse");
-    desk.sees("The neck is not for this client.");
+    desk.sees("Do not use the neck with this client.");
     desk.sees("Never with your thumb");
     desk.sees("Let the hand hang.");
     desk.soon(

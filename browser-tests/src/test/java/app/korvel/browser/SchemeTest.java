@@ -111,8 +111,8 @@ class SchemeTest {
     desk.type("band-1-name", "Steep");
     desk.keys(Keys.ENTER);
     desk.sees("Ladder, % of reserve: Flat 0–45, Steep 45–100");
-    desk.click("button[aria-label=\"Put Ship's stairs away\"]");
-    desk.sees("Ship's stairs is put away.");
+    desk.click("button[aria-label=\"Archive Ship's stairs\"]");
+    desk.sees("Ship's stairs is archived.");
     desk.await(() -> !desk.texts(".schemes").toString().contains("Steep"));
   }
 
@@ -130,7 +130,7 @@ class SchemeTest {
     desk.open("/studio");
     desk.sees("Your own zone systems");
     desk.one("input[type=file]").sendKeys(bad.toString());
-    desk.sees("bad.json was not taken; nothing was changed.");
+    desk.sees("bad.json was not imported; nothing was changed.");
     desk.sees("bands[1].low overlaps “Row”. Accepted: 60, or zones declared as goals.");
     desk.one("input[type=file]").sendKeys(hostile.toString());
     desk.sees("nested too deep, or a value too long");
@@ -163,7 +163,7 @@ class SchemeTest {
         () ->
             assertThat(desk.one("input[name=serves]").getDomProperty("value"))
                 .isEqualTo("My words."));
-    desk.press("Save mine over it");
+    desk.press("Overwrite with mine");
     desk.sees("Your own zone systems");
   }
 
@@ -172,7 +172,7 @@ class SchemeTest {
   void theStudiosScaleHoldsEverywhere() {
     desk.open("/studio");
     desk.press("Linear: moderate is 5–6");
-    desk.sees("The studio’s choice is changed.");
+    desk.sees("The studio setting is changed.");
     desk.openClient("Ines", "bands");
     desk.await(() -> desk.texts("tbody").toString().contains("12–13 5–6"));
     desk.soon(() -> assertThat(desk.texts(".reading").get(0)).contains("12–13 · 5–6"));
@@ -182,7 +182,7 @@ class SchemeTest {
     desk.await(() -> desk.texts("tbody").toString().contains("12–13 3–4"));
     desk.open("/studio");
     desk.press("Ratio: moderate is 3–4");
-    desk.sees("The studio’s choice is changed.");
+    desk.sees("The studio setting is changed.");
     desk.openClient("Ines", "bands");
     desk.await(() -> desk.texts("tbody").toString().contains("12–13 3–4"));
   }
@@ -190,7 +190,7 @@ class SchemeTest {
   @Test
   void thresholdsAreEnteredAndTheirSchoolOpens() {
     desk.openClient("Ines", "bands?scheme=threshold-three");
-    desk.sees("Measured thresholds needs more than is known");
+    desk.sees("Measured thresholds needs more information");
     desk.click(".sheet > details > summary");
     desk.type("lower", "118");
     desk.type("upper", "90");
@@ -200,6 +200,6 @@ class SchemeTest {
     desk.press("Save for walk or run");
     desk.await(() -> desk.texts("tbody").toString().contains("Talk in pieces 118–148"));
     desk.click("button[aria-label='Take 118 and 149 back']");
-    desk.sees("Measured thresholds needs more than is known");
+    desk.sees("Measured thresholds needs more information");
   }
 }

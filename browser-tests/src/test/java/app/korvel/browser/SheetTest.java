@@ -75,7 +75,7 @@ class SheetTest {
   @Test
   void aClassIsTickedByKeyboardAndWhoHasNoCardIsNamedWithTheReason() {
     desk.open("/cards");
-    desk.sees("Tick who comes, and their cards are laid out here.");
+    desk.sees("Tick who is coming and their cards appear here.");
     desk.type("search", "ines");
     desk.keys(Keys.ENTER);
     desk.keys("osei", Keys.ENTER);
@@ -91,7 +91,7 @@ class SheetTest {
     desk.press("PDF");
     assertThat(desk.caught("2-cards.pdf")).startsWith("%PDF-1.");
     desk.press("Untick all");
-    desk.sees("Tick who comes, and their cards are laid out here.");
+    desk.sees("Tick who is coming and their cards appear here.");
   }
 
   @Test

@@ -73,14 +73,14 @@ class SliceTest {
 
     // The screening, question by question.
     desk.sees("How active are they now?");
-    desk.sees("Finish the screening first. Not asked yet: present activity;");
+    desk.sees("Finish the screening first. Not asked yet: activity level;");
     desk.press("Some");
     desk.sees("90 min a week or more, but not regular");
     desk.press("Save and next");
     for (String question :
         new String[] {
           "Any of these, at rest or with effort?",
-          "Is any of these known?",
+          "Are any of these known?",
           "Which medications do they take?",
           "Pregnancy, falls, joints",
           "Has a clinician written a limit?",
@@ -88,7 +88,7 @@ class SliceTest {
       desk.await(() -> desk.texts(".open h2").contains(question));
       desk.press("None: next");
     }
-    desk.await(() -> desk.texts(".open h2").contains("What for, when and with what?"));
+    desk.await(() -> desk.texts(".open h2").contains("Goal, days and equipment"));
     desk.sees("No clearance needed: start light to moderate and progress gradually.");
     desk.click(".path a[href$='/pulse']");
 

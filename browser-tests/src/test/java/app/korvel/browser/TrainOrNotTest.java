@@ -47,7 +47,7 @@ class TrainOrNotTest {
     desk.await(() -> desk.focused().contains("Pain or pressure"));
     desk.keys(Keys.ENTER);
 
-    question("Is any of these known?");
+    question("Are any of these known?");
     desk.await(() -> desk.focused().contains("Heart condition"));
     desk.keys(Keys.SPACE, Keys.ENTER);
 
@@ -74,7 +74,7 @@ class TrainOrNotTest {
     desk.await(() -> desk.focused().equals("At"));
     desk.keys(Keys.BACK_SPACE, Keys.BACK_SPACE, Keys.BACK_SPACE, "120", Keys.ENTER);
 
-    question("What for, when and with what?");
+    question("Goal, days and equipment");
     desk.sees("Medical clearance first; then light to moderate.");
     desk.soon(() -> assertThat(desk.texts("#decision-title")).containsExactly("No exercise yet"));
     desk.soon(
@@ -257,7 +257,7 @@ class TrainOrNotTest {
     desk.type("systolic", "80");
     desk.sees("Is missing beside the other pressure.");
     desk.type("diastolic", "85");
-    desk.sees("80 is not above the lower pressure, 85.");
+    desk.sees("80 is not above the diastolic pressure, 85.");
     desk.type("systolic", "185");
     desk.sees("Not today: 185 over 85 is over 180 systolic or 110 diastolic at rest.");
   }
@@ -302,7 +302,7 @@ class TrainOrNotTest {
     desk.openClient("Bram", "screening");
     desk.sees("Screening is due again.");
     desk.click("[aria-label='Change: Known conditions']");
-    question("Is any of these known?");
+    question("Are any of these known?");
     desk.click("input[name=diabetes]");
     desk.driver()
         .executeAsyncScript(
@@ -325,14 +325,14 @@ class TrainOrNotTest {
     desk.soon(
         () ->
             assertThat(desk.texts(".intake ol > li"))
-                .anyMatch(row -> row.contains("Present activity Little"))
+                .anyMatch(row -> row.contains("Activity level Little"))
                 .anyMatch(row -> row.contains("Known conditions Diabetes")));
     // Put back for whoever comes next.
     desk.click("[aria-label='Change: Known conditions']");
     desk.click("input[name=diabetes]");
     desk.click(".open button[type=submit]");
     desk.await(() -> desk.all(".intake .open").isEmpty());
-    desk.click("[aria-label='Change: Present activity']");
+    desk.click("[aria-label='Change: Activity level']");
     desk.press("None");
     desk.press("Save and next");
     desk.await(() -> desk.all(".intake .open").isEmpty());

@@ -29,7 +29,7 @@ class UndoTest {
     desk.click("button[aria-label='Use 220 − age']");
     desk.sees("Use 220 − age (");
     desk.sees("In use now");
-    desk.await(() -> desk.all("[aria-label='What it moves'] li").size() == 6);
+    desk.await(() -> desk.all("[aria-label='What changes'] li").size() == 6);
     desk.await(() -> desk.focused().equals("Your reason"));
     desk.keys(Keys.ENTER);
     desk.sees("Is empty. Accepted: 3 to 200 characters.");
@@ -45,10 +45,10 @@ class UndoTest {
     undo();
     desk.await(() -> desk.one(".big b").getText().equals(byRule));
     desk.await(() -> desk.one("li.chosen").getText().contains("in use"));
-    desk.press("What was picked before");
+    desk.press("Previous choices");
     desk.sees("back to the default");
     // Equations that do not apply say why, and cannot be picked.
-    desk.sees("Made on adults.");
+    desk.sees("Derived from adults.");
     assertThat(desk.all("button[aria-label='Use 206 − 0.88 × age']")).isEmpty();
   }
 
@@ -205,7 +205,7 @@ class UndoTest {
   @Test
   void theSecondEditorSeesBothAndPicksPartByPart() {
     desk.openClient("Ewan", "details");
-    desk.sees("Put away");
+    desk.sees("Archive");
     savedElsewhere("{\"note\":\"changed elsewhere\",\"sex\":\"not-given\"}");
     desk.type("note", "mine");
     desk.press("Save details");
@@ -224,13 +224,13 @@ class UndoTest {
 
     // A third save comes in between: told again, with what stands now.
     savedElsewhere("{\"note\":\"changed twice\",\"sex\":\"not-given\"}");
-    desk.press("Save what is picked");
+    desk.press("Save these choices");
     desk.sees("changed twice");
     desk.soon(
         () ->
             assertThat(desk.texts(".conflict tbody tr"))
                 .containsExactly("Note mine changed twice"));
-    desk.press("Save what is picked");
+    desk.press("Save these choices");
     desk.await(() -> desk.all(".conflict").isEmpty());
     desk.sees("49 · mine");
 

@@ -56,7 +56,7 @@ class FindingsTest {
         .isInstanceOf(IllegalArgumentException.class);
     assertThat(PulseFinding.RESTING_DUE.of(60).because())
         .isEqualTo(
-            "The reading it stands on is 60 days old; after "
+            "The reading it is based on is 60 days old; after "
                 + Threshold.RESTING_DUE.whole()
                 + " days it is measured again.");
   }

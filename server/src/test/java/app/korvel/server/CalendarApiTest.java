@@ -200,8 +200,8 @@ class CalendarApiTest {
             .replace("\r\n ", "");
     assertThat(text)
         .contains("SUMMARY:Dag Kalender: Walk or run\\, 30 min")
-        .contains("SUMMARY:Rests: Eli Kalender: Walk or run\\, 30 min")
-        .contains("Not to be done now")
+        .contains("SUMMARY:On hold: Eli Kalender: Walk or run\\, 30 min")
+        .contains("On hold: ask your instructor")
         .contains("X-WR-CALNAME:Training\\, a class of 2");
     assertThat(events(text)).hasSize(24);
     assertThat(file("/api/calendar.ics?client=" + new java.util.UUID(0, 1)).statusCode())

@@ -132,7 +132,7 @@ class EveryDemoClientTest {
             "Rate-raising medication: resting reads high",
             "Nitrate: carried, and known how to use",
             "Insulin or secretagogue: glucose first",
-            "Uneven rhythm or pacemaker: no rate",
+            "Irregular rhythm or pacemaker: no rate",
             "Lungs: breath before the rate",
             "High blood pressure: no straining",
             "Pregnant: talk and RPE first",
@@ -160,8 +160,8 @@ class EveryDemoClientTest {
             "maximum done about n, your choice",
             "prescription due new values, vn",
             "prescription done version n",
-            "sessions blocked prescription first",
-            "sessions due none laid out");
+            "sessions later prescription first",
+            "sessions due no programme");
     assertThat(cases).anyMatch(each -> each.startsWith("sessions done until"));
   }
 

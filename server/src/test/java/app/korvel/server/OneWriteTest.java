@@ -152,7 +152,7 @@ class OneWriteTest {
     assertThat(back.at("/errors/0/field")).isEqualTo("name");
   }
 
-  /** Whatever the order in which they come: nothing is added once the client is put away. */
+  /** Whatever the order in which they come: nothing is added once the client is archived. */
   @Test
   void nothingIsAddedToAnArchivedClientThatRacesTheArchiving() throws Exception {
     String client = screened(server, "Put Away", 40, "some", "");

@@ -27,7 +27,7 @@ public record BloodPressure(int systolic, int diastolic) {
       faults.add(
           new Fault(
               "systolic",
-              systolic + " is not above the lower pressure, " + diastolic,
+              systolic + " is not above the diastolic pressure, " + diastolic,
               (diastolic + 1) + " to " + Limit.SYSTOLIC.highest() + " mmHg"));
     }
     if (!faults.isEmpty()) {

@@ -14,22 +14,22 @@ public enum CheckInFinding implements FindingKind {
   PULSE_AS_USUAL(
       INFO,
       "%s is as usual.",
-      "Usual at rest is %2$s; under {PULSE_LIGHT_ONLY} bpm off is a usual day.",
+      "Usual at rest is %2$s; under {PULSE_LIGHT_ONLY} bpm away is normal variation.",
       Source.PRACTICE),
   PULSE_FIVE_OFF(
       CAUTION,
       "Light only: %s is %s bpm %s the usual %s.",
-      "{PULSE_LIGHT_ONLY} bpm or more off at rest tells of a hard night, heat, an illness coming or unfinished rest.",
+      "{PULSE_LIGHT_ONLY} bpm or more away at rest may mean poor sleep, heat, oncoming illness or incomplete recovery.",
       Source.PRACTICE),
   PULSE_TEN_OFF(
       BLOCK,
       "Not today: %s is %s bpm %s the usual %s.",
-      "{PULSE_NOT_TODAY} bpm or more off at rest is no day to train. Rest; if it lasts, see a doctor.",
+      "{PULSE_NOT_TODAY} bpm or more away at rest: do not train today. Rest; if it lasts, see a doctor.",
       Source.PRACTICE),
   PULSE_OVER_LINE(
       BLOCK,
       "Not today: %s at rest is over %s.",
-      "Still over the top of the usual range when counted again: a doctor's look before training.",
+      "Still above the usual range when counted again: medical review before training.",
       Source.PRACTICE),
   PULSE_UNDER_LINE(
       BLOCK,
@@ -45,19 +45,17 @@ public enum CheckInFinding implements FindingKind {
   CHECKED_IN_STRICTER(
       CAUTION,
       "Checked in today: %s.",
-      "What a check-in has said of this day stands beside a later count; check in again to change"
-          + " it.",
+      "An earlier check-in today still applies; check in again to replace it.",
       Source.PRACTICE),
   PULSE_SIT_FIRST(
       BLOCK,
       "Sit for {RESTING_QUIET} min, then count again for 60 s.",
-      "%s is over %s, and they have not settled yet. Over it again, settled or not, is not today.",
+      "%s is over %s, and they have not settled yet. If it is over again, settled or not, do not train today.",
       Source.PRACTICE),
   USUAL_POSTURE_FIRST(
       BLOCK,
       "Count again %s: that is how the usual %s was taken.",
-      "This one was taken %3$s. Posture alone moves the pulse, so it can be compared with the lines"
-          + " only, and a go needs one in the usual posture.",
+      "This one was taken %3$s. Posture alone changes the pulse, so only the fixed limits apply; count in the usual posture to clear them.",
       Source.PRACTICE),
   USUAL_BY_OTHER_SOURCE(
       CAUTION,
@@ -67,17 +65,17 @@ public enum CheckInFinding implements FindingKind {
   PULSE_RECOUNT(
       BLOCK,
       "Recount for 60 s before deciding.",
-      "%s is odd, and a first odd value may be a miscount or someone who has just sat down.",
+      "%s is unusual, and a first unusual value may be a miscount or someone who has just sat down.",
       Source.PRACTICE),
   SLEEPLESS_AND_RAISED(
       BLOCK,
       "Not today: no sleep, and the pulse is raised.",
-      "The body has not rested. Sleep first; light walking does no harm.",
+      "The body has not recovered. Sleep first; light walking does no harm.",
       Source.PRACTICE),
   RHYTHM_NEWLY_UNEVEN(
       BLOCK,
-      "Not today: the pulse is uneven, and that is new.",
-      "Count a full minute, write it down, and have a doctor look at it before training.",
+      "Not today: the pulse is irregular, and that is new.",
+      "Count a full minute, write it down, and see a doctor before training.",
       Source.PRACTICE),
   ILL_TODAY(
       BLOCK,
@@ -103,12 +101,12 @@ public enum CheckInFinding implements FindingKind {
   HEART_FAILURE_GAIN(
       BLOCK,
       "Not today: %s more than %s.",
-      "In heart failure {WEIGHT_GAIN} kg (4.4 lb) or more in {WEIGHT_GAIN_DAYS} days is water held back: call the cardiac team.",
+      "In heart failure {WEIGHT_GAIN} kg or more in {WEIGHT_GAIN_DAYS} days is water held back: call the cardiac team.",
       Source.PRACTICE),
   HOSPITAL_SINCE(
       BLOCK,
       "Not today: a hospital stay or a defibrillator shock since the last session.",
-      "The team who treated it has to say when and how to go on.",
+      "The team who treated it must say when and how to resume.",
       Source.PRACTICE),
   GLUCOSE_LOW(
       BLOCK,
@@ -148,39 +146,39 @@ public enum CheckInFinding implements FindingKind {
   GLUCOSE_SEVERE_LOW(
       BLOCK,
       "Not today: a severe low within the last 24 hours.",
-      "Another one comes more easily and shows less.",
+      "Another one is more likely and harder to notice.",
       Source.PRACTICE),
   MEASURE_FIRST(
       BLOCK,
       "Not yet: measure %s first.",
-      "What this client lives with asks for it before every session.",
+      "This client's condition requires it before every session.",
       Source.PRACTICE),
   MEASURE_MISSING(
       CAUTION,
       "No %s was measured today.",
-      "What this client lives with asks for it before a session.",
+      "This client's condition calls for it before a session.",
       Source.PRACTICE),
   CARRY_FIRST(
       BLOCK,
       "Not yet: the client must carry %s.",
-      "It is carried in every session, and within reach.",
+      "It must be carried in every session, within reach.",
       Source.PRACTICE),
   ONE_LEVEL_EASIER(
       CAUTION,
       "Indoors, or one level easier: poor air or heat.",
-      "Both cost the heart extra at the same work.",
+      "Both make the heart work harder for the same effort.",
       Source.PRACTICE),
   HEAT_NOT_FOR_THEM(
       BLOCK,
       "Not in this heat: train indoors, where it is cool.",
-      "In pregnancy heat is left out.",
+      "Avoid heat in pregnancy.",
       Source.PRACTICE),
   CHANGED_SINCE(
       CAUTION,
       "Go through the screening again: something is new or different.",
       "A new condition, symptom, medication or dose changes what is allowed.",
       Source.ACSM_SCREENING),
-  NOTHING_AGAINST(INFO, "All checks passed.", "Every line was kept.", Source.PRACTICE),
+  NOTHING_AGAINST(INFO, "All checks passed.", "Nothing spoke against training.", Source.PRACTICE),
   SCREENING_STOPS(
       BLOCK, "Not today: the screening does not allow it.", "%s", Source.ACSM_SCREENING),
   SCREENING_OPEN(

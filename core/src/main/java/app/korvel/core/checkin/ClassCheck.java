@@ -43,7 +43,7 @@ public record ClassCheck(
     LIGHT_ONLY("Light only"),
     AS_USUAL("As usual"),
     /** There was nothing to compare it with but the lines. */
-    NO_USUAL_VALUE("No usual value yet; under the line");
+    NO_USUAL_VALUE("No usual value yet; below the limit");
 
     private final String displayName;
 

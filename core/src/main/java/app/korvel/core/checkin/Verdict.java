@@ -503,7 +503,7 @@ public record Verdict(
     if (!mayOverride) {
       throw InvalidValueException.of(
           "override",
-          "is not open: more than the difference from the usual pulse speaks against training",
+          "is not available: more than the difference from the usual pulse speaks against training",
           "no override");
     }
     if (decided == Outcome.COUNT_AGAIN) {

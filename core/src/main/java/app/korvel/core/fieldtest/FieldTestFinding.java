@@ -20,7 +20,7 @@ public enum FieldTestFinding implements FindingKind {
   FIELD_TEST_HEART(
       BLOCK,
       "Not with known heart disease.",
-      "Only a supervised graded test serves, with whoever may do one where you work.",
+      "Only a supervised graded test is suitable, by someone licensed to do one where you work.",
       Source.PRACTICE),
   FIELD_TEST_ADULTS(
       BLOCK,
@@ -35,12 +35,12 @@ public enum FieldTestFinding implements FindingKind {
   FIELD_TEST_NOT_VIGOROUS(
       BLOCK,
       "Not before vigorous work is cleared.",
-      "A test goes to the end of what someone has. %s",
+      "A test goes to exhaustion. %s",
       Source.ACSM_SCREENING),
   FIELD_TEST_CAP(
       BLOCK,
       "Not under a cap: nothing above %s bpm.",
-      "A test goes above any cap. Ask whoever gave it.",
+      "A test goes above any cap. Ask the clinician who set it.",
       Source.PRACTICE),
   FIELD_TEST_EFFORT(
       BLOCK,
@@ -50,23 +50,23 @@ public enum FieldTestFinding implements FindingKind {
   FIELD_TEST_SUPERVISED(
       BLOCK,
       "Not where work is supervised only.",
-      "A clinician has written it; a supervised graded test serves.",
+      "A clinician has written it; use a supervised graded test.",
       Source.PRACTICE),
   FIELD_TEST_NO_RATE(BLOCK, "No rate may be used, so none is tested.", "%s", Source.PRACTICE),
   FIELD_TEST_FALLS(
       BLOCK,
       "Not %s: falls are on record.",
-      "A hard half hour on a cycle or a rower asks less of the feet.",
+      "A hard half hour on a cycle or a rower is easier on the feet.",
       Source.PRACTICE),
   FIELD_TEST_CHECK_IN(
       BLOCK,
       "Check in first.",
-      "Before each session the pulse at rest, and how they feel, decide whether today is the day.",
+      "The resting pulse and how they feel decide whether to test today.",
       Source.PRACTICE),
   FIELD_TEST_NOT_TODAY(
       BLOCK,
       "Not today: the check-in says %s.",
-      "A test asks for all someone has. Another day, after a go.",
+      "A test is all-out. Test on a day when the check-in says go.",
       Source.PRACTICE),
   FIELD_TEST_RUNNING(
       BLOCK,
@@ -76,14 +76,14 @@ public enum FieldTestFinding implements FindingKind {
   FIELD_TEST_JOINTS(
       CAUTION,
       "Falls or joints are on record: ask today, and choose the gentlest on them.",
-      "Sore or unsteady: leave steps, rope and downhill out.",
+      "If sore or unsteady, avoid steps, rope and downhill.",
       Source.PRACTICE),
   FIELD_TEST_PROPOSES(
       INFO, "A maximum of %s is proposed.", "%2$s, graded %3$s: %4$s.", Source.PRACTICE),
   FIELD_TEST_POOR(
       CAUTION,
       "A peak of %s, from a test graded %3$s.",
-      "%2$s: %4$s. It is kept as a proposal; repeat the test, or let another day confirm it.",
+      "%2$s: %4$s. It is saved as a proposal; repeat the test, or let another day confirm it.",
       Source.PRACTICE),
   FIELD_TEST_NO_PEAK(
       CAUTION,
@@ -94,8 +94,7 @@ public enum FieldTestFinding implements FindingKind {
   FIELD_TEST_STOPPED(
       BLOCK,
       "Stopped: %s. Nothing is proposed.",
-      "Get help following the local emergency plan, and write down what happened. A symptom belongs into"
-          + " the screening: no more exercise until a doctor has had a look.",
+      "Get help following the local emergency plan, and write down what happened. Record a symptom in the screening: no more exercise until medically reviewed.",
       Source.PRACTICE);
 
   private final Wording wording;

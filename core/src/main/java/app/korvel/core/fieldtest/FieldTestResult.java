@@ -29,7 +29,7 @@ public record FieldTestResult(
   private static final Map<PulseSource, String> LESS_SURE =
       Map.of(
           PulseSource.COUNT, "the peak was counted by hand, while the rate was falling",
-          PulseSource.WRIST, "the peak was read at the wrist, which is unsure in hard work");
+          PulseSource.WRIST, "the peak was read at the wrist, which is unreliable in hard work");
 
   private static final Duration GRACE = Duration.ofSeconds(Threshold.FIELD_TEST_GRACE.whole());
 
@@ -75,7 +75,7 @@ public record FieldTestResult(
                             protocol.displayName(),
                             grade.name().toLowerCase(Locale.ROOT),
                             departures.isEmpty()
-                                ? "nothing departed from its protocol"
+                                ? "every condition of the protocol was met"
                                 : String.join("; ", departures))))
         .orElseGet(
             () ->

@@ -23,12 +23,13 @@ record Applicability(boolean applies, String reason) {
         person -> !person.health().betaBlocker(),
         "Not on a beta-blocker: it holds the maximum below what age explains."),
     NO_HEART_CONDITION(
-        person -> !person.health().heartCondition(), "Made on people without a heart condition."),
-    ADULT(person -> !person.under18(), "Made on adults."),
+        person -> !person.health().heartCondition(),
+        "Derived from people without a heart condition."),
+    ADULT(person -> !person.under18(), "Derived from adults."),
     ACTIVE(
         person -> person.activity().compareTo(Activity.SOME) >= 0,
-        "Made on active people; this client is not."),
-    FEMALE(person -> person.sex() == Sex.FEMALE, "Made on women."),
+        "Derived from active people; this client is not."),
+    FEMALE(person -> person.sex() == Sex.FEMALE, "Derived from women."),
     ON_BETA_BLOCKER(
         person -> person.health().betaBlocker(), "Only for people who take a beta-blocker."),
     HEART_CONDITION(

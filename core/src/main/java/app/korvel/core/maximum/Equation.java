@@ -121,7 +121,7 @@ public record Equation(
       lines.add(
           Line.of(
               Formula.MODE_ERROR,
-              "How sure it is, ±",
+              "Its error, ±",
               "√(" + standardErrorBpm + "² + " + Working.written(mode.extraErrorBpm()) + "²)",
               standardErrorBpm(mode),
               "bpm",

@@ -47,7 +47,7 @@ public final class Equations {
               "The classroom rule; runs high under about 40 and low over it",
               12,
               "",
-              "To read older records and devices by. The careful one only above age 40.",
+              "To read older records and devices by. The cautious one only above age 40.",
               List.of(NO_HEART_FAILURE, NO_BETA_BLOCKER),
               Source.FOX),
           byAge(
@@ -116,8 +116,8 @@ public final class Equations {
               5,
               "Heart failure, on beta-blockers; for information only",
               18,
-              "For information only; never prescribed from.",
-              "To be read beside what the cardiac team says; never prescribed from.",
+              "For information only; never used to prescribe.",
+              "To be read beside what the cardiac team says; never used to prescribe.",
               List.of(HEART_FAILURE, ON_BETA_BLOCKER),
               Source.KETEYIAN),
           new Equation(

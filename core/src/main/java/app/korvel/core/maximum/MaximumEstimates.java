@@ -253,8 +253,8 @@ public record MaximumEstimates(
       return "Shown for information; the numbers come from the cardiac team.";
     }
     return person.under18()
-        ? "Made on adults; a rough guide under 18."
-        : "Made on people like this client, as far as is known.";
+        ? "Derived from adults; a rough guide under 18."
+        : "Derived from people like this client, as far as is known.";
   }
 
   /** The rule of the default; adds why to {@code findings}. */
@@ -279,7 +279,7 @@ public record MaximumEstimates(
       findings.add(
           MaximumFinding.DEFAULT_LOWER_OF_TWO.of(
               lower.equation().formula(),
-              health.heartCondition() ? "With a heart condition" : "Present activity is none"));
+              health.heartCondition() ? "With a heart condition" : "Activity level: none"));
       return Optional.of(lower.equation().id());
     }
     findings.add(

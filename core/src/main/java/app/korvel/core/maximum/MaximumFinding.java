@@ -20,7 +20,7 @@ public enum MaximumFinding implements FindingKind {
   DEFAULT_UNDER_18(
       INFO,
       "208 − 0.7 × age is used: there is no better one.",
-      "The equations were made on adults. Under {UNDER_18} it is a rough guide, and no maximum is tested.",
+      "The equations were derived from adults. Under {UNDER_18} it is a rough guide, and no maximum is tested.",
       Source.TANAKA),
   DEFAULT_LOWER_OF_TWO(
       INFO,
@@ -30,23 +30,22 @@ public enum MaximumFinding implements FindingKind {
   DEFAULT_BETA_BLOCKER_HEART(
       INFO,
       "164 − 0.7 × age is the default.",
-      "It was made on people with coronary disease who take beta-blockers.",
+      "It was derived from people with coronary disease who take beta-blockers.",
       Source.BRAWNER),
   DEFAULT_MINUS_30(
       INFO,
       "208 − 0.7 × age − 30 is the default, and a rough one.",
-      "A beta-blocker holds the maximum down by an amount that no equation knows; 30 is a rule of"
-          + " thumb.",
+      "A beta-blocker lowers the maximum by an amount no equation predicts; 30 is a rule of thumb.",
       Source.PRACTICE),
   NO_DEFAULT_HEART_FAILURE(
       BLOCK,
       "No maximum is proposed with heart failure.",
-      "The numbers come from the cardiac team. Until then go by RPE and talk.",
+      "The numbers come from the cardiac team. Until then use RPE and talk.",
       Source.KETEYIAN),
   FOX_HIGH_UNDER_40(
       INFO,
       "220 − age is the higher rule here, not the cautious one.",
-      "It is often called careful. It is only so above age {FOX_HIGHER_UNDER}: below, it gives more than 208 − 0.7"
+      "It is often called cautious. It is only so above age {FOX_HIGHER_UNDER}: below, it gives more than 208 − 0.7"
           + " × age, and this client is %s.",
       Source.FOX),
   MAXIMUM_CHOSEN(
@@ -62,13 +61,13 @@ public enum MaximumFinding implements FindingKind {
   MAXIMUM_STALE(
       CAUTION,
       "Earlier maxima are out of date: medication changed on %s.",
-      "What stands here is estimated anew for the present medication. A maximum measured on the present"
+      "The value here is estimated again for the current medication. A maximum measured on the present"
           + " dose is best.",
       Source.PRACTICE),
   FOX_LOW_FROM_40(
       INFO,
       "220 − age is the cautious rule here; it would not be below {FOX_HIGHER_UNDER}.",
-      "It is often called careful. From {FOX_HIGHER_UNDER} on it gives no more than 208 − 0.7 × age; below {FOX_HIGHER_UNDER} it is"
+      "It is often called cautious. From {FOX_HIGHER_UNDER} on it gives no more than 208 − 0.7 × age; below {FOX_HIGHER_UNDER} it is"
           + " the higher of the two. This client is %s.",
       Source.FOX),
   MAXIMUM_MEASURED(
@@ -80,7 +79,7 @@ public enum MaximumFinding implements FindingKind {
   MAXIMUM_BORROWED(
       INFO,
       "None measured for this mode: the running value of %s%s.",
-      "Measured running on %3$s. What is borrowed is less sure: ± %4$s.",
+      "Measured running on %3$s. A borrowed value is less certain: ± %4$s.",
       Source.PRACTICE),
   MAXIMUM_ON_PRESENT_DOSE(
       INFO,
@@ -90,13 +89,12 @@ public enum MaximumFinding implements FindingKind {
   MAXIMUM_DUE(
       CAUTION,
       "Measured on %s: due again.",
-      "After {MAXIMUM_DUE} months a maximum is measured again. It keeps its value, and is now sure to ± %2$s"
-          + " only.",
+      "After {MAXIMUM_DUE} months a maximum is measured again. It keeps its value, but is now accurate only to ± %2$s.",
       Source.KORVEL),
   MAXIMUM_CHOICE_WAITS(
       INFO,
       "Your choice of %s is on hold.",
-      "Measured beats estimated: while a measured maximum stands, no equation is in use.",
+      "Measured beats estimated: while a measured maximum is in use, no equation is.",
       Source.PRACTICE),
   MAXIMUM_PROPOSED(
       CAUTION,
@@ -112,7 +110,7 @@ public enum MaximumFinding implements FindingKind {
   PEAK_NONE(
       CAUTION,
       "No peak in this recording.",
-      "Nowhere does the rate hold within 3 bpm for {PEAK_WINDOW} seconds, once spikes are set aside.",
+      "Without spikes, the rate nowhere holds within 3 bpm for {PEAK_WINDOW} seconds.",
       Source.KORVEL),
   MAXIMUM_HIGHER_ELSEWHERE(
       CAUTION,
@@ -128,8 +126,7 @@ public enum MaximumFinding implements FindingKind {
   MAXIMUM_OTHER_MODE(
       INFO,
       "Estimates for this mode come from running%s, and are less sure.",
-      "The equations were made on a treadmill. Other modes peak lower, commonly by 5 to 15 bpm on a"
-          + " cycle; the error grows to match.",
+      "The equations were derived on a treadmill. Other activities peak lower, commonly by 5 to 15 bpm on a cycle; the error grows to match.",
       Source.PRACTICE);
 
   private final Wording wording;

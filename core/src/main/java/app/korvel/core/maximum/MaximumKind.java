@@ -14,7 +14,7 @@ public enum MaximumKind {
       9,
       true,
       "A test to exhaustion in a laboratory, by the report.",
-      "to the end of what the client had"),
+      "to exhaustion"),
   GRADED_TEST(
       "Supervised graded test",
       3,
@@ -22,7 +22,7 @@ public enum MaximumKind {
       9,
       true,
       "Stage by stage to exhaustion, a qualified person supervising.",
-      "to the end of what the client had"),
+      "to exhaustion"),
   FIELD_TEST(
       "Field test",
       5,

@@ -403,7 +403,7 @@ public record MaximumRecord(
       lines.add(
           Working.Line.of(
               Formula.MODE_ERROR,
-              "How sure the borrowed one is, ±",
+              "Error of the borrowed value, ±",
               "√("
                   + Working.written(error.answer())
                   + "² + "

@@ -181,7 +181,7 @@ public record MeasuredMaximum(
   Working.Line errorLine(MaximumKind standsAs, LocalDate date) {
     return Working.Line.of(
         Formula.MEASURED_ERROR,
-        "How sure it is, ±",
+        "Its error, ±",
         standsAs.standardErrorBpm(grade) + " + " + monthsOld(date) + " ÷ " + MONTHS_A_YEAR,
         standardErrorBpm(standsAs, date),
         "bpm",

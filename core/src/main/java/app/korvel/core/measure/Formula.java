@@ -15,7 +15,7 @@ public enum Formula {
       "Rate from a count",
       "bpm = beats × 60 ÷ seconds",
       "one beat either way: ± 60 ÷ seconds",
-      "Any pulse that is counted.",
+      "Any counted pulse.",
       Source.ARITHMETIC),
   TAPPED(
       "Rate from taps",
@@ -38,14 +38,14 @@ public enum Formula {
       "What every rate starts from.",
       Source.KORVEL),
   RESTING_ERROR(
-      "How sure a resting value is",
+      "How accurate a resting value is",
       "σ = √(d² + c²); d = 3 from day to day, 1.7 for a median of three; c = half the count's ±,"
           + " strap 0.5, taps 1, wrist or overnight 2",
       "",
-      "The softness of the lower end of the ruler.",
+      "How blurred the lower end of the ruler is.",
       Source.KORVEL),
   MODE_ERROR(
-      "How sure a borrowed maximum is",
+      "How accurate a borrowed maximum is",
       "σ = √(σ_run² + 8²)",
       "",
       "Any mode that borrows the running value for want of its own.",
@@ -59,7 +59,7 @@ public enum Formula {
       "What every rate ends at. A peak that is over it counts once another day comes within 3 bpm.",
       Source.KORVEL),
   MEASURED_ERROR(
-      "How sure a measured maximum is",
+      "How accurate a measured maximum is",
       "σ = σ of the day + months since ÷ 12",
       "",
       "A measured maximum keeps its value while its error grows by 1 bpm a year.",
@@ -75,13 +75,13 @@ public enum Formula {
       "Heart rate reserve",
       "reserve = maximum − resting",
       "",
-      "The span that can be worked in. Its share goes with the share of oxygen uptake (Swain &"
+      "The range that can be trained in. Percent of it matches percent of oxygen uptake (Swain &"
           + " Leutholtz 1997), so that two people can be compared at the same effort.",
       Source.KARVONEN),
   RATE_OF_RESERVE(
       "Rate at a share of reserve",
       "bpm = resting + share × reserve",
-      "see “How sure an edge is”",
+      "see “How accurate an edge is”",
       "Targets and zones by reserve, the default.",
       Source.KARVONEN),
   RATE_OF_MAXIMUM(
@@ -103,10 +103,10 @@ public enum Formula {
       "Zones by a talk-step test or a laboratory: no equation stands behind them.",
       Source.TALK),
   EDGE_ERROR(
-      "How sure an edge is",
+      "How accurate an edge is",
       "σ = √((p × σ_max)² + ((1 − p) × σ_rest)²)",
       "",
-      "An edge is drawn as soft as it is uncertain. At 40 % of reserve with ± 10 and ± 2: ± 4.2.",
+      "An edge is drawn as blurred as it is uncertain. At 40 % of reserve with ± 10 and ± 2: ± 4.2.",
       Source.KORVEL),
   COUNT_CARD(
       "Rate as beats to count",

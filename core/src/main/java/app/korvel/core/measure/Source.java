@@ -7,7 +7,7 @@ package app.korvel.core.measure;
  *     2001}
  */
 public record Source(String citation) {
-  public static final Source PRACTICE = new Source("Common practice of instructors");
+  public static final Source PRACTICE = new Source("Common practice among instructors");
   public static final Source KORVEL = new Source("Korvel's own rule");
   public static final Source STUDIO = new Source("This studio's own");
   public static final Source ARITHMETIC = new Source("Arithmetic: one beat either way");

@@ -5,7 +5,7 @@ import java.util.Locale;
 
 /** The figures at which a rule changes its mind: each once, here, with where it comes from. */
 public enum Threshold {
-  SMALLEST_RESERVE("40", "bpm", "A smaller reserve is not steered by.", Source.KORVEL),
+  SMALLEST_RESERVE("40", "bpm", "A smaller reserve is not used to set rates.", Source.KORVEL),
 
   TAP_BOUNCE("200", "ms", "A tap sooner after the one before is a bounce.", Source.PRACTICE),
   TAP_PAUSE(
@@ -17,7 +17,7 @@ public enum Threshold {
   TAPS_UNEVEN_SHARE(
       "5", "intervals", "One uneven in so many, at least, is an uneven rhythm.", Source.PRACTICE),
 
-  BACK_TO_REST_BPM("10", "bpm", "So far over rest counts as back to it.", Source.PRACTICE),
+  BACK_TO_REST_BPM("10", "bpm", "So far over rest counts as recovered.", Source.PRACTICE),
   BACK_TO_REST_PERCENT("10", "% of resting", "Or so far, where that is more.", Source.PRACTICE),
   BACK_TO_REST_AGAIN("5", "minutes", "Not back: counted again after so long.", Source.PRACTICE),
   BACK_TO_REST_WITHIN(
@@ -59,7 +59,7 @@ public enum Threshold {
   OTHER_MODE_ERROR(
       "8", "bpm", "Joins the error of a running value that another mode borrows.", Source.PRACTICE),
   MAXIMUM_ERROR_GROWS(
-      "1", "bpm a year", "So much less sure a measured maximum becomes.", Source.KORVEL),
+      "1", "bpm a year", "The error of a measured maximum grows by so much.", Source.KORVEL),
   MAXIMUM_DUE("24", "months", "A measured maximum is due again.", Source.KORVEL),
   MAXIMUM_OLDEST("20", "years", "An older maximum is not taken.", Source.KORVEL),
   PEAK_CONFIRMED(
@@ -212,7 +212,7 @@ public enum Threshold {
   SESSIONS_TO_STEP(
       "80", "% of sessions", "So many done earn the next step, at least.", Source.PRACTICE),
   SESSIONS_TO_HOLD(
-      "50", "% of sessions", "With fewer done the next week goes a step back.", Source.PRACTICE),
+      "50", "% of sessions", "With fewer done the next week steps down.", Source.PRACTICE),
   EFFORT_OVER_TARGET(
       "2",
       "RPE",

@@ -17,7 +17,7 @@ public enum OutlineFinding implements FindingKind {
   OUTLINE_MINUTES(
       BLOCK,
       "%s min of work; a session has %s of it.",
-      "Shorter is no session; longer is not laid out for anyone.",
+      "Shorter is not a session; longer is not planned for anyone.",
       Source.KORVEL),
   WARM_UP_SHORT(
       BLOCK,
@@ -27,20 +27,20 @@ public enum OutlineFinding implements FindingKind {
   COOL_DOWN_SHORT(
       BLOCK,
       "%s min of cool-down; at least %s.",
-      "Never under {WARM_UP} min: stopping at once lets the blood pool. {LONGER_WARM_UP} at {OVER_65} and over, on rate-lowering"
+      "Never under {WARM_UP} min: stopping suddenly lets blood pool in the legs. {LONGER_WARM_UP} at {OVER_65} and over, on rate-lowering"
           + " medication or with a heart condition.",
       Source.PRACTICE),
   MARGIN_HARD(
       BLOCK,
       "%s goes up to %s %% of reserve at most.",
-      "{WARM_UP_FROM} to {WARM_UP_TO} %% of reserve: harder is work already.",
+      "{WARM_UP_FROM} to {WARM_UP_TO} %% of reserve: anything harder is work.",
       Source.PRACTICE),
   STEP_OVER_CEILING(
       BLOCK, "%s %% of reserve is too hard here: at most %s.", "%3$s", Source.ACSM_SCREENING),
   HARD_TOO_LONG(
       BLOCK,
       "%2$s min above %1$s %% at a stretch; 1 to 2 min are the most.",
-      "Work this hard is not held longer; put easy time between.",
+      "Work this hard cannot be held longer; put easy time between.",
       Source.PRACTICE),
   HARD_TOO_SOON(
       BLOCK,
@@ -51,12 +51,12 @@ public enum OutlineFinding implements FindingKind {
   BURST_LENGTH(
       BLOCK,
       "This burst is %s s; bursts last %s to %s s.",
-      "Shorter is over before it begins; longer is a step of work, and waits for its target.",
+      "Shorter is over before it begins; longer is a work step, timed once the target is reached.",
       Source.PRACTICE),
   BURST_TOO_SOON(
       BLOCK,
       "%s min from one burst to the next; 3 at least.",
-      "Between two bursts talk has to come back.",
+      "Talking must be possible again between two bursts.",
       Source.PRACTICE),
   BAND_GOAL_TOO_LONG(
       BLOCK,

@@ -84,7 +84,7 @@ public final class Outlines {
           ship(
               "first-walks",
               "First walks",
-              "For the first weeks: light, and long enough to be something.",
+              "For the first weeks: light, and long enough to count.",
               Block.once(work(15, 30, 40).waiting())),
           ship(
               "steady-talk",

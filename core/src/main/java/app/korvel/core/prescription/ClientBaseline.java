@@ -182,9 +182,9 @@ public record ClientBaseline(
             cap ->
                 "The cap of "
                     + cap.bpm()
-                    + " does not lie above the resting rate of "
+                    + " is not above the resting rate of "
                     + resting.get().bpm()
-                    + ": ask whoever gave it.");
+                    + ": ask the clinician who set it.");
   }
 
   /** The rate below which work is light; empty where no rate may be used. */

@@ -228,7 +228,7 @@ public record JobStep(Step step, State state, String detail) {
                 last.isBefore(baseline.date())
                     ? new JobStep(Step.SESSIONS, State.DUE, "programme ended")
                     : new JobStep(Step.SESSIONS, State.DONE, "until " + Days.ofTheYear(last)))
-        .orElseGet(() -> new JobStep(Step.SESSIONS, State.DUE, "none laid out"));
+        .orElseGet(() -> new JobStep(Step.SESSIONS, State.DUE, "no programme"));
   }
 
   private static JobStep progress(Optional<SavedStatus> saved) {

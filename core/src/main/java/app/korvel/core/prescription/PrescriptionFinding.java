@@ -19,18 +19,17 @@ public enum PrescriptionFinding implements FindingKind {
   SUPERVISED_ONLY(
       CAUTION,
       "Supervised only.",
-      "A clinician's written limit, or the start with a heart condition: someone is there.",
+      "A clinician's written limit, or the start with a heart condition: someone must be present.",
       Source.PRACTICE),
   EFFORT_HELD(
       CAUTION,
       "RPE limited to %s: where the rate asks for more, RPE leads.",
-      "A written limit or a condition holds it there.",
+      "A written limit or a condition sets it.",
       Source.PRACTICE),
   RESTING_OVER_STOPS(
       BLOCK,
       "Nothing is issued: %s at rest is over %s.",
-      "Over the top of the range at this age a doctor has a look first; record the answer as a"
-          + " clearance. Measuring goes on.",
+      "Above the range for this age, medical review comes first; record the answer as a clearance. Measuring may continue.",
       Source.PRACTICE),
   RESTING_MISSING(
       BLOCK,
@@ -72,7 +71,7 @@ public enum PrescriptionFinding implements FindingKind {
   START_BY_ACTIVITY(
       INFO,
       "Start at %s %% of reserve, %s min, %s days a week.",
-      "The starting point for someone whose present activity is “%4$s”.",
+      "The starting point for someone whose activity level is “%4$s”.",
       Source.GARBER),
   START_CAUTIOUS(
       INFO,
@@ -125,7 +124,7 @@ public enum PrescriptionFinding implements FindingKind {
   WEEK_LIGHT(
       INFO,
       "%s light minutes a week: they are the goal of the first phase.",
-      "Light minutes are counted and shown, and worth 0 towards the guideline of {WEEK_MARK} to {WEEK_UPPER}"
+      "Light minutes are counted and shown, but do not count towards the guideline of {WEEK_MARK} to {WEEK_UPPER}"
           + " moderate ones.",
       Source.WHO),
   ONCE_A_WEEK(
@@ -150,19 +149,17 @@ public enum PrescriptionFinding implements FindingKind {
   BIRTH_DATE_CORRECTED(
       CAUTION,
       "The birth date was corrected on %s, after this was made. Make a new version.",
-      "The maximum, the zones and what to watch go by age; what stands here was worked out for"
-          + " another one.",
+      "The maximum, the zones and what to watch depend on age; these were calculated for another age.",
       Source.KORVEL),
   PRESCRIPTION_REVIEW(
       CAUTION,
       "New values would move the target from %s to %s. Review the prescription.",
-      "Made with %3$s at rest and a maximum of %4$s; now %5$s and %6$s. Nothing moves until a new"
-          + " version is saved.",
+      "Made with %3$s at rest and a maximum of %4$s; now %5$s and %6$s. Nothing changes until a new version is saved.",
       Source.KORVEL),
   SOFT_TARGET(
       INFO,
       "Zone limits are accurate to about ± %s bpm.",
-      "They stand on a maximum of %2$s (± %3$s) and a resting value of %4$s (± %5$s).",
+      "They are based on a maximum of %2$s (± %3$s) and a resting value of %4$s (± %5$s).",
       Source.KORVEL);
 
   private final Wording wording;

@@ -13,7 +13,7 @@ import app.korvel.core.measure.Wording;
 public enum ProgrammeFinding implements FindingKind {
   WEEK_STARTS(
       INFO,
-      "The start: %s %% of reserve, %s min on %s days.",
+      "Start: %s %% of reserve, %s min on %s days.",
       "What is prescribed. Minutes grow first, then days, then intensity; one of them a week.",
       Source.PRACTICE),
   START_EASED(
@@ -77,7 +77,7 @@ public enum ProgrammeFinding implements FindingKind {
   LAY_OFF_NEW_START(
       CAUTION,
       "A new start: %2$s %% of reserve, %3$s min on %4$s days.",
-      "%s days without a session. After more than four weeks it starts anew by present activity: ask"
+      "%s days without a session. After more than four weeks it starts again: ask"
           + " how active they are now.",
       Source.PRACTICE),
   VIGOROUS_DAYS_MANY(
@@ -95,13 +95,13 @@ public enum ProgrammeFinding implements FindingKind {
   WEEK_EASED(
       INFO,
       "Back to %s min on %s days.",
-      "Less was done than was laid out: the week may hold %3$s min.",
+      "Less was done than planned; maximum this week %3$s min.",
       Source.PRACTICE),
   WEEK_HELD(INFO, "Same as last week.", "%s", Source.PRACTICE),
   WEEK_BACK(
       INFO,
       "A step down: %s %% of reserve, %s min on %s days.",
-      "One step back undoes the last one up, or takes {STEP_UP_MINUTES} min off each session.",
+      "One step down undoes the last one up, or takes {STEP_UP_MINUTES} min off each session.",
       Source.PRACTICE),
   WEEK_OWN(
       INFO,
@@ -133,8 +133,7 @@ public enum ProgrammeFinding implements FindingKind {
   STEP_NOT_EARNED(
       CAUTION,
       "Week %s steps up, after a week with %s of %s sessions.",
-      "Four sessions of five earn a step; with fewer the week is held, under half it goes a step"
-          + " back.",
+      "Four sessions of five earn a step; with fewer the week is held, under half it steps down.",
       Source.PRACTICE),
   NOT_THEIR_DAY(CAUTION, "%s is not an available day.", "Their days: %2$s.", Source.KORVEL),
   TWO_IN_A_DAY(
@@ -158,12 +157,12 @@ public enum ProgrammeFinding implements FindingKind {
   NO_PROGRAMME_YET(
       BLOCK,
       "Save a prescription first.",
-      "A programme grows from an issued prescription.",
+      "A programme is planned from an issued prescription.",
       Source.KORVEL),
   PROGRAMME_NOT_LED(
       BLOCK,
       "Nothing can be planned while the prescription is %s.",
-      "A programme holds as long as what it grows from.",
+      "A programme is valid only while its prescription is.",
       Source.KORVEL),
   PROGRAMME_OUT_OF_BOUNDS(
       BLOCK,
@@ -173,7 +172,7 @@ public enum ProgrammeFinding implements FindingKind {
   PROGRAMME_OF_OLDER(
       CAUTION,
       "Planned from version %s; version %s is in force.",
-      "A programme keeps the version it was laid out from. Lay it out again to use the new one.",
+      "A programme keeps the version it was planned from. Rebuild it to use the new one.",
       Source.KORVEL);
 
   private final Wording wording;

@@ -160,7 +160,7 @@ public final class Progression {
     WeekPlan stepped =
         switch (earned) {
           case STEP -> next(last, aims, pace, week, limit);
-          case HOLD -> held(last, limit, "What was done earns no step, and asks for none back.");
+          case HOLD -> held(last, limit, "What was done earns no step up, and none down.");
           case BACK -> back(usual, limit);
         };
     if (!pace.lighter(week)) {
@@ -432,7 +432,7 @@ public final class Progression {
         ProgrammeFinding.WEEK_HELD.of(
             waits
                 ? "The cautious start stays light until week " + pace.lightWeeks() + "."
-                : noRoom(last, aims, limit) + " Intensity has come as far as the goal."));
+                : noRoom(last, aims, limit) + " Intensity has reached the goal."));
   }
 
   private static String words(Percents range) {

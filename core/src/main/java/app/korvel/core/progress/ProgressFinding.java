@@ -28,7 +28,7 @@ public enum ProgressFinding implements FindingKind {
   STEP_DUE(
       INFO,
       "Week %s is over: decide the next one.",
-      "What was done earns a step, a hold, or goes a step back; you accept, change or refuse it.",
+      "What was done earns a step, a hold, or a step down; you accept, change or refuse it.",
       Source.PRACTICE),
   RESTING_CHANGED(
       INFO,

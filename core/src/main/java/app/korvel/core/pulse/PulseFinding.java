@@ -17,14 +17,13 @@ public enum PulseFinding implements FindingKind {
       Source.PRACTICE),
   NOT_BACK_YET(
       CAUTION,
-      "%s is not back to rest. Let them sit quietly, and count again in {BACK_TO_REST_AGAIN} min.",
+      "%s is not back to rest. Let them sit quietly and count again in {BACK_TO_REST_AGAIN} min.",
       "Back is up to %3$s: within {BACK_TO_REST_BPM} bpm or {BACK_TO_REST_PERCENT} %%, the larger, of %2$s at rest.",
       Source.PRACTICE),
   NOT_BACK_IN_TEN(
       CAUTION,
       "%s is not back to rest after {BACK_TO_REST_WITHIN} minutes: ease the next session.",
-      "Back is up to %3$s: within {BACK_TO_REST_BPM} bpm or {BACK_TO_REST_PERCENT} %%, the larger, of %2$s at rest. Slow to come back"
-          + " tells of work that was too hard, heat, or an illness coming; a doctor if it lasts.",
+      "Back is up to %3$s: within {BACK_TO_REST_BPM} bpm or {BACK_TO_REST_PERCENT} %%, the larger, of %2$s at rest. Slow recovery may mean the work was too hard, heat, or oncoming illness; see a doctor if it lasts.",
       Source.PRACTICE),
   NO_REST_TO_COME_BACK_TO(
       CAUTION,
@@ -33,7 +32,7 @@ public enum PulseFinding implements FindingKind {
       Source.PRACTICE),
   READING_UNEVEN(
       CAUTION,
-      "Uneven. If that is new for this client, no session, and a medical review.",
+      "Irregular. If that is new for this client, no session, and a medical review.",
       "Count a full minute and write down how it felt. A hand cannot tell what makes a pulse uneven.",
       Source.PRACTICE),
   COUNTED_RIGHT(
@@ -55,8 +54,7 @@ public enum PulseFinding implements FindingKind {
   WINDOW_EXPLAINS(
       INFO,
       "The window alone explains %s bpm.",
-      "A faultless count of %2$s in %3$s s makes %4$s bpm, and the pulse went at %5$s. A longer"
-          + " window is surer.",
+      "A faultless count of %2$s in %3$s s makes %4$s bpm, and the pulse went at %5$s. A longer window is more accurate.",
       Source.ARITHMETIC),
   RHYTHM_HEARD(
       INFO,
@@ -66,8 +64,7 @@ public enum PulseFinding implements FindingKind {
   RHYTHM_MISSED(
       CAUTION,
       "The rhythm was %s.",
-      "Even beats may still swing a little with the breath; uneven ones come as if by chance. Uneven"
-          + " in a client: a full minute, and a doctor's look if it is new.",
+      "Even beats may still swing a little with the breath; uneven ones come as if by chance. If a client's pulse is irregular: count a full minute, and medical review if it is new.",
       Source.PRACTICE),
   TAPS_UNEVEN(
       CAUTION,
@@ -113,8 +110,7 @@ public enum PulseFinding implements FindingKind {
       Source.PRACTICE),
   RESTING_UNDER_40(
       CAUTION,
-      "%s is under %5$s. Unless it is known to be usual for this client: no training, and a doctor's"
-          + " look.",
+      "%s is under %5$s. Unless it is known to be usual for this client: no training before a medical review.",
       "At %2$s, under %5$s bpm at rest is rare even in the well trained.",
       Source.PRACTICE),
   RESTING_HIGH(
@@ -152,13 +148,12 @@ public enum PulseFinding implements FindingKind {
   RESTING_DUE(
       CAUTION,
       "The resting pulse is due again.",
-      "The reading it stands on is %s days old; after {RESTING_DUE} days it is measured again.",
+      "The reading it is based on is %s days old; after {RESTING_DUE} days it is measured again.",
       Source.KORVEL),
   RESTING_STALE(
       CAUTION,
       "The resting pulse is out of date: medication changed on %s. Count it again.",
-      "Medications that touch the heart rate change what is usual at rest; an earlier count says"
-          + " nothing on the present dose.",
+      "Medications that affect the heart rate change what is usual at rest; an earlier count says nothing about the current dose.",
       Source.PRACTICE);
 
   private final Wording wording;

@@ -47,7 +47,7 @@ public enum PulseSite {
     if (!allowedFor(person)) {
       throw InvalidValueException.of(
           "site",
-          "is not for this client: carotid disease, or fainting when the neck is touched",
+          "is not suitable for this client: carotid disease, or fainting when the neck is touched",
           openTo(person).stream().map(PulseSite::displayName).collect(Collectors.joining("; ")));
     }
   }

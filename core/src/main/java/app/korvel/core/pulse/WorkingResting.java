@@ -239,7 +239,7 @@ public record WorkingResting(
         List.of(
             Working.Line.of(
                 Formula.WORKING_RESTING,
-                median ? "The middle one of three" : "The one that stands",
+                median ? "The median of three" : "The latest one",
                 basis.stream()
                     .map(RestingReading::bpm)
                     .sorted()
@@ -250,7 +250,7 @@ public record WorkingResting(
                 Working.Finish.EXACT),
             Working.Line.of(
                 Formula.RESTING_ERROR,
-                "How sure it is, ±",
+                "Its error, ±",
                 "√(" + Working.written(dayToDay.value()) + "² + " + counting + "²)",
                 standardErrorBpm,
                 "bpm",

@@ -1,6 +1,6 @@
 package app.korvel.core.screening;
 
-/** Present activity, by definition and not by impression. */
+/** Activity level, by its definition. */
 public enum Activity {
   NONE("under 30 min a week of anything brisk"),
   LITTLE("30 to 89 min a week of something brisk"),

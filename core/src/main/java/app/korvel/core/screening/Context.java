@@ -19,7 +19,7 @@ public enum Context {
           .asking(Measure.WEIGHT)),
   IRREGULAR_RHYTHM(
       person -> person.has(Condition.IRREGULAR_RHYTHM) || person.has(Condition.PACEMAKER),
-      "Uneven rhythm or pacemaker: no rate",
+      "Irregular rhythm or pacemaker: no rate",
       "Pulse counts and zones are unreliable: RPE and talk only; count a full minute if counting"
           + " at all.",
       NONE.steerBy(IntensityGuide.EFFORT_AND_TALK_ONLY)),
@@ -31,7 +31,7 @@ public enum Context {
   HEART_CONDITION(
       person -> person.health().heartCondition() && !person.health().heartFailure(),
       "Heart condition: RPE 14 at most, supervised",
-      "A clinician's limit rules; otherwise 40 to 70 % of reserve once cleared, 60 at the start,"
+      "A clinician's limit applies; otherwise 40 to 70 % of reserve once cleared, 60 at the start,"
           + " RPE 11 to 14.",
       NONE.effortUpTo(Threshold.HEART_HIGHEST_EFFORT.whole())
           .margins(Threshold.HEART_WARM_UP, Threshold.LONGER_WARM_UP)
@@ -114,7 +114,7 @@ public enum Context {
       NONE.without(Contraindication.STEPS).saying(ScreeningFinding.FALLS_NO_STEPS)),
   JOINTS(
       person -> person.has(Condition.JOINTS),
-      "Joints: mind steps and impact",
+      "Joints: care with steps and impact",
       "Ask before steps, stairs or running; ease off when it hurts.",
       NONE.saying(ScreeningFinding.JOINTS_EASE)),
   NEW_TO_EXERCISE(

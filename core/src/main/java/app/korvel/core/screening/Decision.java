@@ -21,7 +21,7 @@ public enum Decision {
       Allows.VIGOROUS,
       ScreeningFinding.SYMPTOMS_STOP,
       "Stop training and see a doctor: no exercise until medically cleared.",
-      "Refer today, with the screening summary. Nothing is issued until a clearance is on record."),
+      "Refer today, with the screening summary. Nothing is issued until a clearance is recorded."),
   SYMPTOMS(
       Fits.ANY,
       Fits.ANY,
@@ -31,7 +31,7 @@ public enum Decision {
       Allows.LIGHT_TO_MODERATE,
       ScreeningFinding.SYMPTOMS_FIRST,
       "No exercise until medically cleared.",
-      "Refer, with the screening summary. Nothing is issued until a clearance is on record."),
+      "Refer, with the screening summary. Nothing is issued until a clearance is recorded."),
   WELL(
       Fits.NOT_ACTIVE,
       Fits.NO,

@@ -94,7 +94,7 @@ public enum MedicineClass {
           "glibenclamide", "gliclazide", "glimepiride", "glipizide", "nateglinide", "repaglinide")),
   OTHER(
       "Something else",
-      "Not known to touch the heart rate.",
+      "Not known to affect the heart rate.",
       Touches.NOTHING,
       null,
       List.of("metformin"));

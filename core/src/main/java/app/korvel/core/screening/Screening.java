@@ -138,10 +138,10 @@ public record Screening(
       findings.add(
           ScreeningFinding.RESCREENING_DUE.of(
               changed
-                  ? "At a check-in a condition, symptom or medication was told to be new or different."
+                  ? "At a check-in a condition, symptom or medication was reported as new or different."
                   : "The last answers are of "
                       + Days.of(LocalDate.ofInstant(intake.get().recordedAt(), zone))
-                      + "; after 12 months all is asked again."));
+                      + "; a full re-screening is due after 12 months."));
     }
     if (person.has(Condition.PREGNANCY) && inForce.isEmpty()) {
       findings.add(ScreeningFinding.PREGNANCY_WORD.of());
@@ -307,7 +307,7 @@ public record Screening(
   private static String ceilingBecause(
       Decision decision, Optional<Clearance> inForce, List<Topic> missing) {
     if (!missing.isEmpty()) {
-      return "Vigorous work is not allowed before all has been asked.";
+      return "Vigorous work is not allowed before the screening is complete.";
     }
     if (inForce.isPresent() && inForce.get().allows() != Allows.VIGOROUS) {
       return "The clearance in force allows " + inForce.get().allows().displayName() + ".";
@@ -331,8 +331,8 @@ public record Screening(
   public String sentence() {
     if (!decided()) {
       return answers().untouched()
-          ? "Nothing has been asked yet, and nothing is assumed."
-          : "Questions are still open, and nothing is assumed from them.";
+          ? "Nothing has been asked yet; nothing is assumed."
+          : "Some questions are still open; nothing is assumed from them.";
     }
     boolean answered =
         clearance.isPresent()

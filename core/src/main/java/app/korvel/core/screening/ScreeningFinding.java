@@ -68,14 +68,12 @@ public enum ScreeningFinding implements FindingKind {
   DISEASE_TOLD_OTHERWISE(
       CAUTION,
       "Counts as known: %s. Ask which condition it is and select it.",
-      "Told by %2$s. What is known counts, however it was told; until the condition is named"
-          + " everything is decided as if it were.",
+      "Reported by %2$s. What is known counts, however it was reported; until the condition is named, everything is decided as if it were.",
       Source.ACSM_SCREENING),
   LIMIT_LAPSED(
       CAUTION,
       "%s ended on %s and still applies.",
-      "A written limit holds until it is renewed, or %3$s lifts it. Ask for a new one; take it off"
-          + " here only when it has been lifted.",
+      "A written limit holds until it is renewed, or %3$s lifts it. Ask for a new one; delete it here only when it has been lifted.",
       Source.PRACTICE),
   LIGHT_TO_MODERATE(
       INFO,
@@ -123,7 +121,7 @@ public enum ScreeningFinding implements FindingKind {
   PREGNANCY_WORD(
       CAUTION,
       "Obtain clearance from the midwife or doctor and record it.",
-      "In pregnancy someone who follows it has a say first.",
+      "In pregnancy the midwife or doctor decides first.",
       Source.PRACTICE),
   NECK_NOT_TOUCHED(
       CAUTION,
@@ -142,19 +140,19 @@ public enum ScreeningFinding implements FindingKind {
       Source.PRACTICE),
   BETA_BLOCKER_STEERING(
       CAUTION,
-      "Go by RPE and talk first; the rate comes second.",
+      "Use RPE and talk first; the rate comes second.",
       "A beta-blocker holds both the resting and the maximum rate down. After any change of"
           + " medication or dose, measure again.",
       Source.BRAWNER),
   START_HEART_CONDITION(
       CAUTION,
       "At most {CEILING} %% of reserve at the start, RPE 11 to {HEART_HIGHEST_EFFORT}, supervised.",
-      "With a heart condition a clinician's limit rules; without one 40 to {HEART_HIGHEST_GOAL} %% once cleared, {CEILING} at"
+      "With a heart condition a clinician's limit applies; without one 40 to {HEART_HIGHEST_GOAL} %% once cleared, {CEILING} at"
           + " the start. Stay {BELOW_SYMPTOMS} bpm below any rate at which symptoms have appeared.",
       Source.PRACTICE),
   TALK_BEFORE_EFFORT(
       CAUTION,
-      "Go by the talk test first: new to exercise.",
+      "Use the talk test first: new to exercise.",
       "A beginner cannot yet place the top of the RPE scale; how they talk is easier to judge.",
       Source.TALK),
   OVER_65(

@@ -2,7 +2,7 @@ package app.korvel.core.screening;
 
 /** The questions of the intake, in the order of the conversation. */
 public enum Topic {
-  ACTIVITY("Present activity", true),
+  ACTIVITY("Activity level", true),
   SYMPTOMS("Signs or symptoms", true),
   CONDITIONS("Known conditions", true),
   MEDICINES("Medications", true),

@@ -16,7 +16,7 @@ public enum SessionFinding implements FindingKind {
   SESSIONS_SOME(
       INFO,
       "%s of %s sessions done: the week stays the same.",
-      "Four of five earn a step; under half goes a step back.",
+      "Four of five earn a step; under half steps down.",
       Source.PRACTICE),
   SESSIONS_FEW(
       CAUTION,
@@ -41,17 +41,17 @@ public enum SessionFinding implements FindingKind {
   EFFORT_TOO_HIGH(
       CAUTION,
       "Average RPE %s, target %s: too hard.",
-      "{EFFORT_OVER_TARGET} or more over the target's upper end, %3$s, goes a step back.",
+      "{EFFORT_OVER_TARGET} or more over the target's upper end, %3$s, steps down.",
       Source.BORG),
   EFFORT_UNKNOWN(
       INFO,
       "No RPE was logged: the week stays the same.",
-      "A step is earned by sessions that were felt as asked; ask for the effort next time.",
+      "A step is earned by sessions that felt as planned; ask for the RPE next time.",
       Source.PRACTICE),
   WARNING_LOGGED(
       CAUTION,
       "Warning sign on %s: %s.",
-      "Any warning in a week goes a step back; what it was is asked about before the next session.",
+      "Any warning in a week goes a step back; ask about it before the next session.",
       Source.PRACTICE),
   NOTHING_TO_DECIDE(
       BLOCK,
@@ -61,7 +61,7 @@ public enum SessionFinding implements FindingKind {
   SESSION_LOGGED(
       BLOCK,
       "This session is logged: %s.",
-      "What was done stays as it was. Put the log right, or take it back first.",
+      "What was done stays as it was. Edit or delete the log first.",
       Source.KORVEL),
   DECISION_LOG_CHANGED(
       CAUTION,

@@ -14,18 +14,17 @@ public enum ZoneFinding implements FindingKind {
   RESERVE_TOO_SMALL(
       BLOCK,
       "A reserve of %s bpm is too small to prescribe from.",
-      "Under {SMALLEST_RESERVE} bpm the zones are narrower than the error of a count. Measure again, or steer by"
-          + " RPE and talk.",
+      "Under {SMALLEST_RESERVE} bpm the zones are narrower than the error of a count. Measure again, or use RPE and talk.",
       Source.KORVEL),
   CAP_CUTS(
       CAUTION,
       "The cap cuts the target at %s bpm.",
-      "A cap stands above every target; counts under it are rounded down.",
+      "A cap overrides every target; counts under it are rounded down.",
       Source.PRACTICE),
   CAP_BELOW_TARGET(
       CAUTION,
       "No target by rate: the cap of %s is below it.",
-      "Go by RPE and talk.",
+      "Use RPE and talk.",
       Source.PRACTICE),
   THRESHOLDS_MISSING(
       INFO,
@@ -46,7 +45,7 @@ public enum ZoneFinding implements FindingKind {
   SCHEME_IN_USE(
       BLOCK,
       "This zone system is in use: %s.",
-      "Choose another there first; then it can be put away.",
+      "Choose another there first; then it can be archived.",
       Source.KORVEL);
 
   private final Wording wording;

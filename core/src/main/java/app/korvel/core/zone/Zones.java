@@ -179,7 +179,7 @@ public record Zones(
       lines.addAll(basis.lines("Upper edge", band.high(), anchors));
     }
     if (!band.fromRest()) {
-      lines.add(basis.sigmaLine("How sure the lower edge is, ±", band.low(), uncertainty));
+      lines.add(basis.sigmaLine("Error of the lower edge, ±", band.low(), uncertainty));
     }
     return Working.of(lines);
   }

@@ -125,7 +125,7 @@ class ClassCheckTest {
   void withoutAUsualValueTheAbsoluteLinesAloneDecide() {
     CheckInContext nothing = CheckInContext.of(TODAY, WELL, Optional.empty());
     assertThat(call(17, 15, false, nothing)).isEqualTo(Call.NO_USUAL_VALUE);
-    assertThat(Call.NO_USUAL_VALUE.displayName()).isEqualTo("No usual value yet; under the line");
+    assertThat(Call.NO_USUAL_VALUE.displayName()).isEqualTo("No usual value yet; below the limit");
     assertThat(call(26, 15, false, nothing)).isEqualTo(Call.COUNT_AGAIN);
     assertThat(call(9, 15, false, nothing)).isEqualTo(Call.COUNT_AGAIN);
     assertThat(call(104, 60, true, nothing)).isEqualTo(Call.NOT_TODAY);

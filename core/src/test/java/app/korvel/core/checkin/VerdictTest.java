@@ -552,7 +552,7 @@ class VerdictTest {
         .hasMessageContaining("stricter");
     assertThatThrownBy(
             () -> judge(Found.pulse(75).telling(SelfReport.FEVER)).decide(Outcome.GO, "feels fine"))
-        .hasMessageContaining("not open");
+        .hasMessageContaining("not available");
   }
 
   @ParameterizedTest

@@ -69,7 +69,7 @@ class ChoiceTest {
 
   @ParameterizedTest
   @CsvSource({
-    "gulati-206, Made on women.",
+    "gulati-206, Derived from women.",
     "brawner-164, Only for people with coronary disease.",
     "beta-minus-30, Only for people who take a beta-blocker.",
     "made-up, no equation has this id",

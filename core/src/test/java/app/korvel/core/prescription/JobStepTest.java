@@ -86,7 +86,7 @@ class JobStepTest {
             "DONE about 176",
             "DONE reserve 112",
             "DONE version 2",
-            "DUE none laid out",
+            "DUE no programme",
             "LATER nothing logged yet");
   }
 

@@ -98,7 +98,7 @@ class ProgrammeTest {
             tuple(30, 4, Kind.HELD));
     assertThat(weeks.get(10).dose().range()).isEqualTo(new Percents(45, 55));
     assertThat(weeks.get(11).dose().range()).isEqualTo(new Percents(50, 60));
-    assertThat(weeks.get(12).because().because()).contains("as far as the goal");
+    assertThat(weeks.get(12).because().because()).contains("Intensity has reached the goal");
   }
 
   /** 3 × 40 = 120 is prescribed, 90 was done at best: 99 may be, 33 a session; 5 more a session. */

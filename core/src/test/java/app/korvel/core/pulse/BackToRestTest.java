@@ -62,7 +62,7 @@ class BackToRestTest {
   void itSaysHowFarBackIs() {
     BackToRest judged = BackToRest.of(92, OptionalInt.of(64), 4);
     assertThat(judged.finding().message())
-        .isEqualTo("92 is not back to rest. Let them sit quietly, and count again in 5 min.");
+        .isEqualTo("92 is not back to rest. Let them sit quietly and count again in 5 min.");
     assertThat(judged.finding().because())
         .isEqualTo("Back is up to 74: within 10 bpm or 10 %, the larger, of 64 at rest.");
   }

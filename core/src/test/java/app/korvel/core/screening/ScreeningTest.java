@@ -204,7 +204,7 @@ class ScreeningTest {
     assertThat(nothing.permission().findings())
         .extracting(Finding::message)
         .contains(
-            "Finish the screening first. Not asked yet: present activity; signs or symptoms; known"
+            "Finish the screening first. Not asked yet: activity level; signs or symptoms; known"
                 + " conditions; medications; pregnancy, falls and joints; written limits.");
     assertThat(nothing.decided()).isFalse();
     assertThat(nothing.sentence()).startsWith("Nothing has been asked yet");

@@ -217,7 +217,7 @@ class WeekReviewTest {
     assertThat(four.earned()).isEqualTo(ProgressionVote.STEP);
     assertThat(four.next().stepped().kind()).isEqualTo(Kind.EASED);
     assertThat(four.next().stepped().dose()).isEqualTo(dose(40, 50, 17, 5));
-    assertThat(four.next().stepped().because().because()).contains("the week may hold 88 min");
+    assertThat(four.next().stepped().because().because()).contains("maximum this week 88 min");
   }
 
   /** What was done in the weeks before the programme counts among the last four. */

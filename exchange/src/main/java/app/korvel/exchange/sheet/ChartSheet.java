@@ -257,9 +257,8 @@ public record ChartSheet(Sheet sheet, int pages, int figureTenths) {
               + chart.equation().standardErrorBpm(chart.mode()).toPlainString()
               + " bpm ("
               + chart.equation().source().citation()
-              + "). Whoever has been measured goes by that: the empty row.",
-          "Not for anyone with a heart condition, with medication that touches the heart rate, or"
-              + " pregnant: they carry a card of their own. Check by talk and RPE. Not medical"
+              + "). Anyone who has been measured uses that: the empty row.",
+          "Not for anyone with a heart condition, with medication that affects the heart rate, or pregnant: they carry their own card. Check by talk and RPE. Not medical"
               + " advice. · Korvel");
     }
 

@@ -75,12 +75,10 @@ final class CalendarFiles {
         session.on(),
         session.at(),
         session.wholeMinutes(),
-        (rests && !off ? "Rests: " : "")
+        (rests && !off ? "On hold: " : "")
             + (named ? head.client().details().name() + ": " : "")
             + what,
-        rests
-            ? "Not to be done now: ask your instructor."
-            : described(described.aim(head, session), session),
+        rests ? "On hold: ask your instructor." : described(described.aim(head, session), session),
         off);
   }
 
@@ -95,7 +93,7 @@ final class CalendarFiles {
       lines.add("Target " + span(List.of(aim.lowBpm(), aim.highBpm())) + " beats a minute.");
     }
     lines.add("RPE " + span(aim.rpe20()) + " (6–20); " + aim.voice() + ".");
-    lines.add("Stop with pain, dizziness, odd breathlessness or an odd heartbeat.");
+    lines.add("Stop if you have pain, dizziness, unusual breathlessness or an unusual heartbeat.");
     return String.join("\n", lines);
   }
 

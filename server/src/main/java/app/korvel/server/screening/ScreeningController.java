@@ -78,7 +78,7 @@ class ScreeningController {
     return Problems.answer(
         ProblemType.STALE.problem(
             HttpStatus.CONFLICT,
-            "Someone else has answered since. Look at theirs, then answer again."));
+            "Someone else saved answers meanwhile. Review theirs, then save yours again."));
   }
 
   @PostMapping("/api/clients/{id}/clearances")

@@ -75,7 +75,7 @@ public class Problems extends ResponseEntityExceptionHandler {
     return answer(
         ProblemType.STALE.problem(
             HttpStatus.CONFLICT,
-            stale.getMessage() + " Look at it as it is now, then make your change in it."));
+            stale.getMessage() + " Review it as it is now, then make your change."));
   }
 
   /** The same with the record as it is now, to be laid beside what the asker has. */
@@ -83,7 +83,7 @@ public class Problems extends ResponseEntityExceptionHandler {
     ProblemDetail problem =
         ProblemType.STALE.problem(
             HttpStatus.CONFLICT,
-            stale.getMessage() + " Look at what changed, then save yours over it or keep theirs.");
+            stale.getMessage() + " Review what changed, then save yours over it or keep theirs.");
     problem.setProperty("current", current);
     return answer(problem);
   }
