@@ -3,6 +3,7 @@ import { defineAsyncComponent, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import UndoBar from './shared/UndoBar.vue'
 import { ON_A_PHONE, PLACES } from './shared/places'
+import { meantForField } from './shared/keys'
 import { hearShortcuts, useShortcuts } from './shared/shortcuts'
 import { theStudio } from './shared/studio'
 import { undoLast, undoOffer } from './shared/undo'
@@ -40,6 +41,11 @@ useShortcuts({
     l: () => router.push('/log'),
     ...Object.fromEntries(PLACES.map(({ to }, at) => [String(at + 1), () => router.push(to)])),
   },
+})
+useShortcuts({
+  list: [['Esc', 'out of a field, so that single keys act']],
+  act: { Escape: (event) => meantForField(event.target) && (event.target as HTMLElement).blur() },
+  inFields: true,
 })
 hearShortcuts()
 </script>

@@ -18,7 +18,10 @@ const RETIRED = readFileSync(join(ROOT, 'docs/words.md'), 'utf8')
   .filter((line) => line.startsWith('| ') && !line.startsWith('| term'))
   .flatMap((line) => {
     const [, term, , notUsed] = line.split('|').map((cell) => cell.trim())
-    return notUsed!.split('; ').map((word) => ({ word, term: term! }))
+    return notUsed!
+      .split('; ')
+      .filter(Boolean)
+      .map((word) => ({ word, term: term! }))
   })
 
 const quoted = (text: string) =>
@@ -64,6 +67,12 @@ const SHOWN: [string, string[]][] = [
         .map(([, text]) => text!)
         .filter((text) => text.includes(' ')),
     ]),
+  ...[join(ROOT, 'README.md'), ...filesIn(join(ROOT, 'docs'), /(?<!words)\.md$/)].map(
+    (path): [string, string[]] => [
+      path,
+      readFileSync(path, 'utf8').split(/```[\s\S]*?```|`[^`\n]*`|\]\([^)]*\)|\n\n/),
+    ],
+  ),
   ...filesIn(join(ROOT, 'exchange/src/main/resources'), /\.mustache$/).map(
     (path): [string, string[]] => [path, readFileSync(path, 'utf8').split(/<[^>]*>/)],
   ),

@@ -4,6 +4,7 @@ import { typed, useFieldMessages } from '../src/shared/fields'
 import { Problem } from '../src/api/http'
 import { theStudio } from '../src/shared/studio'
 import {
+  cut,
   day,
   daysLater,
   effort,
@@ -124,5 +125,11 @@ describe('the messages of a form', () => {
     expect([messages.value, general.value]).toEqual([{}, 'That name is taken.'])
     clear()
     expect(general.value).toBe('')
+  })
+})
+
+describe('cut', () => {
+  it('leaves what fits, and says where something is left off', () => {
+    expect([cut('Fifths', 6), cut('Fifths of maximum', 8)]).toEqual(['Fifths', 'Fifths…'])
   })
 })

@@ -80,7 +80,9 @@ useShortcuts({
   list: [
     ['↓ ↑', 'from the search to a client and on'],
     ['Enter', 'open the client'],
+    ['n', 'add a new client'],
   ],
+  act: { n: () => router.push('/clients/new') },
 })
 </script>
 

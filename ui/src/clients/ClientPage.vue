@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed, nextTick, provide, ref, watch } from 'vue'
-import { useRoute } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { archiveClient, overview } from '../api/korvel'
 import ProblemNote from '../shared/ProblemNote.vue'
 import { useAnswer } from '../shared/answer'
@@ -9,12 +9,13 @@ import { useTitle } from '../shared/title'
 import { undone } from '../shared/undo'
 import { OUTCOMES, nextWords, STEPS } from '../shared/words'
 import { CLIENT } from './useClient'
-import { useSteps } from '../shared/shortcuts'
+import { useShortcuts, useSteps } from '../shared/shortcuts'
 import { useSave } from '../shared/save'
 
 /** A client: who, what to watch, and the path of the job with where each step stands. */
 const props = defineProps<{ id: string }>()
 const route = useRoute()
+const router = useRouter()
 const { data, problem, load } = useAnswer(overview)
 
 watch([() => props.id, undone], ([id]) => load(id), { immediate: true })
@@ -47,6 +48,12 @@ const MARKS = { done: '✓', due: '○', later: '·', blocked: '■' }
 const MEANS = { done: 'done', due: 'due', later: 'not yet', blocked: 'blocked' }
 
 useSteps()
+useShortcuts({
+  list: [['n', 'what is next with this client']],
+  act: {
+    n: () => data.value?.next && router.push(`/clients/${props.id}/${data.value.next.step}`),
+  },
+})
 </script>
 
 <template>

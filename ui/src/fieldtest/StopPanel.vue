@@ -79,7 +79,7 @@ p {
 @media (max-width: 820px) {
   .stop {
     position: sticky;
-    bottom: 0;
+    bottom: 54px;
     z-index: 3;
     margin: 0 -14px -14px;
     border-radius: 0;

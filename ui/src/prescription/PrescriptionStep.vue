@@ -137,6 +137,7 @@ const {
     justSaved.value = version
     draft.done()
     await Promise.all([saved.load(id.value), refresh()])
+    document.querySelector<HTMLElement>('[data-card]')?.focus()
   },
   async conflict() {
     await saved.load(id.value)
@@ -226,6 +227,11 @@ useShortcuts({
     ['← → Shift', 'on an end of the bracket: move that edge by 1 %, by 5 %'],
     ['Enter', 'in a field: save'],
   ],
+})
+useShortcuts({
+  list: [['Ctrl Enter', 'save']],
+  act: { 'Ctrl+enter': save },
+  inFields: true,
 })
 </script>
 
@@ -467,7 +473,7 @@ useShortcuts({
             >
               as a draft</template
             >.
-            <RouterLink v-if="start.mayIssue" :to="`/clients/${id}/card/${justSaved}`"
+            <RouterLink v-if="start.mayIssue" :to="`/clients/${id}/card/${justSaved}`" data-card
               >Open the card</RouterLink
             >
           </p>

@@ -258,8 +258,16 @@ const title = computed(() =>
       : 'Take a resting pulse',
 )
 
+async function typeNumber(digit: string) {
+  entry.number = digit
+  await nextTick()
+  beatsField.value?.focus()
+}
+
 useShortcuts({
-  list: [['0–9 Enter', 'after the count: enter the beats and save']],
+  list: [['0–9 Enter', 'enter the beats, or the rate, and save']],
+  // A number that is typed anywhere on the page is the count.
+  act: (key) => (/^\d$/.test(key) && beatsField.value ? () => typeNumber(key) : undefined),
 })
 </script>
 

@@ -60,7 +60,7 @@ const lines = computed(() => {
     <p class="next">
       <template v-if="next"
         >{{ decision.next }} <b>Next:</b>
-        <RouterLink :to="next.to">{{ next.words }}</RouterLink></template
+        <RouterLink :to="next.to" data-next>{{ next.words }}</RouterLink></template
       >
       <template v-else><b>Next:</b> {{ decision.next }}</template>
     </p>

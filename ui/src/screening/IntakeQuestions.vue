@@ -25,7 +25,7 @@ const props = defineProps<{
   questions: Questions
   closed: boolean
 }>()
-const emit = defineEmits<{ saved: [record: ScreeningRecord] }>()
+const emit = defineEmits<{ saved: [record: ScreeningRecord]; finished: [] }>()
 
 const draft = reactive<Draft>(draftOf(props.record.answers))
 const version = ref(props.record.version)
@@ -94,7 +94,7 @@ const root = ref<HTMLElement | null>(null)
 async function focusOpen(preventScroll = false) {
   await nextTick()
   root.value
-    ?.querySelector<HTMLElement>('.open input, .open button:not([disabled])')
+    ?.querySelector<HTMLElement>('.open :is(input, button):not([disabled], [tabindex="-1"])')
     ?.focus({ preventScroll })
 }
 onMounted(() => open.value && focusOpen(true))
@@ -130,7 +130,7 @@ const { save, saving } = useSave(
       await nextTick()
       open.value = following(topic)
       if (open.value) await focusOpen()
-      else root.value?.querySelector<HTMLElement>('.ways button')?.focus()
+      else emit('finished')
     },
     async wrong(problem, topic) {
       if (problem.status === 409) {
@@ -209,7 +209,10 @@ const nothing = computed(() => {
       return false
   }
 })
-const label = computed(() => (nothing.value ? 'None: next' : 'Save and next'))
+const last = computed(() => topics.value.at(-1)?.id === open.value)
+const label = computed(() =>
+  nothing.value ? 'None: next' : last.value ? 'Save and finish' : 'Save and next',
+)
 </script>
 
 <template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, watch } from 'vue'
+import { computed, nextTick, onMounted, watch } from 'vue'
 import { questions as whatIsAsked, screening, type ScreeningRecord } from '../api/korvel'
 import { useClient } from '../clients/useClient'
 import ProblemNote from '../shared/ProblemNote.vue'
@@ -22,6 +22,13 @@ watch(id, record.load, { immediate: true })
 function saved(now: ScreeningRecord) {
   record.data.value = now
   void refresh()
+}
+/** All has been asked: from here it goes on to what is next. */
+async function finished() {
+  await refresh()
+  await nextTick()
+  const onward = document.querySelector<HTMLElement>('[data-next]')
+  ;(onward ?? document.querySelector<HTMLElement>('.intake .ways button'))?.focus()
 }
 async function changed() {
   await Promise.all([record.load(id.value), refresh()])
@@ -71,6 +78,7 @@ useShortcuts({
           :questions="asked.data.value"
           :closed="archived"
           @saved="saved"
+          @finished="finished"
         />
       </section>
       <section v-if="byDay.length" class="sheet stack" aria-labelledby="versions-title">

@@ -25,6 +25,14 @@ function press(value: unknown) {
   }
 }
 
+/** As with the browser's own radios and ticks: Enter saves the form once one is chosen. */
+function onEnter(event: KeyboardEvent, value: unknown) {
+  const form = (event.target as HTMLElement).closest('form')
+  if (!form || !(props.multiple || on(value))) return
+  event.preventDefault()
+  form.requestSubmit()
+}
+
 // Of several any may be on, so that moving leaves them; one of a few goes along.
 useOneStop(useTemplateRef('group'), 'button', (button) => {
   if (!props.multiple) press(props.options[Number(button.dataset.at)]!.value)
@@ -42,6 +50,7 @@ useOneStop(useTemplateRef('group'), 'button', (button) => {
       :aria-pressed="multiple ? on(option.value) : undefined"
       :aria-checked="multiple ? undefined : on(option.value)"
       @click="press(option.value)"
+      @keydown.enter="onEnter($event, option.value)"
     >
       <span>{{ option.name }}</span>
     </button>

@@ -10,11 +10,11 @@ const route = useRoute()
 function place(finding: Finding) {
   const found = FINDING_PLACES[finding.code]
   if (!found || !route.path.startsWith('/clients/') || !route.params.id) return null
-  const [path, hash] = found.to.split('#')
-  return {
-    words: found.words,
-    to: { path: `/clients/${String(route.params.id)}/${path}`, hash: hash ? `#${hash}` : '' },
-  }
+  const [step, hash] = found.to.split('#')
+  const path = `/clients/${String(route.params.id)}/${step}`
+  // Whoever is there already needs no way to it.
+  if (path === route.path && !hash) return null
+  return { words: found.words, to: { path, hash: hash ? `#${hash}` : '' } }
 }
 const WORDS = { info: 'Note', caution: 'Watch', block: 'First' }
 </script>

@@ -194,6 +194,10 @@ export const CARD_SIZES = { wallet: 'Wallet', a6: 'A6', a5: 'A5' } as const
 
 export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
+/** As much of a text as there is room for, in characters. */
+export const cut = (text: string, most: number) =>
+  text.length > most ? `${text.slice(0, most - 1).trimEnd()}…` : text
+
 /** A sentence within another one: its first letter small, unless it begins with letters like RPE. */
 export const within = (sentence: string) =>
   /^[A-Z]{2}/.test(sentence) ? sentence : sentence.charAt(0).toLowerCase() + sentence.slice(1)

@@ -1,8 +1,12 @@
 <script setup lang="ts">
+import { cut } from '../words'
 import type { Layout } from './layout'
 
 /** Beside each row its name, and what it calls the rate at the cursor; on a phone above it. */
 defineProps<{ layout: Layout; calls: string[] }>()
+
+/** As many letters as fit beside the bars, or beside what a row calls the rate. */
+const NAME = 27
 </script>
 
 <template>
@@ -16,7 +20,7 @@ defineProps<{ layout: Layout; calls: string[] }>()
         :x="layout.narrow ? layout.size.margin : 0"
         :y="layout.narrow ? row.top - 6 : row.top + row.bar / 2 + 5"
       >
-        {{ row.label }}
+        {{ cut(row.label, NAME) }}<title>{{ row.label }}</title>
       </text>
     </g>
     <g class="calls">

@@ -1,5 +1,5 @@
 import type { Zones } from '../../api/korvel'
-import { effort, span } from '../words'
+import { cut, effort, span } from '../words'
 import { holds } from './drawing'
 import type { RulerRow } from './layout'
 
@@ -38,7 +38,7 @@ export const callsOf = (said: Said[], narrow: boolean): string[] =>
   said.map(({ at }) => {
     const [one = '', ...more] = at?.names ?? []
     const most = (narrow ? 18 : 25) - (more.length ? 3 : 0)
-    const short = one.length > most ? `${one.slice(0, most - 1)}…` : one
+    const short = cut(one, most)
     return short && more.length ? `${short} +${more.length}` : short
   })
 

@@ -99,7 +99,7 @@ class CalculatorsTest {
 
     write(8, "a lot");
     desk.press("Check");
-    desk.sees("Write plain figures");
+    desk.sees("Enter plain numbers");
     desk.press("Show the sums");
     desk.sees("0.7 × 112 = 78.4");
   }

@@ -210,7 +210,7 @@ final class Desk {
     return await("what is waited for", condition);
   }
 
-  private <T> T await(String what, Supplier<T> condition) {
+  <T> T await(String what, Supplier<T> condition) {
     return new WebDriverWait(driver, PATIENCE, Duration.ofMillis(40))
         .ignoring(StaleElementReferenceException.class)
         .withMessage(() -> what + ", on a page that reads:\n" + texts("main, .wall-page"))

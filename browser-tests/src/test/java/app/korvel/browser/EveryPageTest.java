@@ -109,8 +109,8 @@ class EveryPageTest {
     "first day, /cards, Nobody to make a card for yet",
     "Dmitri, pulse, None yet.",
     "Dmitri, prescription, Nothing to start from yet",
-    "first day, /today, Nobody is here yet.",
-    "first day, /clients, Nobody is here yet.",
+    "first day, /today, No clients yet.",
+    "first day, /clients, No clients yet.",
     "first day, /calculators/target, the working",
   })
   void noSeriousFindingAndNoSidewaysScrolling(String client, String page, String text) {
@@ -126,7 +126,7 @@ class EveryPageTest {
     "Ines, pulse, Working resting value, button[aria-label^='Edit the'], Delete",
     "Ines, pulse, Working resting value, button[aria-label^='Rest 5'], Leave the protocol",
     "-, /floor, Who is here, .how [type=submit], Beats in 15 s",
-    "-, /calculators/target, the working, .long button, You are shown the first one",
+    "-, /calculators/target, the working, .long button, The first wrong one is shown",
     "-, /clients, Agnethe Moravik, button.keys, Keys on this screen",
     "Ragnar, screening, in force, [aria-label='Change: Medications'], Generic name",
     "Ragnar, screening, in force, [aria-label='Change: Written limits'], Written by",

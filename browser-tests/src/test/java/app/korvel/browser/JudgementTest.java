@@ -163,6 +163,6 @@ class JudgementTest {
             assertThat(desk.one("section li").getText())
                 .contains("206 − 0.88 × age", "Circulation 2010"));
     desk.one("input[type=search]").sendKeys("zzz");
-    desk.sees("Nothing holds");
+    desk.sees("Nothing contains");
   }
 }

@@ -218,6 +218,29 @@ class LogTest {
   }
 
   @Test
+  void aWrongLogIsCorrectedWhereItIsSeen() {
+    desk.open("/log");
+    desk.sees("Logged lately");
+    String whose = desk.texts(".latest .whose").get(0);
+    String before = desk.texts(".latest li").get(0);
+    desk.click(".latest li button[aria-label^='Edit the log of']");
+    desk.one(".latest [name=rpe]").sendKeys(Keys.chord(Keys.CONTROL, "a"), "19");
+    desk.press("Save changes");
+    desk.await(() -> desk.texts(".latest li").get(0).contains("RPE 19"));
+    assertThat(desk.texts(".latest li").get(0)).contains(whose);
+    desk.keys("u");
+    desk.await(() -> desk.texts(".latest li").get(0).equals(before));
+
+    // The same in the calendar, from the day it was done.
+    desk.open("/calendar?view=week");
+    desk.click(".session.done");
+    desk.click("button[aria-label^='Delete the log of']");
+    desk.sees("is deleted.");
+    desk.keys("u");
+    desk.sees("Undone:");
+  }
+
+  @Test
   void aStopSignSaysWhatFollows() {
     layOut("Marguerite");
     demo.openClient("Marguerite", "sessions");

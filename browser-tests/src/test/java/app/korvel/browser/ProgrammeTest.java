@@ -376,7 +376,7 @@ class ProgrammeTest {
     desk.sees("Every week meets the guidelines.");
     desk.click("button.keys");
     desk.sees("a day earlier, a day later");
-    desk.sees("leave it out, or take it in again");
+    desk.sees("skip it, or include it again");
   }
 
   /** What is typed outside the rules is told at its place, and nothing of the form is lost. */

@@ -111,7 +111,7 @@ class PulseBenchTest {
     desk.keys("66");
     desk.sees("66 is usual for rest.");
     // What the taps suggested is noted only when the instructor felt it too.
-    assertThat(desk.reads("Uneven. If that is new")).isFalse();
+    assertThat(desk.reads("Irregular. If that is new")).isFalse();
     desk.press("Uneven");
     desk.sees("Irregular. If that is new for this client, no session, and a medical review.");
     desk.sees("Graded good: standard protocol.");
@@ -185,7 +185,7 @@ class PulseBenchTest {
     desk.press("Lying, overnight · 13");
     desk.await(() -> desk.texts("tbody td.rate").get(0).startsWith("5"));
     desk.press("All, mixed");
-    desk.sees("Postures and sources read differently");
+    desk.sees("Postures and sources differ");
     desk.await(() -> desk.texts("tbody").toString().contains("Lying, overnight"));
     desk.sees("Due again on");
     desk.sees("Common in the well trained");

@@ -68,7 +68,7 @@ class SheetTest {
     desk.openClient("Beatriz", "card/1");
     assertThat(desk.sheetSays("RPE and talk only: no heart rate."))
         .doesNotContain("beats a minute");
-    desk.sees("How it feels and sounds is all there is");
+    desk.sees("RPE and talk only");
     assertThat(desk.reads("Counts for")).isFalse();
   }
 
@@ -83,7 +83,7 @@ class SheetTest {
     desk.sees("2 cards on 1 sheet.");
     desk.sees("No card today: 1");
     desk.sees("The clearance ended on");
-    desk.sees("was to be renewed by");
+    desk.sees("was due for review by");
     assertThat(desk.sheetSays("Tindra Vossberg"))
         .contains("Ines Okafor-Lund", "114–131")
         .doesNotContain("Osei");

@@ -31,7 +31,7 @@ class SliceTest {
   @Test
   void aClientIsFoundByTyping() {
     desk.open("/methods");
-    desk.sees("Everything Korvel computes");
+    desk.sees("Everything Korvel calculates");
     desk.one("h1");
     desk.keys("/");
     desk.sees("Agnethe Moravik");
@@ -223,7 +223,7 @@ class SliceTest {
   @Test
   void theFirstDayHasANextStep() {
     desk.openEmpty("/");
-    desk.sees("Nobody is here yet.");
+    desk.sees("No clients yet.");
     desk.press("Add the first client");
     desk.sees("New client");
   }

@@ -138,7 +138,7 @@ class TrainOrNotTest {
 
     // The instructor may decide otherwise, with a reason; a fever closes that.
     desk.press("Override");
-    desk.sees("Kept with the check-in");
+    desk.sees("Saved with the check-in");
     desk.press("Fever or illness");
     desk.sees("Not today: fever or illness.");
     assertThat(desk.reads("Override")).isFalse();
@@ -318,7 +318,7 @@ class TrainOrNotTest {
             """,
             desk.driver().getCurrentUrl().replaceAll(".*(/clients/[^/]+)/.*", "$1"));
     desk.press("Save and next");
-    desk.sees("Somebody else answered meanwhile.");
+    desk.sees("Someone else saved answers meanwhile.");
     desk.soon(() -> assertThat(desk.one("input[name=diabetes]").isSelected()).isTrue());
     desk.press("Save and next");
     desk.await(() -> desk.all(".intake .open").isEmpty());
@@ -343,7 +343,7 @@ class TrainOrNotTest {
     desk.openClient("Ragnar", "papers/summary");
     desk.sees("Exercise screening");
     desk.sees("metoprolol 50 mg a day");
-    desk.sees("may not decide whether a sign, a symptom or a disease allows exercise");
+    desk.sees("may not diagnose, change or stop a medication");
     assertThat(desk.printedPages()).isEqualTo(1);
     desk.openClient("Ragnar", "papers/letter");
     desk.sees("Request for medical clearance to exercise");

@@ -105,7 +105,7 @@ public enum MaximumFinding implements FindingKind {
       CAUTION,
       "The rate rose by over {PEAK_RISE} bpm in {PEAK_RISE_WITHIN} s: ask how they felt.",
       "It may be the sensor, or the heart. What follows such a rise is set aside until the rate is"
-          + " back; racing, pounding or faintness with it: a doctor's look before the next session.",
+          + " back; racing, pounding or faintness with it: medical review before the next session.",
       Source.KORVEL),
   PEAK_NONE(
       CAUTION,
