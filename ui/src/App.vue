@@ -79,6 +79,7 @@ hearShortcuts()
           More
         </button>
       </nav>
+      <div id="at-hand" />
       <UndoBar />
       <div class="foot">
         <p v-if="theStudio?.demo" class="demo">Demo: invented crew, gone when it stops.</p>
@@ -251,6 +252,7 @@ main {
   }
 
   nav {
+    order: 1;
     grid-auto-flow: column;
     grid-auto-columns: 1fr;
     gap: 2px;
@@ -266,9 +268,14 @@ main {
     padding: 14px 14px 96px;
   }
 
-  /* Whatever lies at the end of a page can be brought above both bars. */
-  .offered main {
+  /* Whatever lies at the end of a page can be brought above the bars. */
+  .offered main,
+  .frame:has(.at-hand) main {
     padding-bottom: 168px;
+  }
+
+  .offered:has(.at-hand) main {
+    padding-bottom: 240px;
   }
 }
 
@@ -296,6 +303,7 @@ main {
   }
 
   .more .foot {
+    order: 2;
     display: block;
     margin-top: 4px;
   }

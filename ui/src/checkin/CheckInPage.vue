@@ -16,6 +16,7 @@ import CountClock from '../pulse/CountClock.vue'
 import ChoiceField from '../shared/ChoiceField.vue'
 import Findings from '../shared/Findings.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
+import AtHand from '../shared/AtHand.vue'
 import WeightField from '../shared/WeightField.vue'
 import { regional, weightText } from '../shared/units'
 import TextField from '../shared/TextField.vue'
@@ -444,7 +445,10 @@ useShortcuts({
             />
           </template>
         </div>
-        <div class="ways">
+        <AtHand v-slot="{ phone }">
+          <b v-if="phone && verdict && outcomeNow">
+            <span aria-hidden="true">{{ outcomeNow.mark }}</span> {{ verdict.outcomeWords }}
+          </b>
           <Button
             type="submit"
             form="check-in"
@@ -461,7 +465,7 @@ useShortcuts({
           <button v-if="again" type="button" class="link" @click="again = false">
             Keep the earlier check-in
           </button>
-        </div>
+        </AtHand>
       </section>
       <section
         v-if="sheet.data.value.recent.length"

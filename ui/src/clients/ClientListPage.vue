@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWithoutKeys } from '../shared/narrow'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { nextTick, onMounted, ref, watch } from 'vue'
@@ -59,9 +60,11 @@ function inRows(event: KeyboardEvent) {
 
 /** Whoever has no pulse yet is opened at what is next. */
 function opens({ id, restingBpm, next }: ClientRow) {
-  const begun = restingBpm !== null || archived.value || !next
+  const begun = restingBpm !== null || !next
   return `/clients/${id}${begun ? '' : `/${next.step}`}`
 }
+
+const withoutKeys = useWithoutKeys()
 
 const table = () => [
   ['Client', 'Age', 'Note', 'Resting, bpm', 'Maximum, bpm', 'Next', 'Watch'],
@@ -94,7 +97,7 @@ useShortcuts({
         v-model="q"
         data-find
         type="search"
-        placeholder="Find by name   /"
+        :placeholder="withoutKeys ? 'Find by name' : 'Find by name   /'"
         aria-label="Find a client by name"
         autocomplete="off"
         @keydown="fromSearch"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import AtHand from '../shared/AtHand.vue'
 import Select from 'primevue/select'
 import { computed, nextTick, onMounted, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -295,7 +296,7 @@ function takeTheirs() {
       </template>
     </ConflictNote>
 
-    <form class="sheet stack" novalidate @submit.prevent="save(version)">
+    <form id="outline" class="sheet stack" novalidate @submit.prevent="save(version)">
       <div class="names">
         <TextField
           ref="nameField"
@@ -457,13 +458,18 @@ function takeTheirs() {
         </p>
       </div>
       <p v-if="general" class="fault" role="alert">{{ general }}</p>
-      <div class="ways">
-        <Button type="submit" :label="isNew ? 'Save to the library' : 'Save'" :loading="saving" />
+      <AtHand>
+        <Button
+          type="submit"
+          form="outline"
+          :label="isNew ? 'Save to the library' : 'Save'"
+          :loading="saving"
+        />
         <p v-if="savedNow" role="status">Saved.</p>
         <p v-else class="quiet small">
           The library follows the general rules; a client's own limits apply when it is used.
         </p>
-      </div>
+      </AtHand>
     </form>
 
     <section v-if="worked" class="sheet stack" aria-labelledby="steps-title">

@@ -35,6 +35,7 @@ import WeekBar from './WeekBar.vue'
 import { useShortcuts } from '../shared/shortcuts'
 import { useSave } from '../shared/save'
 import { useAnswer, useAnswerTo } from '../shared/answer'
+import AtHand from '../shared/AtHand.vue'
 import ConflictNote from '../shared/ConflictNote.vue'
 
 /** Pick a goal, see where to start and why, change any part, see what follows, save it. */
@@ -458,7 +459,7 @@ useShortcuts({
             :labels="[`Theirs, version ${theirs.version}`, 'Yours, not saved']"
           />
         </ConflictNote>
-        <div v-else class="save">
+        <AtHand v-else>
           <Button
             :label="start.mayIssue ? `Save as version ${latestVersion + 1}` : 'Save as a draft'"
             type="submit"
@@ -480,7 +481,7 @@ useShortcuts({
           <p v-else-if="!start.mayIssue" class="small">
             It cannot be issued yet. {{ blocks[0]?.message }}
           </p>
-        </div>
+        </AtHand>
         <div class="stop">
           <p>
             <b>Stop at once for:</b>
@@ -625,17 +626,6 @@ legend {
   display: grid;
   gap: 3px;
   font-size: 0.92rem;
-}
-
-.save {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 16px;
-  align-items: center;
-}
-
-.save p {
-  flex: 1;
 }
 
 .fault,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { until } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed, nextTick, onMounted, reactive, ref, watch } from 'vue'
 import { answer, screening, type Questions, type ScreeningRecord } from '../api/korvel'
@@ -91,11 +92,12 @@ async function takeTheirs(topic: Topic) {
 }
 
 const root = ref<HTMLElement | null>(null)
+/** Into the first answer; where there is none yet to give, on the way to the next question. */
 async function focusOpen(preventScroll = false) {
   await nextTick()
-  root.value
-    ?.querySelector<HTMLElement>('.open :is(input, button):not([disabled], [tabindex="-1"])')
-    ?.focus({ preventScroll })
+  const form = root.value?.querySelector('.open')
+  const first = form?.querySelector<HTMLElement>(':is(input, [role="radio"]):not([tabindex="-1"])')
+  ;(first ?? form?.querySelector<HTMLElement>('[type="submit"]'))?.focus({ preventScroll })
 }
 onMounted(() => open.value && focusOpen(true))
 onHash((part) => {
@@ -129,7 +131,11 @@ const { save, saving } = useSave(
       emit('saved', saved)
       await nextTick()
       open.value = following(topic)
-      if (open.value) await focusOpen()
+      // The way on can be taken once it is saved.
+      if (open.value)
+        void until(saving)
+          .toBe(false)
+          .then(() => focusOpen())
       else emit('finished')
     },
     async wrong(problem, topic) {

@@ -6,7 +6,7 @@ import type { Layout } from './layout'
 defineProps<{ layout: Layout; calls: string[] }>()
 
 /** As many letters as fit beside the bars, or beside what a row calls the rate. */
-const NAME = 27
+const NAME = 30
 </script>
 
 <template>
@@ -20,7 +20,7 @@ const NAME = 27
         :x="layout.narrow ? layout.size.margin : 0"
         :y="layout.narrow ? row.top - 6 : row.top + row.bar / 2 + 5"
       >
-        {{ cut(row.label, NAME) }}<title>{{ row.label }}</title>
+        {{ cut(row.label, NAME) }}<title v-if="row.label.length > NAME">{{ row.label }}</title>
       </text>
     </g>
     <g class="calls">

@@ -305,14 +305,22 @@ final class Desk {
     clicked(css + " to click", () -> one(css));
   }
 
-  /** What is drawn anew between being found and being clicked is looked for again. */
+  /**
+   * What is drawn anew between being found and being clicked is looked for again; what lies under
+   * the bar of a phone is scrolled above it.
+   */
   private void clicked(String what, Supplier<WebElement> element) {
     await(
         what,
         () -> {
-          element.get().click();
+          shown(element.get()).click();
           return true;
         });
+  }
+
+  private WebElement shown(WebElement element) {
+    driver.executeScript("arguments[0].scrollIntoView({ block: 'nearest' })", element);
+    return element;
   }
 
   /** Picks one of the words of a list that is folded away; where the page moves, it folds again. */
@@ -338,9 +346,14 @@ final class Desk {
   /** Types into the field of that name, over what is there. */
   void type(String field, String text) {
     WebElement input = one("input[name=" + field + "]");
-    input.click();
+    shown(input).click();
     input.sendKeys(Keys.chord(Keys.CONTROL, "a"), Keys.DELETE);
     input.sendKeys(text);
+  }
+
+  /** A key while another one is held. */
+  void held(Keys modifier, CharSequence key) {
+    new Actions(driver).keyDown(modifier).sendKeys(key).keyUp(modifier).perform();
   }
 
   /** Sends keys to whatever has the focus. */

@@ -27,8 +27,8 @@ class PhoneTest {
         desk.driver()
             .executeScript(
                 """
-                const { top, bottom } = document.querySelector(arguments[0]).getBoundingClientRect()
-                return top >= 0 && bottom <= innerHeight
+                const box = document.querySelector(arguments[0])?.getBoundingClientRect()
+                return !!box && box.top >= 0 && box.bottom <= innerHeight
                 """,
                 css);
   }
@@ -55,7 +55,7 @@ class PhoneTest {
     desk.await(() -> !desk.all("li.today").isEmpty());
     desk.await(() -> inView("li.today .date"));
     desk.driver().executeScript("scrollTo(0, 0)");
-    desk.press("Today");
+    desk.click(".turn button[aria-label=Today]");
     desk.await(() -> inView("li.today .date"));
     assertThat(inView(".turn")).isTrue();
   }

@@ -199,7 +199,7 @@ class SchemeTest {
     desk.type("upper", "149");
     desk.press("Save for walk or run");
     desk.await(() -> desk.texts("tbody").toString().contains("Talk in pieces 118–148"));
-    desk.click("button[aria-label='Take 118 and 149 back']");
+    desk.click("button[aria-label='Delete the thresholds 118 and 149']");
     desk.sees("Measured thresholds needs more information");
   }
 }

@@ -91,7 +91,7 @@ class TasksTest {
     desk.keys(Keys.ESCAPE, "n");
     desk.sees("moderate-equivalent min");
     desk.answered();
-    desk.keys(Keys.chord(Keys.CONTROL, Keys.ENTER));
+    desk.held(Keys.CONTROL, Keys.ENTER);
     desk.await("the card", () -> desk.focused().contains("Open the card"));
     desk.keys(Keys.ENTER);
     desk.sees("Card of Eelis Tamm");

@@ -37,8 +37,8 @@ class TrainOrNotTest {
     desk.keys(Keys.ENTER);
 
     question("How active are they now?");
-    desk.tabTo("Little");
-    desk.keys(Keys.SPACE);
+    desk.await(() -> desk.focused().equals("None"));
+    desk.keys(Keys.ARROW_DOWN);
     desk.sees("30 to 89 min a week of something brisk");
     desk.tabTo("Save and next");
     desk.keys(Keys.ENTER);
@@ -53,6 +53,8 @@ class TrainOrNotTest {
 
     // A generic name finds its class.
     question("Which medications do they take?");
+    desk.await(() -> desk.focused().equals("None: next"));
+    desk.held(Keys.SHIFT, Keys.TAB);
     desk.await(() -> desk.focused().equals("Add a medication"));
     desk.keys(Keys.ENTER);
     desk.await(() -> desk.focused().equals("Generic name"));
@@ -66,6 +68,8 @@ class TrainOrNotTest {
 
     // A cap that cannot be is refused at its field, and nothing is lost.
     question("Has a clinician written a limit?");
+    desk.await(() -> desk.focused().equals("None: next"));
+    desk.held(Keys.SHIFT, Keys.TAB);
     desk.await(() -> desk.focused().equals("Add a written limit"));
     desk.keys(Keys.ENTER);
     desk.tabTo("At");

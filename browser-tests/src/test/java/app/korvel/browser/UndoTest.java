@@ -123,7 +123,8 @@ class UndoTest {
     desk.sees("Archived clients");
     desk.press("Dmitri Halvor-Cho");
     desk.sees("The records are kept and can be read; nothing is added to them.");
-    assertThat(desk.one("button[type=submit]").isEnabled()).isFalse();
+    desk.click(".path a[href$='/pulse']");
+    desk.soon(() -> assertThat(desk.one("button[type=submit]").isEnabled()).isFalse());
     desk.press("Restore");
     desk.await(() -> desk.all(".archived").isEmpty());
     desk.soon(() -> assertThat(desk.one("button[type=submit]").isEnabled()).isTrue());
