@@ -95,19 +95,6 @@ hearShortcuts()
 </template>
 
 <style scoped>
-.skip {
-  position: absolute;
-  left: -999px;
-}
-
-.skip:focus {
-  left: 8px;
-  top: 8px;
-  z-index: 10;
-  background: var(--sheet);
-  padding: 10px;
-}
-
 .frame {
   display: grid;
   grid-template-columns: 164px minmax(0, 1fr);

@@ -63,7 +63,8 @@ const fetchShown = async () => {
 watch([shown, client, undone], fetchShown, { immediate: true })
 const opened = watch(data, async () => {
   opened()
-  if (!asked('day')) await showToday()
+  // Where the days are one long list.
+  if (narrow.value && !asked('day')) await showToday()
 })
 
 const byDay = computed(() => {

@@ -59,6 +59,7 @@ useShortcuts({
 <template>
   <ProblemNote v-if="problem && !data" :problem="problem" @retry="load(id)" />
   <div v-else-if="data" class="stack">
+    <a class="skip no-print" href="#step">To the step</a>
     <header>
       <div class="who">
         <h1>{{ data.client.name }}</h1>
@@ -119,7 +120,9 @@ useShortcuts({
       </RouterLink>
     </nav>
 
-    <RouterView :key="id" />
+    <div id="step" tabindex="-1">
+      <RouterView :key="id" />
+    </div>
   </div>
   <p v-else class="quiet" role="status">Loading…</p>
 </template>

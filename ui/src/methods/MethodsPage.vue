@@ -91,7 +91,7 @@ useShortcuts({
                 <p v-if="entry.serves">{{ entry.serves }}</p>
                 <dl v-if="entry.population || entry.error">
                   <template v-if="entry.population">
-                    <dt>made on</dt>
+                    <dt>derived from</dt>
                     <dd>{{ entry.population }}</dd>
                   </template>
                   <template v-if="entry.error">

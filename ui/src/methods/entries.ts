@@ -121,7 +121,7 @@ export function groups(methods: Methods): Group[] {
     },
     {
       id: 'measured',
-      name: 'How a maximum is measured, and how sure it is on the day',
+      name: 'How a maximum is measured, and how accurate it is on the day',
       entries: methods.maximumKinds.map((row) =>
         entry(row.id, row.name, row.source, {
           serves: row.meaning,

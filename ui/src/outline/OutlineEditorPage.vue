@@ -337,7 +337,7 @@ function takeTheirs() {
         <span class="num">{{ minutes(worked.lightSeconds) }}</span>, moderate
         <span class="num">{{ minutes(worked.moderateSeconds) }}</span>, vigorous
         <span class="num">{{ minutes(worked.vigorousSeconds) }}</span> ·
-        <span class="num">{{ worked.easyPercent }}</span> % easy
+        <span class="num">{{ worked.easyPercent }}</span> % below vigorous
       </p>
 
       <div class="adds" role="group" aria-label="Insert after the selected step">

@@ -412,7 +412,7 @@ useShortcuts({
           <span class="num">{{ weekNow.moderateEquivalentMinutes }}</span> moderate-equivalent min
           of <span class="num">{{ shown.markMinutes }}</span><template v-if="shown.upperMinutes"
             >–<span class="num">{{ shown.upperMinutes }}</span></template
-          >; <span class="num">{{ weekNow.easyPercent }}</span> % easy<template
+          >; <span class="num">{{ weekNow.easyPercent }}</span> % below vigorous<template
             v-if="weekNow.limitMinutes"
             >; at most <span class="num">{{ weekNow.limitMinutes }}</span> min of work</template
           >.

@@ -396,7 +396,7 @@ useShortcuts({
               {{
                 tapping
                   ? 'Tap along, and see here what it makes and whether it is usual.'
-                  : 'Enter the number and see here what it makes, how sure it is, and whether it is usual.'
+                  : 'Enter the number and see here the rate it makes, how accurate it is, and whether it is usual.'
               }}
             </p>
           </div>
