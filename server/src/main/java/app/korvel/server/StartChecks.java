@@ -108,7 +108,8 @@ final class StartChecks {
         .filter(folder -> Database.isOlder(new DataFolder(folder, false).database()))
         .map(
             folder ->
-                "Korvel: the records are of an earlier version and are brought up to date. With years"
+                "Korvel: the records are of an earlier version and are brought up to "
+                    + "date. With years"
                     + " of them that takes some minutes; do not stop it.");
   }
 

@@ -19,12 +19,14 @@ public enum CheckInFinding implements FindingKind {
   PULSE_FIVE_OFF(
       CAUTION,
       "Light only: %s is %s bpm %s the usual %s.",
-      "{PULSE_LIGHT_ONLY} bpm or more away at rest may mean poor sleep, heat, oncoming illness or incomplete recovery.",
+      "{PULSE_LIGHT_ONLY} bpm or more away at rest may mean poor sleep, heat, "
+          + "oncoming illness or incomplete recovery.",
       Source.PRACTICE),
   PULSE_TEN_OFF(
       BLOCK,
       "Not today: %s is %s bpm %s the usual %s.",
-      "{PULSE_NOT_TODAY} bpm or more away at rest: do not train today. Rest; if it lasts, see a doctor.",
+      "{PULSE_NOT_TODAY} bpm or more away at rest: do not train today. Rest; if it "
+          + "lasts, see a doctor.",
       Source.PRACTICE),
   PULSE_OVER_LINE(
       BLOCK,
@@ -50,12 +52,14 @@ public enum CheckInFinding implements FindingKind {
   PULSE_SIT_FIRST(
       BLOCK,
       "Sit for {RESTING_QUIET} min, then count again for 60 s.",
-      "%s is over %s, and they have not settled yet. If it is over again, settled or not, do not train today.",
+      "%s is over %s, and they have not settled yet. If it is over again, settled or "
+          + "not, do not train today.",
       Source.PRACTICE),
   USUAL_POSTURE_FIRST(
       BLOCK,
       "Count again %s: that is how the usual %s was taken.",
-      "This one was taken %3$s. Posture alone changes the pulse, so only the fixed limits apply; count in the usual posture to clear them.",
+      "This one was taken %3$s. Posture alone changes the pulse, so only the fixed "
+          + "limits apply; count in the usual posture to clear them.",
       Source.PRACTICE),
   USUAL_BY_OTHER_SOURCE(
       CAUTION,
@@ -65,7 +69,8 @@ public enum CheckInFinding implements FindingKind {
   PULSE_RECOUNT(
       BLOCK,
       "Recount for 60 s before deciding.",
-      "%s is unusual, and a first unusual value may be a miscount or someone who has just sat down.",
+      "%s is unusual, and a first unusual value may be a miscount or someone who has "
+          + "just sat down.",
       Source.PRACTICE),
   SLEEPLESS_AND_RAISED(
       BLOCK,
@@ -101,7 +106,8 @@ public enum CheckInFinding implements FindingKind {
   HEART_FAILURE_GAIN(
       BLOCK,
       "Not today: %s more than %s.",
-      "In heart failure {WEIGHT_GAIN} kg or more in {WEIGHT_GAIN_DAYS} days is water held back: call the cardiac team.",
+      "In heart failure {WEIGHT_GAIN} kg or more in {WEIGHT_GAIN_DAYS} days is water "
+          + "held back: call the cardiac team.",
       Source.PRACTICE),
   HOSPITAL_SINCE(
       BLOCK,
@@ -184,7 +190,8 @@ public enum CheckInFinding implements FindingKind {
   SCREENING_OPEN(
       BLOCK,
       "Not yet: finish the screening first.",
-      "Whether they may exercise at all has not been decided, and nothing is assumed from a question"
+      "Whether they may exercise at all has not been decided, and nothing is assumed "
+          + "from a question"
           + " that was not asked.",
       Source.ACSM_SCREENING);
 

@@ -11,5 +11,7 @@ public final class TalkTest {
 
   /** How it is done, in three steps. */
   public static final String HOW =
-      "Halfway through the work, say this aloud without slowing down. Then say what you could do: sing it, say it in whole sentences, in phrases, a word or two, or nothing.";
+      "Halfway through the work, say this aloud without slowing down. Then say what "
+          + "you could do: sing it, say it in whole sentences, in phrases, a word or two, "
+          + "or nothing.";
 }

@@ -14,7 +14,8 @@ public enum FieldTestFinding implements FindingKind {
   FIELD_TEST_OPEN(
       INFO,
       "May be done today.",
-      "An adult, cleared for vigorous work, without known heart disease, checked in today and fit to"
+      "An adult, cleared for vigorous work, without known heart disease, checked in "
+          + "today and fit to"
           + " go. Never alone, and warmed up for {FIELD_TEST_WARM_UP} minutes first.",
       Source.PRACTICE),
   FIELD_TEST_HEART(
@@ -94,7 +95,8 @@ public enum FieldTestFinding implements FindingKind {
   FIELD_TEST_STOPPED(
       BLOCK,
       "Stopped: %s. Nothing is proposed.",
-      "Get help following the local emergency plan, and write down what happened. Record a symptom in the screening: no more exercise until medically reviewed.",
+      "Get help following the local emergency plan, and write down what happened. "
+          + "Record a symptom in the screening: no more exercise until medically reviewed.",
       Source.PRACTICE);
 
   private final Wording wording;

@@ -20,7 +20,8 @@ public enum MaximumFinding implements FindingKind {
   DEFAULT_UNDER_18(
       INFO,
       "208 − 0.7 × age is used: there is no better one.",
-      "The equations were derived from adults. Under {UNDER_18} it is a rough guide, and no maximum is tested.",
+      "The equations were derived from adults. Under {UNDER_18} it is a rough guide, "
+          + "and no maximum is tested.",
       Source.TANAKA),
   DEFAULT_LOWER_OF_TWO(
       INFO,
@@ -45,7 +46,8 @@ public enum MaximumFinding implements FindingKind {
   FOX_HIGH_UNDER_40(
       INFO,
       "220 − age is the higher rule here, not the cautious one.",
-      "It is often called cautious. It is only so above age {FOX_HIGHER_UNDER}: below, it gives more than 208 − 0.7"
+      "It is often called cautious. It is only so above age {FOX_HIGHER_UNDER}: "
+          + "below, it gives more than 208 − 0.7"
           + " × age, and this client is %s.",
       Source.FOX),
   MAXIMUM_CHOSEN(
@@ -61,19 +63,22 @@ public enum MaximumFinding implements FindingKind {
   MAXIMUM_STALE(
       CAUTION,
       "Earlier maxima are out of date: medication changed on %s.",
-      "The value here is estimated again for the current medication. A maximum measured on the present"
+      "The value here is estimated again for the current medication. A maximum "
+          + "measured on the present"
           + " dose is best.",
       Source.PRACTICE),
   FOX_LOW_FROM_40(
       INFO,
       "220 − age is the cautious rule here; it would not be below {FOX_HIGHER_UNDER}.",
-      "It is often called cautious. From {FOX_HIGHER_UNDER} on it gives no more than 208 − 0.7 × age; below {FOX_HIGHER_UNDER} it is"
+      "It is often called cautious. From {FOX_HIGHER_UNDER} on it gives no more than "
+          + "208 − 0.7 × age; below {FOX_HIGHER_UNDER} it is"
           + " the higher of the two. This client is %s.",
       Source.FOX),
   MAXIMUM_MEASURED(
       INFO,
       "%s is measured: the highest that qualifies.",
-      "%2$s, on %3$s. ± %4$s on the day, and {MAXIMUM_ERROR_GROWS} bpm more for every year since: ± %5$s today. Measured"
+      "%2$s, on %3$s. ± %4$s on the day, and {MAXIMUM_ERROR_GROWS} bpm more for every "
+          + "year since: ± %5$s today. Measured"
           + " beats estimated, and a heart that has reached a rate can reach it.",
       Source.KORVEL),
   MAXIMUM_BORROWED(
@@ -84,12 +89,14 @@ public enum MaximumFinding implements FindingKind {
   MAXIMUM_ON_PRESENT_DOSE(
       INFO,
       "Measured on the current dose: the best there is.",
-      "Medication changed on %s, and this was measured since. After the next change it is out of date.",
+      "Medication changed on %s, and this was measured since. After the next change "
+          + "it is out of date.",
       Source.PRACTICE),
   MAXIMUM_DUE(
       CAUTION,
       "Measured on %s: due again.",
-      "After {MAXIMUM_DUE} months a maximum is measured again. It keeps its value, but is now accurate only to ± %2$s.",
+      "After {MAXIMUM_DUE} months a maximum is measured again. It keeps its value, "
+          + "but is now accurate only to ± %2$s.",
       Source.KORVEL),
   MAXIMUM_CHOICE_WAITS(
       INFO,
@@ -126,7 +133,8 @@ public enum MaximumFinding implements FindingKind {
   MAXIMUM_OTHER_MODE(
       INFO,
       "Estimates for this mode come from running%s, and are less sure.",
-      "The equations were derived on a treadmill. Other activities peak lower, commonly by 5 to 15 bpm on a cycle; the error grows to match.",
+      "The equations were derived on a treadmill. Other activities peak lower, "
+          + "commonly by 5 to 15 bpm on a cycle; the error grows to match.",
       Source.PRACTICE);
 
   private final Wording wording;

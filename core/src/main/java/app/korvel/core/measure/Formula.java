@@ -52,7 +52,8 @@ public enum Formula {
       Source.PRACTICE),
   WORKING_MAXIMUM(
       "Working maximum",
-      "the highest measured value of the mode that is not out of date and graded fair or better; else, for"
+      "the highest measured value of the mode that is not out of date and graded fair "
+          + "or better; else, for"
           + " another mode than running, the measured running value, less 10 for cycle and swim;"
           + " else the equation in use",
       "",
@@ -106,7 +107,8 @@ public enum Formula {
       "How accurate an edge is",
       "σ = √((p × σ_max)² + ((1 − p) × σ_rest)²)",
       "",
-      "An edge is drawn as blurred as it is uncertain. At 40 % of reserve with ± 10 and ± 2: ± 4.2.",
+      "An edge is drawn as blurred as it is uncertain. At 40 % of reserve with ± 10 "
+          + "and ± 2: ± 4.2.",
       Source.KORVEL),
   COUNT_CARD(
       "Rate as beats to count",

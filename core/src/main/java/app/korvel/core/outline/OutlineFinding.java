@@ -22,12 +22,14 @@ public enum OutlineFinding implements FindingKind {
   WARM_UP_SHORT(
       BLOCK,
       "%s min of warm-up; at least %s.",
-      "At least {WARM_UP} min; {LONGER_WARM_UP} at {OVER_65} and over or on rate-lowering medication, {HEART_WARM_UP} with a heart condition.",
+      "At least {WARM_UP} min; {LONGER_WARM_UP} at {OVER_65} and over or on "
+          + "rate-lowering medication, {HEART_WARM_UP} with a heart condition.",
       Source.PRACTICE),
   COOL_DOWN_SHORT(
       BLOCK,
       "%s min of cool-down; at least %s.",
-      "Never under {WARM_UP} min: stopping suddenly lets blood pool in the legs. {LONGER_WARM_UP} at {OVER_65} and over, on rate-lowering"
+      "Never under {WARM_UP} min: stopping suddenly lets blood pool in the legs. "
+          + "{LONGER_WARM_UP} at {OVER_65} and over, on rate-lowering"
           + " medication or with a heart condition.",
       Source.PRACTICE),
   MARGIN_HARD(

@@ -12,7 +12,8 @@ public enum Principle {
       Source.PRACTICE),
   SPECIFICITY(
       "Specificity",
-      "The body gets better at what it does: the mode that is trained is the mode that improves, and"
+      "The body gets better at what it does: the mode that is trained is the mode "
+          + "that improves, and"
           + " its rates hold for that mode only.",
       Source.PRACTICE),
   OVERLOAD(

@@ -29,7 +29,8 @@ public enum PrescriptionFinding implements FindingKind {
   RESTING_OVER_STOPS(
       BLOCK,
       "Nothing is issued: %s at rest is over %s.",
-      "Above the range for this age, medical review comes first; record the answer as a clearance. Measuring may continue.",
+      "Above the range for this age, medical review comes first; record the answer as "
+          + "a clearance. Measuring may continue.",
       Source.PRACTICE),
   RESTING_MISSING(
       BLOCK,
@@ -54,7 +55,8 @@ public enum PrescriptionFinding implements FindingKind {
   RATE_SUSPENDED_MEDICINE(
       BLOCK,
       "Its rate targets are suspended: medication changed on %s. RPE and talk remain.",
-      "Resting and maximum rate change with the medication. Measure again, then save a new version.",
+      "Resting and maximum rate change with the medication. Measure again, then save "
+          + "a new version.",
       Source.PRACTICE),
   RATE_SUSPENDED_CAP(
       BLOCK,
@@ -82,7 +84,8 @@ public enum PrescriptionFinding implements FindingKind {
   START_GUIDELINE(
       INFO,
       "The guideline start: 40–50 %% at once.",
-      "Moderate work from the first week. The cautious approach stays at 30–40 %% for up to {CAUTIOUS_WEEKS} weeks;"
+      "Moderate work from the first week. The cautious approach stays at 30–40 %% for "
+          + "up to {CAUTIOUS_WEEKS} weeks;"
           + " the choice is yours.",
       Source.GARBER),
   START_HELD_BY_GOAL(
@@ -96,24 +99,29 @@ public enum PrescriptionFinding implements FindingKind {
   OTHER_DAYS(
       INFO,
       "%s of the %s days as prescribed, the others at %s %% of reserve.",
-      "Of four days a week or more at most three are vigorous: the body gains while it recovers. At {OVER_65}"
-          + " and over, with a heart condition, or in the first {FIRST_WEEKS} weeks, never two in a row.",
+      "Of four days a week or more at most three are vigorous: the body gains while "
+          + "it recovers. At {OVER_65}"
+          + "and over, with a heart condition, or in the first {FIRST_WEEKS} weeks, "
+          + "never two in a row.",
       Source.PRACTICE),
   UNDER_18_WEEK(
       INFO,
-      "%s of {WEEK_UNDER_18} min a week: under {UNDER_18} the mark is 60 minutes a day of mixed activity.",
+      "%s of {WEEK_UNDER_18} min a week: under {UNDER_18} the mark is 60 minutes a "
+          + "day of mixed activity.",
       "School and play count too; these sessions are a part of it.",
       Source.WHO),
   WEEK_UNDER(
       INFO,
       "%s of {WEEK_MARK} moderate-equivalent minutes a week. A start, to grow from.",
-      "Adults: {WEEK_MARK} to {WEEK_UPPER} min moderate a week, or 75 to 150 vigorous; one vigorous minute counts as"
+      "Adults: {WEEK_MARK} to {WEEK_UPPER} min moderate a week, or 75 to 150 "
+          + "vigorous; one vigorous minute counts as"
           + " two.",
       Source.WHO),
   WEEK_WITHIN(
       INFO,
       "%s moderate-equivalent minutes a week: within the guideline.",
-      "Adults: {WEEK_MARK} to {WEEK_UPPER} min moderate a week, or 75 to 150 vigorous; one vigorous minute counts as"
+      "Adults: {WEEK_MARK} to {WEEK_UPPER} min moderate a week, or 75 to 150 "
+          + "vigorous; one vigorous minute counts as"
           + " two.",
       Source.WHO),
   WEEK_OVER(
@@ -124,7 +132,8 @@ public enum PrescriptionFinding implements FindingKind {
   WEEK_LIGHT(
       INFO,
       "%s light minutes a week: they are the goal of the first phase.",
-      "Light minutes are counted and shown, but do not count towards the guideline of {WEEK_MARK} to {WEEK_UPPER}"
+      "Light minutes are counted and shown, but do not count towards the guideline of "
+          + "{WEEK_MARK} to {WEEK_UPPER}"
           + " moderate ones.",
       Source.WHO),
   ONCE_A_WEEK(
@@ -149,12 +158,14 @@ public enum PrescriptionFinding implements FindingKind {
   BIRTH_DATE_CORRECTED(
       CAUTION,
       "The birth date was corrected on %s, after this was made. Make a new version.",
-      "The maximum, the zones and what to watch depend on age; these were calculated for another age.",
+      "The maximum, the zones and what to watch depend on age; these were calculated "
+          + "for another age.",
       Source.KORVEL),
   PRESCRIPTION_REVIEW(
       CAUTION,
       "New values would move the target from %s to %s. Review the prescription.",
-      "Made with %3$s at rest and a maximum of %4$s; now %5$s and %6$s. Nothing changes until a new version is saved.",
+      "Made with %3$s at rest and a maximum of %4$s; now %5$s and %6$s. Nothing "
+          + "changes until a new version is saved.",
       Source.KORVEL),
   SOFT_TARGET(
       INFO,

@@ -19,12 +19,14 @@ public enum ProgrammeFinding implements FindingKind {
   START_EASED(
       INFO,
       "The start: %s min on %s days, less than is prescribed.",
-      "The best of the four weeks before has %3$s min: the first may hold %4$s, and it grows from there.",
+      "The best of the four weeks before has %3$s min: the first may hold %4$s, and "
+          + "it grows from there.",
       Source.PRACTICE),
   STEP_MINUTES(
       INFO,
       "%s min a session.",
-      "Minutes first, up to {STEP_UP_MINUTES} more a session, towards %2$s. The week may hold %3$s min.",
+      "Minutes first, up to {STEP_UP_MINUTES} more a session, towards %2$s. The week "
+          + "may hold %3$s min.",
       Source.PRACTICE),
   STEP_DAY(
       INFO,
@@ -39,18 +41,21 @@ public enum ProgrammeFinding implements FindingKind {
   STEP_PAST_MODERATE(
       INFO,
       "%s %% of reserve, and %s min a session.",
-      "The step with which the middle of the range reaches {CEILING} %% takes a third off the minutes that"
+      "The step with which the middle of the range reaches {CEILING} %% takes a third "
+          + "off the minutes that"
           + " week; they grow back.",
       Source.PRACTICE),
   WEEK_LIGHTER(
       INFO,
       "A lighter week: %s min on %s days, %s %% of the usual minutes.",
-      "Every fourth week has {LIGHTER_FROM} to {LIGHTER_TO} %% of the minutes, for those who train regularly.",
+      "Every fourth week has {LIGHTER_FROM} to {LIGHTER_TO} %% of the minutes, for "
+          + "those who train regularly.",
       Source.PRACTICE),
   WEEK_LIGHTER_AS_FAR(
       INFO,
       "A lighter week: %s min on %s days, %s %% of the usual minutes.",
-      "Every fourth week has {LIGHTER_FROM} to {LIGHTER_TO} %% of the minutes, for those who train regularly. “%4$s” takes"
+      "Every fourth week has {LIGHTER_FROM} to {LIGHTER_TO} %% of the minutes, for "
+          + "those who train regularly. “%4$s” takes"
           + " %5$s min at least, so this is as near to it as there is.",
       Source.PRACTICE),
   WEEK_NOT_LIGHTER(
@@ -61,7 +66,8 @@ public enum ProgrammeFinding implements FindingKind {
   STEP_TO_MODERATE(
       INFO,
       "%s %% of reserve: the light weeks are over.",
-      "A cautious start stays light for %2$s weeks at most, whatever minutes and days have come to by"
+      "A cautious start stays light for %2$s weeks at most, whatever minutes and days "
+          + "have come to by"
           + " then; minutes and days are held.",
       Source.GARBER),
   LAY_OFF_ON(
@@ -72,7 +78,8 @@ public enum ProgrammeFinding implements FindingKind {
   LAY_OFF_CUT(
       CAUTION,
       "Back after a break: %2$s %% of reserve, %3$s min on %4$s days.",
-      "%s days without a session. After two to four weeks, {LAY_OFF_SHARE} %% of the minutes of the last week done.",
+      "%s days without a session. After two to four weeks, {LAY_OFF_SHARE} %% of the "
+          + "minutes of the last week done.",
       Source.PRACTICE),
   LAY_OFF_NEW_START(
       CAUTION,
@@ -83,13 +90,15 @@ public enum ProgrammeFinding implements FindingKind {
   VIGOROUS_DAYS_MANY(
       CAUTION,
       "Week %s has %s vigorous days; at most {VIGOROUS_DAYS}.",
-      "Of four days a week or more at most three are vigorous; the others lie at {OTHER_DAYS_FROM} to {OTHER_DAYS_TO} %% of"
+      "Of four days a week or more at most three are vigorous; the others lie at "
+          + "{OTHER_DAYS_FROM} to {OTHER_DAYS_TO} %% of"
           + " reserve.",
       Source.PRACTICE),
   VIGOROUS_IN_A_ROW(
       CAUTION,
       "%s is the second vigorous day in a row.",
-      "At {OVER_65} and over, with a heart condition, or in the first {FIRST_WEEKS} weeks, an easier day lies between two"
+      "At {OVER_65} and over, with a heart condition, or in the first {FIRST_WEEKS} "
+          + "weeks, an easier day lies between two"
           + " vigorous ones.",
       Source.PRACTICE),
   WEEK_EASED(

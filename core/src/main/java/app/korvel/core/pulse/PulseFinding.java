@@ -13,17 +13,21 @@ public enum PulseFinding implements FindingKind {
   CAME_BACK_TO_REST(
       INFO,
       "%s is back to rest.",
-      "Within {BACK_TO_REST_BPM} bpm or {BACK_TO_REST_PERCENT} %%, the larger, of %2$s at rest: up to %3$s.",
+      "Within {BACK_TO_REST_BPM} bpm or {BACK_TO_REST_PERCENT} %%, the larger, of "
+          + "%2$s at rest: up to %3$s.",
       Source.PRACTICE),
   NOT_BACK_YET(
       CAUTION,
       "%s is not back to rest. Let them sit quietly and count again in {BACK_TO_REST_AGAIN} min.",
-      "Back is up to %3$s: within {BACK_TO_REST_BPM} bpm or {BACK_TO_REST_PERCENT} %%, the larger, of %2$s at rest.",
+      "Back is up to %3$s: within {BACK_TO_REST_BPM} bpm or {BACK_TO_REST_PERCENT} "
+          + "%%, the larger, of %2$s at rest.",
       Source.PRACTICE),
   NOT_BACK_IN_TEN(
       CAUTION,
       "%s is not back to rest after {BACK_TO_REST_WITHIN} minutes: ease the next session.",
-      "Back is up to %3$s: within {BACK_TO_REST_BPM} bpm or {BACK_TO_REST_PERCENT} %%, the larger, of %2$s at rest. Slow recovery may mean the work was too hard, heat, or oncoming illness; see a doctor if it lasts.",
+      "Back is up to %3$s: within {BACK_TO_REST_BPM} bpm or {BACK_TO_REST_PERCENT} "
+          + "%%, the larger, of %2$s at rest. Slow recovery may mean the work was too hard, "
+          + "heat, or oncoming illness; see a doctor if it lasts.",
       Source.PRACTICE),
   NO_REST_TO_COME_BACK_TO(
       CAUTION,
@@ -33,7 +37,8 @@ public enum PulseFinding implements FindingKind {
   READING_UNEVEN(
       CAUTION,
       "Irregular. If that is new for this client, no session, and a medical review.",
-      "Count a full minute and write down how it felt. A hand cannot tell what makes a pulse uneven.",
+      "Count a full minute and write down how it felt. A hand cannot tell what makes "
+          + "a pulse uneven.",
       Source.PRACTICE),
   COUNTED_RIGHT(
       INFO,
@@ -54,7 +59,8 @@ public enum PulseFinding implements FindingKind {
   WINDOW_EXPLAINS(
       INFO,
       "The window alone explains %s bpm.",
-      "A faultless count of %2$s in %3$s s makes %4$s bpm, and the pulse went at %5$s. A longer window is more accurate.",
+      "A faultless count of %2$s in %3$s s makes %4$s bpm, and the pulse went at "
+          + "%5$s. A longer window is more accurate.",
       Source.ARITHMETIC),
   RHYTHM_HEARD(
       INFO,
@@ -64,12 +70,16 @@ public enum PulseFinding implements FindingKind {
   RHYTHM_MISSED(
       CAUTION,
       "The rhythm was %s.",
-      "Even beats may still swing a little with the breath; uneven ones come as if by chance. If a client's pulse is irregular: count a full minute, and medical review if it is new.",
+      "Even beats may still swing a little with the breath; uneven ones come as if by "
+          + "chance. If a client's pulse is irregular: count a full minute, and medical "
+          + "review if it is new.",
       Source.PRACTICE),
   TAPS_UNEVEN(
       CAUTION,
-      "Uneven: count a full minute. If that is new for this client, no session, and a medical review.",
-      "At least {TAPS_UNEVEN_COUNT} intervals, and a fifth of them, are over {TAPS_UNEVEN_BY} %% off the median. Taps carry human"
+      "Uneven: count a full minute. If that is new for this client, no session, and a "
+          + "medical review.",
+      "At least {TAPS_UNEVEN_COUNT} intervals, and a fifth of them, are over "
+          + "{TAPS_UNEVEN_BY} %% off the median. Taps carry human"
           + " jitter: this asks for a count and decides nothing.",
       Source.PRACTICE),
   TAPS_TOO_SHORT(
@@ -110,7 +120,8 @@ public enum PulseFinding implements FindingKind {
       Source.PRACTICE),
   RESTING_UNDER_40(
       CAUTION,
-      "%s is under %5$s. Unless it is known to be usual for this client: no training before a medical review.",
+      "%s is under %5$s. Unless it is known to be usual for this client: no training "
+          + "before a medical review.",
       "At %2$s, under %5$s bpm at rest is rare even in the well trained.",
       Source.PRACTICE),
   RESTING_HIGH(
@@ -126,7 +137,8 @@ public enum PulseFinding implements FindingKind {
       Source.KORVEL),
   RESTING_HIGH_RECOUNT(
       CAUTION,
-      "%s is over the usual range. Sit quietly for {RESTING_QUIET} minutes and count again for 60 s.",
+      "%s is over the usual range. Sit quietly for {RESTING_QUIET} minutes and count "
+          + "again for 60 s.",
       "At %2$s, %3$s to %4$s bpm is usual at rest, and this reading was not taken settled.",
       Source.PRACTICE),
   WORKING_MEDIAN(
@@ -137,13 +149,15 @@ public enum PulseFinding implements FindingKind {
   WORKING_LATEST_GOOD(
       INFO,
       "%s bpm, the latest good reading.",
-      "Fewer than three comparable readings graded fair or better within {RESTING_DUE} days; the latest good"
+      "Fewer than three comparable readings graded fair or better within "
+          + "{RESTING_DUE} days; the latest good"
           + " one stands (%2$s).",
       Source.KORVEL),
   WORKING_LATEST(
       CAUTION,
       "%s bpm, the latest reading; no good one is available.",
-      "No good reading is on record. Count again: seated, quiet for {RESTING_QUIET} minutes, 60 s (%2$s).",
+      "No good reading is on record. Count again: seated, quiet for {RESTING_QUIET} "
+          + "minutes, 60 s (%2$s).",
       Source.KORVEL),
   RESTING_DUE(
       CAUTION,
@@ -153,7 +167,8 @@ public enum PulseFinding implements FindingKind {
   RESTING_STALE(
       CAUTION,
       "The resting pulse is out of date: medication changed on %s. Count it again.",
-      "Medications that affect the heart rate change what is usual at rest; an earlier count says nothing about the current dose.",
+      "Medications that affect the heart rate change what is usual at rest; an "
+          + "earlier count says nothing about the current dose.",
       Source.PRACTICE);
 
   private final Wording wording;

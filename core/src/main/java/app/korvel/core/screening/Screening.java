@@ -192,7 +192,8 @@ public record Screening(
                     .map(Context::because),
                 rateUnknown
                     ? Stream.of(
-                        "The defibrillator's detection rate is not on record; without it, in writing"
+                        "The defibrillator's detection rate is not on record; without "
+                            + "it, in writing"
                             + " from the clinic, there is no rate work.")
                     : Stream.empty())
             .collect(Collectors.joining(" "));

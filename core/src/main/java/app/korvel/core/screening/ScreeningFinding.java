@@ -51,7 +51,8 @@ public enum ScreeningFinding implements FindingKind {
       Source.KORVEL),
   MODERATE_CONTINUES(
       CAUTION,
-      "Moderate work may continue; vigorous needs clearance within the last {VIGOROUS_CLEARANCE} months.",
+      "Moderate work may continue; vigorous needs clearance within the last "
+          + "{VIGOROUS_CLEARANCE} months.",
       "%s Regularly active, no signs or symptoms.",
       Source.ACSM_SCREENING),
   SCREENING_UNFINISHED(
@@ -68,12 +69,14 @@ public enum ScreeningFinding implements FindingKind {
   DISEASE_TOLD_OTHERWISE(
       CAUTION,
       "Counts as known: %s. Ask which condition it is and select it.",
-      "Reported by %2$s. What is known counts, however it was reported; until the condition is named, everything is decided as if it were.",
+      "Reported by %2$s. What is known counts, however it was reported; until the "
+          + "condition is named, everything is decided as if it were.",
       Source.ACSM_SCREENING),
   LIMIT_LAPSED(
       CAUTION,
       "%s ended on %s and still applies.",
-      "A written limit holds until it is renewed, or %3$s lifts it. Ask for a new one; delete it here only when it has been lifted.",
+      "A written limit holds until it is renewed, or %3$s lifts it. Ask for a new "
+          + "one; delete it here only when it has been lifted.",
       Source.PRACTICE),
   LIGHT_TO_MODERATE(
       INFO,
@@ -99,18 +102,22 @@ public enum ScreeningFinding implements FindingKind {
   GLUCOSE_CHECK(
       CAUTION,
       "Check glucose before; carry sugar; check during a long session and after.",
-      "Under {GLUCOSE_LOW_MMOL} mmol/L ({GLUCOSE_LOW_MG} mg/dL) eat first and measure again. Lows can come hours later.",
+      "Under {GLUCOSE_LOW_MMOL} mmol/L ({GLUCOSE_LOW_MG} mg/dL) eat first and measure "
+          + "again. Lows can come hours later.",
       Source.PRACTICE),
   BREATH_FIRST(
       CAUTION,
-      "Use breathlessness and RPE as the guide: RPE 12 to {BREATH_HIGHEST_EFFORT}, breathlessness 3 to 4 of 10.",
-      "With lung disease breathlessness comes before the heart rate target. Use prescribed oxygen as"
+      "Use breathlessness and RPE as the guide: RPE 12 to {BREATH_HIGHEST_EFFORT}, "
+          + "breathlessness 3 to 4 of 10.",
+      "With lung disease breathlessness comes before the heart rate target. Use "
+          + "prescribed oxygen as"
           + " prescribed.",
       Source.PRACTICE),
   PRESSURE_NO_STRAIN(
       CAUTION,
       "No breath-holding, no long holds.",
-      "Straining drives a high blood pressure up. No session at rest above {SYSTOLIC_LINE} over {DIASTOLIC_LINE}.",
+      "Straining drives a high blood pressure up. No session at rest above "
+          + "{SYSTOLIC_LINE} over {DIASTOLIC_LINE}.",
       Source.PRACTICE),
   PREGNANCY_TALK(
       CAUTION,
@@ -147,7 +154,8 @@ public enum ScreeningFinding implements FindingKind {
   START_HEART_CONDITION(
       CAUTION,
       "At most {CEILING} %% of reserve at the start, RPE 11 to {HEART_HIGHEST_EFFORT}, supervised.",
-      "With a heart condition a clinician's limit applies; without one 40 to {HEART_HIGHEST_GOAL} %% once cleared, {CEILING} at"
+      "With a heart condition a clinician's limit applies; without one 40 to "
+          + "{HEART_HIGHEST_GOAL} %% once cleared, {CEILING} at"
           + " the start. Stay {BELOW_SYMPTOMS} bpm below any rate at which symptoms have appeared.",
       Source.PRACTICE),
   TALK_BEFORE_EFFORT(

@@ -14,7 +14,8 @@ public enum ZoneFinding implements FindingKind {
   RESERVE_TOO_SMALL(
       BLOCK,
       "A reserve of %s bpm is too small to prescribe from.",
-      "Under {SMALLEST_RESERVE} bpm the zones are narrower than the error of a count. Measure again, or use RPE and talk.",
+      "Under {SMALLEST_RESERVE} bpm the zones are narrower than the error of a count. "
+          + "Measure again, or use RPE and talk.",
       Source.KORVEL),
   CAP_CUTS(
       CAUTION,

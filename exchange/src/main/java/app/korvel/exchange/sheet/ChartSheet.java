@@ -258,7 +258,9 @@ public record ChartSheet(Sheet sheet, int pages, int figureTenths) {
               + " bpm ("
               + chart.equation().source().citation()
               + "). Anyone who has been measured uses that: the empty row.",
-          "Not for anyone with a heart condition, with medication that affects the heart rate, or pregnant: they carry their own card. Check by talk and RPE. Not medical"
+          "Not for anyone with a heart condition, with medication that affects the "
+              + "heart rate, or pregnant: they carry their own card. Check by talk and RPE. "
+              + "Not medical"
               + " advice. · Korvel");
     }
 
