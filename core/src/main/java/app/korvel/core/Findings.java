@@ -2,6 +2,7 @@ package app.korvel.core;
 
 import app.korvel.core.checkin.CheckInFinding;
 import app.korvel.core.effort.EffortFinding;
+import app.korvel.core.effort.WitnessFinding;
 import app.korvel.core.fieldtest.FieldTestFinding;
 import app.korvel.core.maximum.MaximumFinding;
 import app.korvel.core.measure.FindingKind;
@@ -30,6 +31,7 @@ public final class Findings {
               FieldTestFinding.values(),
               ZoneFinding.values(),
               EffortFinding.values(),
+              WitnessFinding.values(),
               OutlineFinding.values(),
               PrescriptionFinding.values(),
               ProgrammeFinding.values(),

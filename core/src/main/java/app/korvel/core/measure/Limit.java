@@ -24,6 +24,8 @@ public enum Limit {
   CAP(40, 230, "bpm"),
   /** Perceived exertion on the scale of 6 to 20. */
   EFFORT(6, 20, "RPE"),
+  /** What the voice can do, from singing to silent. */
+  VOICE(1, 5, "levels of voice"),
   /** Height. */
   HEIGHT(80, 240, "cm"),
   /** Weight; decimals are accepted. */

@@ -1,0 +1,42 @@
+package app.korvel.server.live;
+
+import app.korvel.core.effort.Witnesses;
+import app.korvel.core.live.Cues;
+import app.korvel.core.trace.Trace;
+import app.korvel.server.live.LiveCalculatorViews.TraceAnswer;
+import app.korvel.server.live.LiveCalculatorViews.TraceRequest;
+import app.korvel.server.live.LiveCalculatorViews.WitnessesAnswer;
+import app.korvel.server.live.LiveCalculatorViews.WitnessesRequest;
+import app.korvel.studio.Studio;
+import app.korvel.studio.zone.SchemeCatalog;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What is said while a heart rate comes in, worked out for a moment or for a recording. */
+@RestController
+class LiveCalculatorController {
+  private final Studio studio;
+
+  LiveCalculatorController(Studio studio) {
+    this.studio = studio;
+  }
+
+  /** What rate, RPE and voice say together of one moment; the rate as if it had settled. */
+  @PostMapping("/api/calculator/witnesses")
+  WitnessesAnswer witnesses(@RequestBody WitnessesRequest request) {
+    return WitnessesAnswer.of(Witnesses.of(request.moment(), request.aim(), request.mover()));
+  }
+
+  /** What would have been said over a recording by the rate alone, and what it amounts to. */
+  @PostMapping("/api/calculator/trace")
+  TraceAnswer trace(@RequestBody TraceRequest request) {
+    Trace trace = request.trace();
+    return TraceAnswer.of(
+        trace,
+        Cues.of(trace, request.cueSteps(), request.source(), request.mover()),
+        request.reserve(),
+        new SchemeCatalog(studio).of(request.scheme()),
+        request.peak());
+  }
+}

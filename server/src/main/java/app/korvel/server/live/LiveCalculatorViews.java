@@ -1,0 +1,286 @@
+package app.korvel.server.live;
+
+import app.korvel.core.effort.EffortContext;
+import app.korvel.core.effort.Witnesses;
+import app.korvel.core.effort.Witnesses.Aim;
+import app.korvel.core.effort.Witnesses.Cue;
+import app.korvel.core.effort.Witnesses.Moment;
+import app.korvel.core.effort.Witnesses.Mover;
+import app.korvel.core.effort.Witnesses.RateSource;
+import app.korvel.core.effort.Witnesses.Said;
+import app.korvel.core.live.Cues;
+import app.korvel.core.live.SessionLoad;
+import app.korvel.core.maximum.RecordedPeak;
+import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.Limit;
+import app.korvel.core.screening.IntensityGuide;
+import app.korvel.core.screening.Sex;
+import app.korvel.core.trace.Trace;
+import app.korvel.core.zone.Level;
+import app.korvel.core.zone.Reserve;
+import app.korvel.core.zone.Scheme;
+import app.korvel.core.zone.Uncertainty;
+import app.korvel.core.zone.Zones;
+import app.korvel.server.web.Within;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+
+/** What the calculators of a live session are asked, and what they answer. */
+final class LiveCalculatorViews {
+  private LiveCalculatorViews() {}
+
+  private static OptionalInt optional(@Nullable Integer value) {
+    return value == null ? OptionalInt.empty() : OptionalInt.of(value);
+  }
+
+  private static Aim aim(String field, int lowBpm, int highBpm) {
+    if (lowBpm > highBpm) {
+      throw InvalidValueException.of(
+          field, lowBpm + " is over the upper end " + highBpm, "a low end up to the high one");
+    }
+    return new Aim(lowBpm, highBpm, Optional.empty());
+  }
+
+  record AimRequest(@Within(Limit.PULSE) Integer lowBpm, @Within(Limit.PULSE) Integer highBpm) {}
+
+  record WitnessesRequest(
+      @Within(Limit.RESTING) Integer restingBpm,
+      @Within(Limit.MAXIMUM) Integer maximumBpm,
+      Boolean maximumEstimated,
+      AimRequest target,
+      @Nullable @Within(Limit.PULSE) Integer rateBpm,
+      RateSource source,
+      @Nullable @Within(Limit.EFFORT) Integer rpe20,
+      @Nullable @Within(Limit.VOICE) Integer voice,
+      @Nullable Set<EffortContext> contexts,
+      @Nullable IntensityGuide steeredBy,
+      @Nullable @Within(Limit.CAP) Integer capBpm,
+      @Nullable Boolean stopSign) {
+
+    Moment moment() {
+      return new Moment(
+          optional(rateBpm),
+          source,
+          false,
+          optional(rpe20),
+          optional(voice),
+          Boolean.TRUE.equals(stopSign));
+    }
+
+    Aim aim() {
+      return LiveCalculatorViews.aim("target.lowBpm", target.lowBpm(), target.highBpm());
+    }
+
+    Mover mover() {
+      return new Mover(
+          Reserve.of(restingBpm, maximumBpm),
+          maximumEstimated,
+          contexts == null ? Set.of() : contexts,
+          steeredBy == null ? IntensityGuide.RATE : steeredBy,
+          optional(capBpm),
+          OptionalInt.empty());
+    }
+  }
+
+  /** What each says; null for one that says nothing. */
+  record VotesView(@Nullable Said rate, @Nullable Said rpe, @Nullable Said voice) {}
+
+  /**
+   * What they say together.
+   *
+   * @param level null where nothing says one
+   * @param targetLevels the lowest and the highest
+   */
+  record WitnessesAnswer(
+      Cue cue,
+      @Nullable Integer level,
+      List<Integer> targetLevels,
+      VotesView votes,
+      List<Finding> findings) {
+    static WitnessesAnswer of(Witnesses said) {
+      List<Level> levels = said.targetLevels();
+      return new WitnessesAnswer(
+          said.cue(),
+          said.level().isPresent() ? said.level().getAsInt() : null,
+          List.of(levels.get(0).number(), levels.get(levels.size() - 1).number()),
+          new VotesView(
+              said.rate().orElse(null), said.rpe().orElse(null), said.voice().orElse(null)),
+          said.findings());
+    }
+  }
+
+  /** A step, from a second on. */
+  record TraceStepRequest(
+      Integer fromSecond,
+      @Within(Limit.PULSE) Integer lowBpm,
+      @Within(Limit.PULSE) Integer highBpm,
+      Cues.StepFor kind) {}
+
+  /**
+   * A recording and what was asked for.
+   *
+   * @param samples pairs of second and bpm, null for none
+   */
+  record TraceRequest(
+      List<List<@Nullable Integer>> samples,
+      @Within(Limit.RESTING) Integer restingBpm,
+      @Within(Limit.MAXIMUM) Integer maximumBpm,
+      @Nullable Boolean maximumEstimated,
+      String scheme,
+      RateSource source,
+      @Nullable Set<EffortContext> contexts,
+      @Nullable @Within(Limit.CAP) Integer capBpm,
+      List<TraceStepRequest> steps) {
+    private static final int MOST_STEPS = 500;
+
+    Reserve reserve() {
+      return Reserve.of(restingBpm, maximumBpm);
+    }
+
+    Mover mover() {
+      return new Mover(
+          reserve(),
+          Boolean.TRUE.equals(maximumEstimated),
+          contexts == null ? Set.of() : contexts,
+          IntensityGuide.RATE,
+          optional(capBpm),
+          OptionalInt.empty());
+    }
+
+    Trace trace() {
+      int[] at = new int[samples.size()];
+      int[] bpm = new int[samples.size()];
+      for (int n = 0; n < at.length; n++) {
+        List<@Nullable Integer> sample = samples.get(n);
+        Integer second = sample.size() == 2 ? sample.get(0) : null;
+        if (second == null) {
+          throw InvalidValueException.of(
+              "samples[" + n + "]", "is no sample", "a second and a rate, or null for none");
+        }
+        Integer rate = sample.get(1);
+        at[n] = second;
+        bpm[n] = rate == null ? 0 : rate;
+      }
+      return Trace.of(at, bpm);
+    }
+
+    List<Cues.Step> cueSteps() {
+      if (steps.isEmpty() || steps.size() > MOST_STEPS) {
+        throw InvalidValueException.of(
+            "steps", "are " + steps.size(), "1 to " + MOST_STEPS + " steps");
+      }
+      List<Cues.Step> all = new ArrayList<>();
+      for (int n = 0; n < steps.size(); n++) {
+        TraceStepRequest step = steps.get(n);
+        int least = n == 0 ? 1 : steps.get(n - 1).fromSecond() + 1;
+        if (step.fromSecond() < least || n == 0 && step.fromSecond() != 1) {
+          throw InvalidValueException.of(
+              "steps[" + n + "].fromSecond",
+              step.fromSecond() + " lies out of order",
+              n == 0 ? "1 for the first step" : "at least " + least);
+        }
+        all.add(
+            new Cues.Step(
+                step.fromSecond(),
+                aim("steps[" + n + "].lowBpm", step.lowBpm(), step.highBpm()),
+                step.kind()));
+      }
+      return all;
+    }
+
+    /** The peak of the samples that are one; nothing where none holds. */
+    Optional<RecordedPeak> peak() {
+      StringBuilder csv = new StringBuilder("seconds,bpm\n");
+      int last = 0;
+      for (List<@Nullable Integer> sample : samples) {
+        Integer second = sample.get(0);
+        Integer rate = sample.get(1);
+        if (second != null && rate != null && rate > 0 && second > last) {
+          csv.append(second).append(',').append(rate).append('\n');
+          last = second;
+        }
+      }
+      return last == 0 ? Optional.empty() : Optional.of(RecordedPeak.of(csv.toString()));
+    }
+  }
+
+  record CueView(int second, Cues.Kind cue, boolean overCap) {}
+
+  record BandSeconds(String id, int seconds) {}
+
+  /** The line of a man and of a woman; neither is chosen here. */
+  record ReserveWeightedView(BigDecimal men, BigDecimal women) {}
+
+  record TracePeakView(int bpm, int atSecond) {}
+
+  /**
+   * What a recording comes to.
+   *
+   * @param histogram seconds by smoothed rate
+   * @param averageBpm null without data
+   * @param peak null where no rate holds
+   */
+  record TraceAnswer(
+      List<CueView> cues,
+      int belowSeconds,
+      int inSeconds,
+      int aboveSeconds,
+      int noDataSeconds,
+      Map<Integer, Integer> histogram,
+      List<BandSeconds> bands,
+      int moderateEquivalentSeconds,
+      ReserveWeightedView reserveWeighted,
+      @Nullable Integer averageBpm,
+      @Nullable TracePeakView peak) {
+
+    static TraceAnswer of(
+        Trace trace, Cues cues, Reserve reserve, Scheme scheme, Optional<RecordedPeak> peak) {
+      int[] seconds = trace.histogram();
+      Map<Integer, Integer> histogram = new TreeMap<>();
+      long beats = 0;
+      int all = 0;
+      for (int bpm = 0; bpm < seconds.length; bpm++) {
+        if (seconds[bpm] > 0) {
+          histogram.put(bpm, seconds[bpm]);
+          beats += (long) bpm * seconds[bpm];
+          all += seconds[bpm];
+        }
+      }
+      return new TraceAnswer(
+          cues.given().stream()
+              .map(each -> new CueView(each.second(), each.kind(), each.overCap()))
+              .toList(),
+          cues.belowSeconds(),
+          cues.inSeconds(),
+          cues.aboveSeconds(),
+          cues.noDataSeconds(),
+          histogram,
+          Zones.of(scheme, reserve, Uncertainty.USUAL).bands().stream()
+              .map(band -> new BandSeconds(band.band().id(), secondsIn(band, histogram)))
+              .toList(),
+          SessionLoad.moderateEquivalentSeconds(seconds, reserve),
+          new ReserveWeightedView(
+              SessionLoad.reserveWeightedMinutes(seconds, reserve, Sex.MALE),
+              SessionLoad.reserveWeightedMinutes(seconds, reserve, Sex.FEMALE)),
+          all == 0 ? null : (int) Math.round((double) beats / all),
+          peak.filter(found -> found.bpm().isPresent())
+              .map(found -> new TracePeakView(found.bpm().getAsInt(), found.atSecond()))
+              .orElse(null));
+    }
+
+    private static int secondsIn(Zones.BandRates band, Map<Integer, Integer> histogram) {
+      return histogram.entrySet().stream()
+          .filter(each -> band.holds(each.getKey()))
+          .mapToInt(Map.Entry::getValue)
+          .sum();
+    }
+  }
+}
