@@ -148,7 +148,7 @@ export const addPeople = (clients: Typed<ClientDetails>[]) =>
 export const archiveClient = (id: string, version: number, archived: boolean) =>
   put<ClientView>(`${client(id)}/archived`, { version, archived })
 
-/** What the ledger keeps: taken back, and undone, in one way. */
+/** What the ledger keeps: withdrawn, and undone, in one way. */
 export type RecordKind =
   | 'readings'
   | 'clearances'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import TextField from '../shared/TextField.vue'
 
-/** The two measured rates that some schools count from. */
+/** The two measured rates that some zone systems count from. */
 defineProps<{ messages: Record<string, string> }>()
 const lower = defineModel<string>('lower', { required: true })
 const upper = defineModel<string>('upper', { required: true })

@@ -9,7 +9,7 @@ import SpanFields from './SpanFields.vue'
 import ThresholdFields from './ThresholdFields.vue'
 import { useAnswerTo } from '../shared/answer'
 
-/** Every school of zones on one span. */
+/** Every zone system of zones on one span. */
 const form = useAddress({ rest: '64', max: '176', cap: '', lower: '', upper: '' }, {})
 const request = computed(() => ({
   restingBpm: typed(form.rest),

@@ -31,7 +31,7 @@ watch([q, archived], () => {
   })
   void look()
 })
-// Whoever was just put away or brought back is seen to go or come.
+// Whoever was just archived or brought back is seen to go or come.
 watch([undoOffer, undone], look)
 
 const rows = ref<HTMLElement | null>(null)

@@ -27,7 +27,7 @@ const props = defineProps<{
   client: string
   sheet: MaximumSheet
   today: string
-  /** The one that is put right; none for a new one. */
+  /** The one that is corrected; none for a new one. */
   correcting: MeasuredMaximum | null
 }>()
 const emit = defineEmits<{ kept: [id: string, bpm: string]; leave: [] }>()

@@ -151,7 +151,7 @@ const drawn = computed(() =>
   })),
 )
 
-// Every change can be taken back, one by one.
+// Every change can be withdrawn, one by one.
 const history: string[] = []
 const taken = ref(0)
 function remember() {
@@ -180,7 +180,7 @@ useShortcuts({
     ['Ctrl Z', 'undo the last change'],
     ['Enter', 'in a field: save the outline'],
   ],
-  // In a field the browser takes back what was typed.
+  // In a field the browser withdraws what was typed.
   act: { 'Ctrl+z': takeBack },
 })
 

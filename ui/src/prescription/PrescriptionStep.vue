@@ -85,7 +85,7 @@ async function propose(approach: string | null, goal: string | null = parts.goal
   if (found) Object.assign(parts, partsOf(start.value!.parts))
 }
 
-/** A band of a school that was picked elsewhere: its percents of reserve come in the address. */
+/** A band of a zone system that was picked elsewhere: its percents of reserve come in the address. */
 function takeFromAddress(): boolean {
   const { low, high } = route.query
   if (!start.value || typeof low !== 'string' || typeof high !== 'string') return false

@@ -47,7 +47,7 @@ const board = ref<{ focusSelected: () => Promise<void> } | null>(null)
 watch(
   [id, undone],
   async () => {
-    // What is taken back moves the session, and the focus goes with it.
+    // What is withdrawn moves the session, and the focus goes with it.
     const onBoard = document.activeElement?.classList.contains('session')
     await Promise.all([load(id.value), logs.load(id.value)])
     if (onBoard) await board.value?.focusSelected()

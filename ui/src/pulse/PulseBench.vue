@@ -60,11 +60,11 @@ const counting = computed(() => entry.source === 'count')
 const tapping = computed(() => entry.source === 'tap')
 const felt = computed(() => counting.value || tapping.value)
 
-/** The reading that is being put right, if any. */
+/** The reading that is being corrected, if any. */
 const correcting = ref<Reading | null>(null)
 /** How the next count is taken: set aside while an old reading fills the form. */
 let circumstances: typeof entry | null = null
-/** A tapped reading is put right by its rate: it is not tapped again. */
+/** A tapped reading is corrected by its rate: it is not tapped again. */
 const byRate = computed(() => !counting.value && (!tapping.value || correcting.value !== null))
 const empty = computed(() =>
   counting.value || byRate.value

@@ -40,7 +40,7 @@ export const freshLog = (of: LogOf): LogDraft => ({
   note: '',
 })
 
-/** One that is kept, to be put right. */
+/** One that is kept, to be corrected. */
 export const draftOf = (log: SessionLog): LogDraft => ({
   done: log.done,
   on: log.on,

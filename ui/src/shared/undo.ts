@@ -26,7 +26,7 @@ export function keepUndoToPages(pages: Router) {
   })
 }
 
-/** Counts what has been taken back: whoever shows records reads them anew. */
+/** Counts what has been withdrawn: whoever shows records reads them anew. */
 export const undone = ref(0)
 
 /** Called as soon as the server has answered, before the change is shown: `u` is never too early. */

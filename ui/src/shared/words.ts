@@ -82,7 +82,7 @@ export const KINDS = {
 /** A figure, or what stands in its field. */
 type Figure = number | string | null
 
-/** The bands of a scheme as its school writes them down. */
+/** The bands of a scheme as its zone system writes them down. */
 export function schemeFigures(scheme: {
   basis: keyof typeof BASES
   bands: { name: string; low: Figure; high: Figure; rpe20?: number[] | null }[]

@@ -14,7 +14,7 @@ import { day, MODES } from '../shared/words'
 import { useSave } from '../shared/save'
 import { useRecords } from '../shared/records'
 
-/** The two measured rates some schools count from: on record, and entered. */
+/** The two measured rates some zone systems count from: on record, and entered. */
 const props = defineProps<{ mode: Mode }>()
 const emit = defineEmits<{ changed: [] }>()
 const { id, overview } = useClient()

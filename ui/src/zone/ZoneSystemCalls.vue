@@ -6,11 +6,11 @@ import LevelStrokes from '../shared/LevelStrokes.vue'
 import MethodLink from '../shared/MethodLink.vue'
 import { BASES, CLASSES, figureSpan, KINDS } from '../shared/words'
 
-/** What each school calls a goal, and what of that may be prescribed. */
+/** What each zone system calls a goal, and what of that may be prescribed. */
 const props = defineProps<{
   asked: PlannedLoad
   schools: ZoneSystems
-  /** Places of the schools, in the order in which they are listed. */
+  /** Places of the zone systems, in the order in which they are listed. */
   order: number[]
   prescribe?: ((low: number, high: number) => object) | undefined
 }>()

@@ -10,7 +10,7 @@ import { useAnswer } from '../shared/answer'
 import { MODES, options, oneOf } from '../shared/words'
 import ZoneSystemsSheet from './ZoneSystemsSheet.vue'
 
-/** Every school of zones for one client, side by side. */
+/** Every zone system of zones for one client, side by side. */
 const { id, overview } = useClient()
 const route = useRoute()
 const mode = ref<Mode>(oneOf(MODES, route.query.mode) ?? 'run')

@@ -12,7 +12,7 @@ import ZoneSystemCalls from './ZoneSystemCalls.vue'
 import ShiftedTargets from './ShiftedTargets.vue'
 
 /**
- * Every school on one axis: what each calls a rate or a goal, where they agree and where not, and
+ * Every zone system on one axis: what each calls a rate or a goal, where they agree and where not, and
  * how far a goal moves with the maximum.
  */
 const props = defineProps<{
@@ -60,7 +60,7 @@ const rows = computed<RulerRow[]>(() =>
   order.value.map((n) => {
     const school = props.schools.schools[n]!
     return {
-      // One span: the readings are the same for every school, but for their bands.
+      // One span: the readings are the same for every zone system, but for their bands.
       zones: { ...props.schools.shown, ...school } as Zones,
       label: school.name,
       ceilingBpm: props.schools.ceilingBpm,

@@ -16,14 +16,14 @@ import ZoneTable from './ZoneTable.vue'
 import ThresholdsSheet from './ThresholdsSheet.vue'
 import { useSave } from '../shared/save'
 
-/** The client's span on the ruler in one school, and what each of its bands is. */
+/** The client's span on the ruler in one zone system, and what each of its bands is. */
 const { id, overview } = useClient()
 const route = useRoute()
 const router = useRouter()
 const { data, problem, load } = useAnswer(bands)
 const shelf = useAnswer(schemes)
 
-/** The school that is looked at; empty is the one in use. */
+/** The zone system that is looked at; empty is the one in use. */
 const asked = ref(String(route.query.scheme ?? ''))
 const mode = ref<Mode>(oneOf(MODES, route.query.mode) ?? 'run')
 const fetchBands = () => load(id.value, asked.value, mode.value)

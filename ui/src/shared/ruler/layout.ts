@@ -26,7 +26,7 @@ export interface RulerProps {
   compact?: boolean
   /** Laid out by percent of reserve; the cursor is a whole percent. */
   byReserve?: boolean
-  /** Many schools on one span: names on the left, what each calls the rate on the right. */
+  /** Many zone systems on one span: names on the left, what each calls the rate on the right. */
   beside?: boolean
   /** The target's edges in percent of reserve, where they can be dragged and typed along. */
   bracket?: { low: number; high: number; least: number; most: number } | null

@@ -6,7 +6,9 @@ import java.util.List;
 import org.openqa.selenium.By;
 import org.openqa.selenium.chrome.ChromeDriver;
 
-/** Every school for one client: what the server takes, and what the cursor costs on the page. */
+/**
+ * Every zone system for one client: what the server takes, and what the cursor costs on the page.
+ */
 final class ZoneSystemsTime {
   private static final int WARM_UP = 3_000;
   private static final int EXCHANGES = 3_000;
@@ -64,7 +66,9 @@ final class ZoneSystemsTime {
     }
   }
 
-  /** The whole exchange over one connection: records read, every school worked out, written. */
+  /**
+   * The whole exchange over one connection: records read, every zone system worked out, written.
+   */
   private static void exchange(int port, String path) throws IOException {
     byte[] request = Connection.get(port, path);
     double[] times = new double[EXCHANGES];

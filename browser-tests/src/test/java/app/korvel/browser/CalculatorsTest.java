@@ -9,7 +9,7 @@ import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
 
 /**
- * The calculators without a client, their sums long hand, and a check of somebody's own figures.
+ * The calculators without a client, their sums step by step, and a check of somebody's own figures.
  */
 class CalculatorsTest {
   private Desk desk;

@@ -264,7 +264,7 @@ class LogTest {
     desk.await(() -> !desk.reads("The programme is paused"));
   }
 
-  /** A log is put right where it stands, and taken back; either can be undone. */
+  /** A log is corrected where it stands, and withdrawn; either can be undone. */
   @Test
   void aLogIsPutRightAndTakenBack() {
     demo.openClient("Tindra", "sessions");

@@ -13,7 +13,7 @@ import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.interactions.Actions;
 
-/** A resting pulse counted, tapped and rested for; what is kept is taken back again. */
+/** A resting pulse counted, tapped and rested for; what is kept is withdrawn again. */
 class PulseBenchTest {
   private static final int TAPS = 30;
 

@@ -161,7 +161,8 @@ class RulerTest {
   }
 
   /**
-   * For every school: each soft edge begins and ends where the core's σ says, to a pixel's part.
+   * For every zone system: each soft edge begins and ends where the core's σ says, to a pixel's
+   * part.
    */
   @ParameterizedTest
   @FieldSource("EVERY_SCHEME")

@@ -9,7 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.Keys;
 
-/** Schools side by side, the studio's own schemes, and which school is shown to whom. */
+/** Zone systems side by side, the studio's own schemes, and which zone system is shown to whom. */
 class SchemeTest {
   private Desk desk;
 
@@ -47,7 +47,7 @@ class SchemeTest {
     desk.soon(() -> assertThat(said("cursor")).contains("call it light."));
     desk.soon(() -> assertThat(desk.texts(".ruler .call").get(0)).isEqualTo("Sing"));
     seesSaid("crosswalk", "on 0–10, up to 2 on a ratio scale and up to 4 on a linear one");
-    // A 65 % “warm-up” is that school's, and not prescribed to someone held under 60.
+    // A 65 % “warm-up” is that zone system's, and not prescribed to someone held under 60.
     desk.press("Weight and general fitness");
     desk.await(
         () -> desk.texts("tbody tr").toString().contains("Warm-up 136 vigorous not allowed"));

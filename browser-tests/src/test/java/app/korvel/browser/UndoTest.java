@@ -158,7 +158,7 @@ class UndoTest {
     desk.await(() -> desk.one("li.chosen").getText().contains("in use"));
   }
 
-  /** What somebody else has put right meanwhile is not put right a second time. */
+  /** What somebody else has corrected meanwhile is not corrected a second time. */
   @Test
   void theSecondToPutAReadingRightIsTold() {
     desk.openClient("Agnethe", "pulse");

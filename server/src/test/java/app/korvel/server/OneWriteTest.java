@@ -137,7 +137,7 @@ class OneWriteTest {
     assertThat(of(outlines, 400)).isEqualTo(AT_ONCE - 1);
   }
 
-  /** Nor is a name taken twice by bringing one back that was put away. */
+  /** Nor is a name taken twice by bringing one back that was archived. */
   @Test
   void aNameThatWasTakenMeanwhileKeepsAnOldOneAway() {
     Answer first = server.post("/api/schemes", SCHEME.formatted("Quay"));

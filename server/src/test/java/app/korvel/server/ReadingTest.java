@@ -289,7 +289,7 @@ class ReadingTest {
         head.screening().clearance().isPresent());
   }
 
-  /** What is taken back with its transaction leaves nothing behind. */
+  /** What is withdrawn with its transaction leaves nothing behind. */
   @Test
   void whatIsWorkedOutInAWriteIsNotKept() {
     ClientHeads heads = bean(Studio.class).heads();
@@ -309,7 +309,7 @@ class ReadingTest {
     } catch (IllegalStateException takenBack) {
       assertThat(takenBack).hasMessage("taken back");
     }
-    // The next write gets the revision that was taken back.
+    // The next write gets the revision that was withdrawn.
     clients_.change(
         id,
         before.client().version(),

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** Records that change their mind: readings put right, equations picked, clients put away. */
+/** Records that change their mind: readings corrected, equations picked, clients archived. */
 class RecordsTest {
   private static final String COUNT =
       "{\"source\":\"count\",\"beats\":%d,\"windowSeconds\":60,\"posture\":\"seated\","
@@ -98,7 +98,7 @@ class RecordsTest {
     assertThat(working()).isEqualTo(64);
   }
 
-  /** Undone, what was just kept is taken back; undone again, it stands as it was. */
+  /** Undone, what was just kept is withdrawn; undone again, it stands as it was. */
   @Test
   void whatWasKeptIsUndoneAndThatToo() {
     Answer undone = server.post(kept(64) + "/undo", "{}");

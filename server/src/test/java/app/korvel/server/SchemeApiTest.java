@@ -18,7 +18,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
 
-/** Schemes over HTTP: the studio's own, files, choices, thresholds, and every school at once. */
+/**
+ * Schemes over HTTP: the studio's own, files, choices, thresholds, and every zone system at once.
+ */
 class SchemeApiTest {
   private static final String SPAN = "\"restingBpm\":64,\"maximumBpm\":176";
 
@@ -328,7 +330,7 @@ class SchemeApiTest {
             .filter(school -> school.get("scheme").asString().equals("three-points"))
             .findFirst()
             .orElseThrow();
-    // A 65 % “warm-up” is shown as that school's, and not prescribed.
+    // A 65 % “warm-up” is shown as that zone system's, and not prescribed.
     int maximum = schools.json().at("/shown/maximumBpm").asInt();
     assertThat(points.at("/bands/0/lowBpm").asInt())
         .isEqualTo(Math.round(64 + 0.65f * (maximum - 64)));

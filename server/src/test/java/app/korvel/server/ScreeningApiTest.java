@@ -190,12 +190,12 @@ class ScreeningApiTest {
     assertThat(
             server.post(client + "/prescriptions", PARTS.formatted(40, 50)).at("/standing/state"))
         .isEqualTo("issued");
-    // What was recorded by mistake is taken back; another one has lapsed already.
+    // What was recorded by mistake is withdrawn; another one has lapsed already.
     String id = given.at("/id");
     Answer takenBack = server.delete(client + "/clearances/" + id);
     assertThat(takenBack.status()).isEqualTo(200);
     assertThat(server.delete(client + "/clearances/" + id).status()).isEqualTo(409);
-    // Undone, it stands as it was; taken back for good, it is gone.
+    // Undone, it stands as it was; withdrawn for good, it is gone.
     String undone =
         server.post(client + "/clearances/" + takenBack.at("/id") + "/undo", "").at("/id");
     assertThat(server.get(client + "/screening").json().get("clearances")).hasSize(1);

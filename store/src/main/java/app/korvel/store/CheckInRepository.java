@@ -17,7 +17,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 
-/** Check-ins: appended and frozen; one kept by mistake is taken back by a row that says so. */
+/** Check-ins: appended and frozen; one kept by mistake is withdrawn by a row that says so. */
 public final class CheckInRepository {
   private final Database database;
   private final Ledger ledger;

@@ -12,7 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 
-/** Clearances: appended; one kept by mistake is taken back by a row that says so. */
+/** Clearances: appended; one kept by mistake is withdrawn by a row that says so. */
 public final class ClearanceRepository {
   private static final String LATEST_FIRST = "issued_on desc, recorded_at desc, id desc";
 

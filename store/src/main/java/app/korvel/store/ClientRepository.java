@@ -30,7 +30,7 @@ public final class ClientRepository {
    *
    * @param typed what was typed: every word of it has to stand somewhere in the name, whatever the
    *     case and the accents; empty finds everyone
-   * @param archived whether to look among those put away, or among the others
+   * @param archived whether to look among those archived, or among the others
    */
   public List<Client> find(String typed, boolean archived) {
     String[] words = searchable(typed).strip().split("\\s+");
@@ -67,7 +67,7 @@ public final class ClientRepository {
         clients);
   }
 
-  /** How many there are, among those put away or among the others. */
+  /** How many there are, among those archived or among the others. */
   public int count(boolean archived) {
     return database.read(
         connection ->
@@ -113,7 +113,7 @@ public final class ClientRepository {
   }
 
   /**
-   * Puts a client away, or brings one back.
+   * Archives a client, or brings one back.
    *
    * @param version the version that was read
    * @return the client at its next version; nothing when there is no such client

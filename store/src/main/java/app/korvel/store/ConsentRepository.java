@@ -11,7 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 
-/** Guardians' consents: appended; one taken back is superseded. */
+/** Guardians' consents: appended; one withdrawn is superseded. */
 public final class ConsentRepository {
   private static final String LATEST_FIRST = "given_on desc, recorded_at desc, id desc";
 

@@ -224,7 +224,7 @@ public final class Database implements AutoCloseable {
     }
   }
 
-  /** Whether this thread is in a task whose writing may still be taken back. */
+  /** Whether this thread is in a task whose writing may still be withdrawn. */
   public boolean inWrite() {
     Transaction joined = current.get();
     return joined != null && joined.writes;

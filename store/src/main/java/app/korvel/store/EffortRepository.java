@@ -12,7 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 
-/** Races and other efforts by their average rate: appended; one taken back is superseded. */
+/** Races and other efforts by their average rate: appended; one withdrawn is superseded. */
 public final class EffortRepository {
   private final Ledger ledger;
 

@@ -90,7 +90,7 @@ public final class Ledger {
 
   /**
    * Corrects a record: one with the columns of {@code row}, and its own where that names none,
-   * stands in its place, as put on record at the same moment. Whether it is stale hangs on that
+   * stands in its place, as put on record at the same moment. Whether it is stale depends on that
    * moment; the id says when it was corrected.
    *
    * @param by id of the record that is right

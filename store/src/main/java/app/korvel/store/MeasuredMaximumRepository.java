@@ -15,7 +15,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 
-/** Measured maxima: appended; one put right or taken back is superseded. */
+/** Measured maxima: appended; one corrected or withdrawn is superseded. */
 public final class MeasuredMaximumRepository {
   private static final String LATEST_FIRST = "measured_on desc, recorded_at desc, id desc";
 
@@ -34,7 +34,7 @@ public final class MeasuredMaximumRepository {
    * Puts one right: {@code corrected} stands in its place.
    *
    * @return whether this client has it
-   * @throws SupersededException when it was corrected or taken back since
+   * @throws SupersededException when it was corrected or withdrawn since
    */
   public boolean correct(UUID clientId, UUID id, MeasuredMaximum corrected) {
     return ledger.correct(clientId, id, corrected.id(), row(corrected));

@@ -48,7 +48,7 @@ public final class OutlineRepository {
         OutlineRepository::saved, "select * from outline where archived_at is null order by id");
   }
 
-  /** The outline of that id, put away or not, if there is one. */
+  /** The outline of that id, archived or not, if there is one. */
   public Optional<SavedOutline> get(String id) {
     return heads.get(id);
   }

@@ -7,6 +7,6 @@ import app.korvel.core.outline.Outlines.Named;
  *
  * @param version goes up with every change
  * @param named what it says
- * @param archived whether it was put away
+ * @param archived whether it was archived
  */
 public record SavedOutline(int version, Named named, boolean archived) {}

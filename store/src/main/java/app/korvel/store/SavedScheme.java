@@ -7,6 +7,6 @@ import app.korvel.core.zone.Scheme;
  *
  * @param version goes up with every change
  * @param scheme what it says
- * @param archived whether it was put away
+ * @param archived whether it was archived
  */
 public record SavedScheme(int version, Scheme scheme, boolean archived) {}

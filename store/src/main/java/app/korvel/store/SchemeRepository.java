@@ -58,7 +58,7 @@ public final class SchemeRepository {
         SchemeRepository::saved, "select * from scheme where archived_at is null order by id");
   }
 
-  /** The scheme of that id, put away or not, if there is one. */
+  /** The scheme of that id, archived or not, if there is one. */
   public Optional<SavedScheme> get(String id) {
     return heads.get(id);
   }

@@ -26,7 +26,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Sessions as they were done: appended; one put right or taken back is superseded. */
+/** Sessions as they were done: appended; one corrected or withdrawn is superseded. */
 public final class SessionLogRepository {
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
@@ -87,7 +87,7 @@ public final class SessionLogRepository {
    * said then, one that it gets counts from now.
    *
    * @param by the log that is right
-   * @param now when it is put right
+   * @param now when it is corrected
    */
   public boolean correct(UUID clientId, UUID id, SessionLog by, Instant now) {
     return database.write(

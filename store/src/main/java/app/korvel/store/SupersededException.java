@@ -1,6 +1,6 @@
 package app.korvel.store;
 
-/** The record was corrected or taken back since it was read; nothing was written. */
+/** The record was corrected or withdrawn since it was read; nothing was written. */
 public final class SupersededException extends RuntimeException {
   private static final long serialVersionUID = 1L;
 

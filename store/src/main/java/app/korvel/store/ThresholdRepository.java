@@ -13,7 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 
-/** Measured thresholds: appended; those taken back are superseded. */
+/** Measured thresholds: appended; those withdrawn are superseded. */
 public final class ThresholdRepository {
   private final Database database;
   private final Ledger ledger;

@@ -101,7 +101,7 @@ class MaximumStoreTest {
     assertThat(maxima.of(client)).containsExactly(right.withId(again));
   }
 
-  /** Whether it is stale hangs on when it was put on record: mending it makes it no fresher. */
+  /** Whether it is stale depends on when it was put on record: mending it makes it no fresher. */
   @Test
   void whatIsPutRightOrStandsAgainKeepsTheMomentItWasPutOnRecord() {
     MeasuredMaximum first = measured(171);

@@ -191,7 +191,7 @@ class SchemeStoreTest {
         recordedAt);
   }
 
-  /** Two of one day: the one said last leads, also after the other was taken back and undone. */
+  /** Two of one day: the one said last leads, also after the other was withdrawn and undone. */
   @Test
   void undoingDoesNotMakeAnOlderRecordTheLatest() {
     MeasuredThresholds first = thresholds(110, NOW);

@@ -73,7 +73,7 @@ public class ClientHeads {
             for (ClientHead head : snapshots.heads(changed)) {
               UUID id = head.client().id();
               heads.put(id, head);
-              // What is being written may be taken back, and its revision given again.
+              // What is being written may be withdrawn, and its revision given again.
               if (!database.inWrite()) {
                 kept.put(id, new Kept(day, revisions.get(id), head));
               }

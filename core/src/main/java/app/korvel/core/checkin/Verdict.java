@@ -33,7 +33,7 @@ import java.util.stream.Collectors;
  * @param mayOverride whether the instructor may decide otherwise: only where nothing but the
  *     difference from the usual pulse speaks against it
  * @param recount whether the pulse is to be counted again before it decides anything
- * @param notYet whether all that speaks against it can be put right on the spot: something eaten,
+ * @param notYet whether all that speaks against it can be corrected on the spot: something eaten,
  *     measured or fetched
  * @param findings the reasons, the weightiest first
  */

@@ -18,7 +18,7 @@ import java.util.UUID;
  * @param bpm the rate, {@link Limit#TEST_READING}, for {@link Kind#READING}
  * @param source where the rate came from, for {@link Kind#READING}: counted, strap or wrist
  * @param yes the answer to the question about a bout, for {@link Kind#ANSWERED}
- * @param of the reading, the finish or the stop that is taken back, for {@link Kind#TAKEN_BACK}
+ * @param of the reading, the finish or the stop that is withdrawn, for {@link Kind#TAKEN_BACK}
  * @param words why, for {@link Kind#STOPPED}; otherwise empty
  */
 public record FieldTestEvent(
@@ -98,7 +98,7 @@ public record FieldTestEvent(
         "");
   }
 
-  /** A reading, the finish or the stop is taken back. */
+  /** A reading, the finish or the stop is withdrawn. */
   public static FieldTestEvent takenBack(UUID id, Instant at, UUID event) {
     return new FieldTestEvent(
         id,

@@ -28,7 +28,7 @@ import java.util.stream.Stream;
  * @param finishedAt when it was finished, if it was
  * @param stoppedAt when it was stopped, if it was
  * @param stoppedBecause at which sign; empty where it was not
- * @param overBy the event that finished or stopped it; it can be taken back
+ * @param overBy the event that finished or stopped it; it can be withdrawn
  * @param lastAt when the last thing happened
  */
 public record FieldTestRun(

@@ -88,7 +88,7 @@ public record Equation(
   }
 
   /**
-   * The maximum in that mode, worked out long hand.
+   * The maximum in that mode, worked out step by step.
    *
    * @param restingBpm ignored unless {@link #needsResting}
    */

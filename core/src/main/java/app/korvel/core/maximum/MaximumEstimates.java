@@ -163,7 +163,7 @@ public record MaximumEstimates(
   }
 
   /**
-   * One equation worked out long hand.
+   * One equation worked out step by step.
    *
    * @param restingBpm resting rate, if one is known
    * @throws InvalidValueException when no equation has this id, or it needs a resting rate and

@@ -363,7 +363,7 @@ public record MaximumRecord(
     return findings.stream().filter(MaximumEstimates::aboutChoice).findFirst();
   }
 
-  /** The working maximum and its error, worked out long hand; nothing where there is none. */
+  /** The working maximum and its error, worked out step by step; nothing where there is none. */
   public Optional<Working> longHand() {
     return working.map(
         value ->

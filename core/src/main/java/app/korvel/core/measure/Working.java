@@ -7,8 +7,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * A number worked out long hand: each step as a person would write it, and a check of the figures
- * that a person wrote.
+ * A number worked out step by step: each step as a person would write it, and a check of the
+ * figures that a person wrote.
  *
  * @param lines the steps in order, at least one; the last one is the number
  */

@@ -1,6 +1,6 @@
 package app.korvel.core.prescription;
 
-/** The two schools of starting someone who is new to exercise. */
+/** The two approaches to starting someone who is new to exercise. */
 public enum Approach {
   /** 30–40 % of reserve for up to 12 weeks, then moderate. */
   CAUTIOUS,

@@ -22,7 +22,7 @@ import java.util.stream.Collectors;
  * The parts of a prescription that the instructor decides.
  *
  * @param goal what for
- * @param approach which school of starting, for the new
+ * @param approach which approach to starting, for the new
  * @param lowPercent intensity, lower edge, percent of reserve, {@link Limit#INTENSITY}
  * @param highPercent intensity, upper edge, percent of reserve, {@link Limit#INTENSITY}
  * @param minutes minutes of work in a session, {@link Limit#SESSION_MINUTES}

@@ -12,8 +12,8 @@ import java.util.Optional;
 import java.util.OptionalInt;
 
 /**
- * What of a school's band may be prescribed to someone: a band is shown as the school has it,
- * whatever the client's context forbids.
+ * What of a zone system's band may be prescribed to someone: a band is shown as the zone system has
+ * it, whatever the client's context forbids.
  *
  * @param percents of reserve, cut at what is allowed; empty where nothing of it is
  * @param because why nothing or not all of it may be; empty where all of it may
@@ -23,7 +23,7 @@ public record Prescribable(Optional<Percents> percents, String because) {
   /**
    * What of each of those bands may be prescribed, in their order.
    *
-   * @param basis what the school counts in
+   * @param basis what the zone system counts in
    * @param reserve the client's span
    * @param cap a clinician's cap; the bands are worked out under it
    * @param ceiling how hard the client may be asked to work at most
@@ -71,7 +71,9 @@ public record Prescribable(Optional<Percents> percents, String because) {
         wanted.high() > ceiling.percent() ? ceiling.words() : "");
   }
 
-  /** Where the school counts in whole percents of reserve, its own; else those inside the band. */
+  /**
+   * Where the zone system counts in whole percents of reserve, its own; else those inside the band.
+   */
   private static Optional<Percents> percents(BandRates band, Basis basis, Reserve reserve) {
     BigDecimal low = band.band().low();
     BigDecimal high = band.band().high();

@@ -40,7 +40,7 @@ public record Plan(
     Set<DayOfWeek> weekdays,
     Optional<LocalTime> time) {
 
-  /** Years in which a programme begins: what lies outside is a slip of the keys. */
+  /** Years in which a programme begins: what lies outside is a typing error. */
   private static final int EARLIEST = 2000;
 
   private static final int LATEST = 2199;

@@ -46,7 +46,7 @@ public record PulseCount(int beats, CountWindow window) {
     return beats * window.multiplier();
   }
 
-  /** The rate worked out long hand. */
+  /** The rate worked out step by step. */
   public Working longHand() {
     return Working.of(
         List.of(

@@ -230,7 +230,7 @@ public record WorkingResting(
         List.of(PulseFinding.WORKING_MEDIAN.of(middle.bpm(), circumstances(middle))));
   }
 
-  /** The value and its σ, worked out long hand. */
+  /** The value and its σ, worked out step by step. */
   public Working longHand() {
     boolean median = basis.size() == MEDIAN_OF;
     Threshold dayToDay = median ? Threshold.DAY_TO_DAY_MEDIAN : Threshold.DAY_TO_DAY;

@@ -18,7 +18,7 @@ import java.util.UUID;
  * @param id UUIDv7
  * @param version 1 for a new client, one more with every edit
  * @param details what the instructor entered
- * @param archived put away: kept and readable, out of the list, nothing is added
+ * @param archived kept and readable, out of the list, nothing is added
  * @param birthDateCorrectedAt when the birth date was last corrected, if it ever was: what was made
  *     before that was made for another age
  */

@@ -88,7 +88,7 @@ public record Intake(
     if (alike.isPresent()) {
       return alike.get().medicinesChangedAt;
     }
-    // Said otherwise or taken off again, and not one more: what was said today is put right.
+    // Said otherwise or taken off again, and not one more: what was said today is corrected.
     return latest(told.stream())
         .filter(
             head ->

@@ -168,7 +168,7 @@ public record ClassChart(
         ages.all().stream().map(age -> row(age, equation, mode, scheme, shown, window)).toList());
   }
 
-  /** What stands over a range: the name of a school that has no other range says more. */
+  /** What stands over a range: the name of a zone system that has no other range says more. */
   public String nameOf(Band range) {
     return scheme.bands().size() == 1 && !scheme.own() ? scheme.name() : range.name();
   }

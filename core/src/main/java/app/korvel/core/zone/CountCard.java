@@ -85,7 +85,7 @@ public record CountCard(Map<CountWindow, Beats> beats) {
   }
 
   /**
-   * The counts of a range worked out long hand, in every window.
+   * The counts of a range worked out step by step, in every window.
    *
    * @throws InvalidValueException as {@link #of(int, int, OptionalInt)}
    */

@@ -4,7 +4,9 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.Locale;
 
-/** The guideline's classes of intensity, by which schools are compared (Garber et al. 2011). */
+/**
+ * The guideline's classes of intensity, by which zone systems are compared (Garber et al. 2011).
+ */
 public enum GuidelineClass {
   LIGHT(0, 0),
   MODERATE(40, 64),

@@ -1,6 +1,6 @@
 package app.korvel.core.zone;
 
-/** The two families of 0–10 scales of perceived exertion that schools mix. */
+/** The two families of 0–10 scales of perceived exertion that zone systems mix. */
 public enum RpeFamily {
   /** After the category-ratio idea. The default. */
   RATIO("ratio", "moderate is 3–4"),

@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 
 /**
- * One school's way of cutting the span into zones.
+ * One zone system's way of cutting the span into zones.
  *
  * @param id stable id
  * @param name as it is shown
@@ -49,7 +49,7 @@ public record Scheme(
    * @param low lower edge on the scheme's basis
    * @param high upper edge on the scheme's basis; equal to {@code low} for a single rate
    * @param fromRest whether it begins at the resting rate whatever {@code low} says
-   * @param rpe20 the effort on 6–20 that the school itself ties to it; most tie none
+   * @param rpe20 the effort on 6–20 that the zone system itself ties to it; most tie none
    */
   public record Band(
       String id,

@@ -86,7 +86,7 @@ public record Target(int lowBpm, int highBpm, boolean capped, CountCard counts) 
   }
 
   /**
-   * The target and its counts worked out long hand.
+   * The target and its counts worked out step by step.
    *
    * @param low see {@link #of}
    * @param high see {@link #of}

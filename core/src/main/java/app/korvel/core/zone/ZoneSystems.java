@@ -15,12 +15,12 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 
 /**
- * Several schools worked out for one span, and what they call the same rates. They are compared by
- * the guideline class of the band that a rate lies in.
+ * Several zone systems worked out for one span, and what they call the same rates. They are
+ * compared by the guideline class of the band that a rate lies in.
  *
- * @param schools those that can be worked out for this span
+ * @param zone systems those that can be worked out for this span
  * @param without those that count from thresholds which are not known
- * @param stretches from rest to maximum, where no school changes its mind within one
+ * @param stretches from rest to maximum, where no zone system changes its mind within one
  * @param agreements the rates over which all that have a band say the same class, from the lowest
  */
 public record ZoneSystems(
@@ -30,13 +30,13 @@ public record ZoneSystems(
     List<Stretch> stretches,
     List<Agreement> agreements) {
 
-  /** How many schools must have a band before their saying the same counts as agreeing. */
+  /** How many zone systems must have a band before their saying the same counts as agreeing. */
   private static final int ENOUGH = 2;
 
   /**
-   * A school and its bands for this span.
+   * A zone system and its bands for this span.
    *
-   * @param scheme the school
+   * @param scheme the zone system
    * @param bands in its own order
    */
   public record ZoneSystem(Scheme scheme, List<BandRates> bands) {
@@ -46,10 +46,10 @@ public record ZoneSystems(
   }
 
   /**
-   * What one school calls a rate or a range.
+   * What one zone system calls a rate or a range.
    *
-   * @param scheme the school
-   * @param bands those it lies in; none where the school has nothing there
+   * @param scheme the zone system
+   * @param bands those it lies in; none where the zone system has nothing there
    * @param classes the guideline classes of those bands
    */
   public record Call(Scheme scheme, List<BandRates> bands, Set<GuidelineClass> classes) {
@@ -63,9 +63,9 @@ public record ZoneSystems(
   }
 
   /**
-   * What every school calls a rate or a range.
+   * What every zone system calls a rate or a range.
    *
-   * @param calls one for each school, in their order
+   * @param calls one for each zone system, in their order
    * @param words where they agree and where not, as a sentence
    */
   public record Saying(List<Call> calls, String words) {
@@ -75,7 +75,7 @@ public record ZoneSystems(
   }
 
   /**
-   * Rates over which no school changes its mind, both ends included.
+   * Rates over which no zone system changes its mind, both ends included.
    *
    * @param saying what they say there
    */
@@ -119,8 +119,8 @@ public record ZoneSystems(
   }
 
   /**
-   * What every school calls a range: the bands it lies in, but for those that it only touches with
-   * one edge.
+   * What every zone system calls a range: the bands it lies in, but for those that it only touches
+   * with one edge.
    *
    * @param lowBpm lower edge
    * @param highBpm upper edge; the same for a single rate

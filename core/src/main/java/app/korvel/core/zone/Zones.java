@@ -18,7 +18,7 @@ import java.util.stream.IntStream;
  * A scheme worked out for one span: its bands in bpm, and every rate from rest to maximum read in
  * every language.
  *
- * @param scheme the school
+ * @param scheme the zone system
  * @param anchors the span, and thresholds where they are known
  * @param cap a clinician's cap, if there is one
  * @param bands in the order of the scheme
@@ -54,7 +54,7 @@ public record Zones(
    * @param counts the band as beats to count; where the cap cuts it, up to the cap, rounded down
    * @param level the level that the exact middle of its figures falls into
    * @param guidelineClass the class its middle falls into
-   * @param rpe20 effort on 6–20: the school's own where it ties one, else that of the level
+   * @param rpe20 effort on 6–20: the zone system's own where it ties one, else that of the level
    * @param place where it lies for this client
    */
   public record BandRates(
@@ -136,7 +136,7 @@ public record Zones(
   }
 
   /**
-   * One band worked out long hand: its edges and how sure they are.
+   * One band worked out step by step: its edges and how sure they are.
    *
    * @param bandId id of a band of the scheme
    * @throws InvalidValueException when the scheme has no such band
@@ -239,7 +239,8 @@ public record Zones(
             .next(at)
             .map(above -> basis.rateAt(above.low(), anchors) - 1)
             .orElseGet(() -> basis.rateAt(band.high(), anchors));
-    // A band that starts at rest may end below it where the school counts in percent of maximum.
+    // A band that starts at rest may end below it where the zone system counts in percent of
+    // maximum.
     int low =
         band.fromRest() ? Math.min(reserve.restingBpm(), ends) : basis.rateAt(band.low(), anchors);
     int high = Math.max(low, ends);

@@ -120,7 +120,7 @@ class EveryRecordTest {
       assertThat(working.get().bpm()).isEqualTo(running.bpm() - mode.lessBpm());
       assertThat(working.get().standardErrorBpm()).isGreaterThan(running.standardErrorBpm());
     }
-    // Worked out long hand it is the same figure.
+    // Worked out step by step it is the same figure.
     assertThat(record.longHand().orElseThrow().lines())
         .anySatisfy(
             line -> assertThat(line.answer()).isEqualByComparingTo("" + working.get().bpm()));

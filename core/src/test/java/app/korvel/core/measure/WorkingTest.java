@@ -33,7 +33,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.FieldSource;
 
-/** The long hand comes to the number that is shown, and a wrong figure is found. */
+/** The step by step comes to the number that is shown, and a wrong figure is found. */
 class WorkingTest {
   static final List<Scheme> EVERY_SCHEME = Schemes.ALL;
   static final List<Equation> EVERY_EQUATION = Equations.ALL;

@@ -35,7 +35,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** A school's band is shown as it is, and prescribed as far as the client's context allows. */
+/** A zone system's band is shown as it is, and prescribed as far as the client's context allows. */
 class PrescribableTest {
   /** Not cleared for vigorous work. */
   private static final ClientBaseline BEGINNER =
@@ -76,7 +76,7 @@ class PrescribableTest {
 
   @ParameterizedTest
   @CsvSource({
-    // Held under 60 %: a 65 % “warm-up” is the school's and not prescribed.
+    // Held under 60 %: a 65 % “warm-up” is the zone system's and not prescribed.
     "three-points,0,none",
     "single-point,0,60-60",
     "voice-ladder,0,20-40",
@@ -139,7 +139,7 @@ class PrescribableTest {
     assertThat(of(baseline(heart), "voice-ladder", 4, OptionalInt.empty()).because()).isNotEmpty();
   }
 
-  /** What is offered passes the check of a prescription, for every band of every school. */
+  /** What is offered passes the check of a prescription, for every band of every zone system. */
   @Test
   void whateverIsOfferedCanBePrescribed() {
     for (ClientBaseline baseline : List.of(BEGINNER, TRAINED)) {

@@ -116,7 +116,7 @@ class EverySpanTest {
             "0 % 64", "20 % 86", "40 % 109", "60 % 131", "75 % 148", "90 % 165", "100 % 176");
   }
 
-  /** The target long hand comes to the target, on every basis, with and without a cap. */
+  /** The target step by step comes to the target, on every basis, with and without a cap. */
   @Test
   void theWorkingOfEveryTargetComesToItsEdges() {
     Random random = new Random(43);

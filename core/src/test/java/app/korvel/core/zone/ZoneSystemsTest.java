@@ -14,7 +14,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** What the schools call the same rates, and how far a target moves with the maximum. */
+/** What the zone systems call the same rates, and how far a target moves with the maximum. */
 class ZoneSystemsTest {
   private static final Reserve WORKED = Reserve.of(64, 176);
   private static final ZoneSystems SCHOOLS = schools(Anchors.of(WORKED));

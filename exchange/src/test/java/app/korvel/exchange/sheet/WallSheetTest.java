@@ -18,7 +18,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 
-/** What hangs on a wall, read back out of its PDF. */
+/** What depends on a wall, read back out of its PDF. */
 class WallSheetTest {
   private static ClassChart chart(Ages ages, Scheme scheme) {
     return ClassChart.of(ages, "tanaka-208", Mode.RUN, scheme, List.of(), CountWindow.S10);

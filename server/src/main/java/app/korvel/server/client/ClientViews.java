@@ -136,11 +136,11 @@ public final class ClientViews {
    * Those found.
    *
    * @param total how many there are
-   * @param archivedTotal how many are put away
+   * @param archivedTotal how many are archived
    */
   record ClientList(List<ClientRow> clients, int total, int archivedTotal) {}
 
-  /** Everyone who is not put away, by name. */
+  /** Everyone who is not archived, by name. */
   record NameList(List<ClientName> clients) {}
 
   /** What today's check-in came to. */

@@ -198,7 +198,7 @@ final class FieldTestViews {
    *
    * @param day the studio's day on which it was begun
    * @param now what time it is here: the page's clock goes by it
-   * @param overBy the event that ended it, which can be taken back; null while it goes on
+   * @param overBy the event that ended it, which can be withdrawn; null while it goes on
    * @param keptAs the measured maximum it was kept as; null where it was not
    * @param stopSigns signs to stop at, this client's own first
    */

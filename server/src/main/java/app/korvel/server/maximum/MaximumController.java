@@ -48,7 +48,7 @@ class MaximumController {
     return PeakView.of(RecordedPeak.of(request.csv()));
   }
 
-  /** One equation long hand. */
+  /** One equation step by step. */
   @PostMapping("/api/calculator/maximum/working")
   WorkingView working(@RequestBody MaximumWorkingRequest request) {
     MaximumRequest of = request.of();

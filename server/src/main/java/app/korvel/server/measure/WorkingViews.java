@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
-/** Sums worked out long hand, and what a check of somebody's figures found. */
+/** Sums worked out step by step, and what a check of somebody's figures found. */
 public final class WorkingViews {
   private WorkingViews() {}
 

@@ -293,7 +293,7 @@ final class MethodsViews {
     }
   }
 
-  /** A band; {@code rpe20} where its school ties an effort to it. */
+  /** A band; {@code rpe20} where its zone system ties an effort to it. */
   record SchemeBand(
       String id, String name, BigDecimal low, BigDecimal high, @Nullable List<Integer> rpe20) {}
 

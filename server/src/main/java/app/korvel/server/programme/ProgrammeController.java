@@ -30,7 +30,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 
-/** A client's programme: laid out, changed session by session, taken back; and one for nobody. */
+/** A client's programme: laid out, changed session by session, withdrawn; and one for nobody. */
 @RestController
 class ProgrammeController {
   private static final String SESSION = "/api/clients/{id}/programme/sessions/{number}";

@@ -25,7 +25,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 
-/** What hangs on a wall, for everyone: the class chart and the voice poster. Nothing is stored. */
+/**
+ * What depends on a wall, for everyone: the class chart and the voice poster. Nothing is stored.
+ */
 @RestController
 class WallSheetController {
   private final Studio studio;

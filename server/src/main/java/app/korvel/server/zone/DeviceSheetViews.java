@@ -15,7 +15,7 @@ final class DeviceSheetViews {
    * A band as it is typed in.
    *
    * @param highBpm its upper edge, cut by a cap; null where the cap lies below the band
-   * @param allowed whether it may be trained in; a school's band that is not is shown as such
+   * @param allowed whether it may be trained in; a zone system's band that is not is shown as such
    */
   record DeviceBand(
       String name, int level, int lowBpm, @Nullable Integer highBpm, boolean allowed) {}

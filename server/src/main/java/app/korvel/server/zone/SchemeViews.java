@@ -16,9 +16,9 @@ final class SchemeViews {
   private SchemeViews() {}
 
   /**
-   * A band as its school writes it down.
+   * A band as its zone system writes it down.
    *
-   * @param rpe20 the effort the school ties to it; null where it ties none
+   * @param rpe20 the effort the zone system ties to it; null where it ties none
    */
   record BandRow(String name, BigDecimal low, BigDecimal high, @Nullable List<Integer> rpe20) {
     private static BandRow of(Scheme.Band band) {

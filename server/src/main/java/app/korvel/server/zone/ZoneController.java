@@ -48,7 +48,7 @@ class ZoneController {
     return answers.of(request);
   }
 
-  /** One band of it long hand. */
+  /** One band of it step by step. */
   @PostMapping("/api/calculator/zones/working")
   WorkingView zones(@RequestBody ZonesWorkingRequest request) {
     return WorkingView.of(

@@ -70,7 +70,9 @@ final class ZoneRequests {
 
   record RatesAnswer(List<Integer> rates) {}
 
-  /** The span and the school; standard errors, cap and family of 0–10 scales may be left out. */
+  /**
+   * The span and the zone system; standard errors, cap and family of 0–10 scales may be left out.
+   */
   record ZonesRequest(
       @Within(Limit.RESTING) Integer restingBpm,
       @Within(Limit.MAXIMUM) Integer maximumBpm,

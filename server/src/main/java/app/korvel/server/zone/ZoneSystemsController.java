@@ -35,7 +35,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Every school side by side on one span: a client's, or one that is given. */
+/** Every zone system side by side on one span: a client's, or one that is given. */
 @RestController
 class ZoneSystemsController {
   private final Studio studio;

@@ -27,12 +27,12 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 
-/** Every school on one span, as it is sent. */
+/** Every zone system on one span, as it is sent. */
 final class ZoneSystemsViews {
   private ZoneSystemsViews() {}
 
   /**
-   * A range that the schools are asked about.
+   * A range that the zone systems are asked about.
    *
    * @param name what it is for
    * @param percents of reserve
@@ -54,7 +54,7 @@ final class ZoneSystemsViews {
   /**
    * What an answer follows from.
    *
-   * @param schemes every school
+   * @param schemes every zone system
    * @param shown the one in use
    * @param cap a clinician's cap
    * @param wanted the ranges that are asked about
@@ -75,7 +75,7 @@ final class ZoneSystemsViews {
       boolean vigorous) {}
 
   /**
-   * One school.
+   * One zone system.
    *
    * @param prescribable what of each band may be prescribed, in their order; empty without a client
    */
@@ -116,7 +116,7 @@ final class ZoneSystemsViews {
     }
   }
 
-  /** A school that cannot be worked out here. */
+  /** A zone system that cannot be worked out here. */
   record MissingZoneSystem(String scheme, String name) {}
 
   /** What they say of the rates from one to another, both included. */
@@ -156,11 +156,11 @@ final class ZoneSystemsViews {
   }
 
   /**
-   * A range, and what the schools call it.
+   * A range, and what the zone systems call it.
    *
    * @param why why it is not for this client, or not all of it; empty where it is
    * @param lowBpm null where a cap lies below it
-   * @param bands names of the bands it lies in, for each school in their order
+   * @param bands names of the bands it lies in, for each zone system in their order
    * @param words where they agree on it and where not
    * @param off how far it moves if the maximum is off by its standard error, lower and higher
    * @param equations what it would be by each equation that applies
@@ -178,10 +178,10 @@ final class ZoneSystemsViews {
       List<ShiftedTarget> equations) {}
 
   /**
-   * Every school on one span.
+   * Every zone system on one span.
    *
-   * @param shown the school in use, with a reading for every rate
-   * @param schools in the order of the shelf
+   * @param shown the zone system in use, with a reading for every rate
+   * @param zone systems in the order of the shelf
    * @param asked ranges and what they are called: the target in question first, then each goal
    */
   record ZoneSystemsView(

@@ -102,7 +102,7 @@ public final class ZoneViews {
   }
 
   /**
-   * What of a school's band may be prescribed to a client.
+   * What of a zone system's band may be prescribed to a client.
    *
    * @param lowPercent of reserve; null where nothing of it may be
    * @param highPercent of reserve; null where nothing of it may be

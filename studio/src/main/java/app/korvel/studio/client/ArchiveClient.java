@@ -5,10 +5,10 @@ import app.korvel.studio.Actor;
 import app.korvel.studio.Studio;
 import java.util.UUID;
 
-/** Puts a client away, or brings one back; nothing is deleted. */
+/** Archives a client, or brings one back; nothing is deleted. */
 public record ArchiveClient(Studio studio) {
   /**
-   * Puts a client away or brings one back.
+   * Archives a client or brings one back.
    *
    * @param read the version that was read
    * @throws app.korvel.store.StaleVersionException when they have been changed since

@@ -225,7 +225,7 @@ public final class DemoData {
           "Hyun-woo Castell | nes-211 | 24"
               + " | Reached 190 twice on the pier hill this autumn; a test is planned.");
 
-  /** Who mistyped a count that was put right later, and what was typed. */
+  /** Who mistyped a count that was corrected later, and what was typed. */
   private static final Table MISTYPED = Table.of("Ines Okafor-Lund | 46");
 
   /** To whom something was prescribed so many days ago, and not today. */
@@ -293,7 +293,7 @@ public final class DemoData {
   /** Whose shifts at the ticket window a roster program has. */
   private static final String ON_ROSTER = "Yara Fonotele";
 
-  /** Who has left, and is put away. */
+  /** Who has left, and is archived. */
   private static final String LEFT = "Imre Valstad";
 
   private static final Actor WHO = Actor.INSTRUCTOR;

@@ -66,7 +66,7 @@ public record OwnSchemes(Studio studio) {
   }
 
   /**
-   * The studio's own of that id, put away or not.
+   * The studio's own of that id, archived or not.
    *
    * @throws NotFoundException when there is none
    */
