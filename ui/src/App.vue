@@ -111,6 +111,8 @@ hearShortcuts()
   position: sticky;
   top: 0;
   height: 100vh;
+  /* On a low screen what was offered scrolls with the places. */
+  overflow-y: auto;
 }
 
 .brand {
@@ -226,6 +228,7 @@ main {
     position: fixed;
     inset: auto 0 0;
     height: auto;
+    overflow: visible;
     z-index: 20;
     gap: 0;
     padding: 4px 6px max(4px, env(safe-area-inset-bottom));

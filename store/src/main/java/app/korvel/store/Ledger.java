@@ -164,8 +164,9 @@ public final class Ledger {
     return database
         .first(
             row -> row.getString(column),
-            "select %1$s from current_%2$s where client_id = ? and %1$s is not null "
-                + "group by %1$s having count(*) > 1".formatted(column, table),
+            ("select %1$s from current_%2$s where client_id = ? and %1$s is not null "
+                    + "group by %1$s having count(*) > 1")
+                .formatted(column, table),
             clientId.toString())
         .isPresent();
   }

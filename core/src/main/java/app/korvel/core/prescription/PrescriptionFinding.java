@@ -101,7 +101,7 @@ public enum PrescriptionFinding implements FindingKind {
       "%s of the %s days as prescribed, the others at %s %% of reserve.",
       "Of four days a week or more at most three are vigorous: the body gains while "
           + "it recovers. At {OVER_65}"
-          + "and over, with a heart condition, or in the first {FIRST_WEEKS} weeks, "
+          + " and over, with a heart condition, or in the first {FIRST_WEEKS} weeks, "
           + "never two in a row.",
       Source.PRACTICE),
   UNDER_18_WEEK(

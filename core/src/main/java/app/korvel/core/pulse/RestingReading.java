@@ -103,7 +103,7 @@ public record RestingReading(
       throw InvalidValueException.of(
           "beats",
           count.bpm()
-              + "bpm is not kept as a resting pulse; count again for 60 s, and if it "
+              + " bpm is not kept as a resting pulse; count again for 60 s, and if it "
               + "stays, no training before a medical review",
           "beats that make " + Limit.RESTING.accepted());
     }
