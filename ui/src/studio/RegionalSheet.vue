@@ -5,6 +5,7 @@ import { useFieldMessages } from '../shared/fields'
 import { useSave } from '../shared/save'
 import { loadStudio, theStudio } from '../shared/studio'
 import { regional } from '../shared/units'
+import { options } from '../shared/words'
 
 /** The units and customs of the studio: chosen once, read and entered everywhere. */
 const emit = defineEmits<{ changed: [] }>()
@@ -16,63 +17,29 @@ interface Custom {
   hint?: string
 }
 const CUSTOMS: Custom[] = [
-  {
-    id: 'weight',
-    label: 'Weight',
-    options: [
-      { value: 'kg', name: 'kg' },
-      { value: 'lb', name: 'lb' },
-    ],
-  },
-  {
-    id: 'height',
-    label: 'Height',
-    options: [
-      { value: 'cm', name: 'cm' },
-      { value: 'ft-in', name: 'ft and in' },
-    ],
-  },
+  { id: 'weight', label: 'Weight', options: options({ kg: 'kg', lb: 'lb' }) },
+  { id: 'height', label: 'Height', options: options({ cm: 'cm', 'ft-in': 'ft and in' }) },
   {
     id: 'glucose',
     label: 'Blood glucose',
-    options: [
-      { value: 'mmol-l', name: 'mmol/L' },
-      { value: 'mg-dl', name: 'mg/dL' },
-    ],
+    options: options({ 'mmol-l': 'mmol/L', 'mg-dl': 'mg/dL' }),
     hint: 'A reading can be entered in the other unit, as the client’s meter shows it.',
   },
   {
     id: 'distance',
     label: 'Distance',
-    options: [
-      { value: 'km', name: 'km and m' },
-      { value: 'miles', name: 'miles and ft' },
-    ],
+    options: options({ km: 'km and m', miles: 'miles and ft' }),
   },
-  {
-    id: 'clock',
-    label: 'Time of day',
-    options: [
-      { value: 'h24', name: '18:30' },
-      { value: 'h12', name: '6:30 pm' },
-    ],
-  },
+  { id: 'clock', label: 'Time of day', options: options({ h24: '18:30', h12: '6:30 pm' }) },
   {
     id: 'weekStart',
     label: 'First day of the week',
-    options: [
-      { value: 'monday', name: 'Monday' },
-      { value: 'sunday', name: 'Sunday' },
-      { value: 'saturday', name: 'Saturday' },
-    ],
+    options: options({ monday: 'Monday', sunday: 'Sunday', saturday: 'Saturday' }),
   },
   {
     id: 'paper',
     label: 'Paper',
-    options: [
-      { value: 'a4', name: 'A4' },
-      { value: 'letter', name: 'Letter' },
-    ],
+    options: options({ a4: 'A4', letter: 'Letter' }),
     hint: 'For cards and hand-outs, unless another is chosen there.',
   },
 ]
