@@ -4,10 +4,13 @@ import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.trace.Trace;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.stream.IntStream;
 
 /**
  * The peak of a recording. A spike is no maximum: the highest 5-second median counts, where the
@@ -58,6 +61,16 @@ public record RecordedPeak(
    */
   public static RecordedPeak of(String csv) {
     return of(Recording.parse(csv));
+  }
+
+  /** Finds the peak of a recording that is held second by second. */
+  public static RecordedPeak of(Trace trace) {
+    int[] seconds = IntStream.rangeClosed(1, trace.seconds()).toArray();
+    int[] bpm =
+        IntStream.of(seconds)
+            .map(second -> trace.sampledAt(second) ? trace.value(second).getAsInt() : 0)
+            .toArray();
+    return of(new Recording(seconds, bpm, Optional.empty()));
   }
 
   static RecordedPeak of(Recording recording) {

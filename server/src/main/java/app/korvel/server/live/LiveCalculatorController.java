@@ -36,7 +36,6 @@ class LiveCalculatorController {
         trace,
         Cues.of(trace, request.cueSteps(), request.source(), request.mover()),
         request.reserve(),
-        new SchemeCatalog(studio).of(request.scheme()),
-        request.peak());
+        new SchemeCatalog(studio).of(request.scheme()));
   }
 }

@@ -195,21 +195,6 @@ final class LiveCalculatorViews {
       }
       return all;
     }
-
-    /** The peak of the samples that are one; nothing where none holds. */
-    Optional<RecordedPeak> peak() {
-      StringBuilder csv = new StringBuilder("seconds,bpm\n");
-      int last = 0;
-      for (List<@Nullable Integer> sample : samples) {
-        Integer second = sample.get(0);
-        Integer rate = sample.get(1);
-        if (second != null && rate != null && rate > 0 && second > last) {
-          csv.append(second).append(',').append(rate).append('\n');
-          last = second;
-        }
-      }
-      return last == 0 ? Optional.empty() : Optional.of(RecordedPeak.of(csv.toString()));
-    }
   }
 
   record CueView(int second, Cues.Kind cue, boolean overCap) {}
@@ -241,8 +226,8 @@ final class LiveCalculatorViews {
       @Nullable Integer averageBpm,
       @Nullable TracePeakView peak) {
 
-    static TraceAnswer of(
-        Trace trace, Cues cues, Reserve reserve, Scheme scheme, Optional<RecordedPeak> peak) {
+    static TraceAnswer of(Trace trace, Cues cues, Reserve reserve, Scheme scheme) {
+      RecordedPeak peak = RecordedPeak.of(trace);
       int[] seconds = trace.histogram();
       Map<Integer, Integer> histogram = new TreeMap<>();
       long beats = 0;
@@ -271,9 +256,9 @@ final class LiveCalculatorViews {
               SessionLoad.reserveWeightedMinutes(seconds, reserve, Sex.MALE),
               SessionLoad.reserveWeightedMinutes(seconds, reserve, Sex.FEMALE)),
           all == 0 ? null : (int) Math.round((double) beats / all),
-          peak.filter(found -> found.bpm().isPresent())
-              .map(found -> new TracePeakView(found.bpm().getAsInt(), found.atSecond()))
-              .orElse(null));
+          peak.bpm().isPresent()
+              ? new TracePeakView(peak.bpm().getAsInt(), peak.atSecond())
+              : null);
     }
 
     private static int secondsIn(Zones.BandRates band, Map<Integer, Integer> histogram) {
