@@ -151,7 +151,7 @@ class TasksTest {
         IntStream.rangeClosed(1, 10)
             .mapToObj(n -> "Pupil " + Character.toString('A' + n) + ", " + n + ".3.2012, f")
             .collect(Collectors.joining("\n"));
-    desk.await(() -> desk.focused() != null);
+    desk.await("the list", () -> desk.all("textarea").size() == 1);
     desk.driver()
         .executeScript(
             """

@@ -4,6 +4,7 @@ import app.korvel.core.checkin.CheckInFinding;
 import app.korvel.core.effort.EffortFinding;
 import app.korvel.core.effort.WitnessFinding;
 import app.korvel.core.fieldtest.FieldTestFinding;
+import app.korvel.core.live.LiveFinding;
 import app.korvel.core.maximum.MaximumFinding;
 import app.korvel.core.measure.FindingKind;
 import app.korvel.core.outline.OutlineFinding;
@@ -35,6 +36,7 @@ public final class Findings {
               OutlineFinding.values(),
               PrescriptionFinding.values(),
               ProgrammeFinding.values(),
+              LiveFinding.values(),
               SessionFinding.values(),
               ProgressFinding.values())
           .flatMap(Stream::of)

@@ -54,8 +54,12 @@ class ArchitectureTest {
           .definedBy("..core.pulse..")
           .layer("checkin")
           .definedBy("..core.checkin..")
+          .layer("trace")
+          .definedBy("..core.trace..")
           .layer("maximum")
           .definedBy("..core.maximum..")
+          .layer("run")
+          .definedBy("..core.run..")
           .layer("fieldtest")
           .definedBy("..core.fieldtest..")
           .layer("zone")
@@ -68,6 +72,8 @@ class ArchitectureTest {
           .definedBy("..core.prescription..")
           .layer("programme")
           .definedBy("..core.programme..")
+          .layer("live")
+          .definedBy("..core.live..")
           .layer("session")
           .definedBy("..core.session..")
           .layer("progress")
@@ -80,10 +86,14 @@ class ArchitectureTest {
           .mayOnlyAccessLayers("measure", "screening")
           .whereLayer("checkin")
           .mayOnlyAccessLayers("measure", "screening", "pulse")
+          .whereLayer("trace")
+          .mayOnlyAccessLayers("measure")
           .whereLayer("maximum")
-          .mayOnlyAccessLayers("measure", "screening", "pulse", "checkin")
+          .mayOnlyAccessLayers("measure", "screening", "pulse", "checkin", "trace")
+          .whereLayer("run")
+          .mayOnlyAccessLayers("measure")
           .whereLayer("fieldtest")
-          .mayOnlyAccessLayers("measure", "screening", "pulse", "checkin", "maximum")
+          .mayOnlyAccessLayers("measure", "screening", "pulse", "checkin", "maximum", "run")
           .whereLayer("zone")
           .mayOnlyAccessLayers("measure", "screening", "pulse", "maximum")
           .whereLayer("effort")
@@ -94,6 +104,19 @@ class ArchitectureTest {
           .mayOnlyAccessLayers("measure", "screening", "pulse", "maximum", "zone", "outline")
           .whereLayer("programme")
           .mayOnlyAccessLayers("measure", "screening", "maximum", "zone", "outline", "prescription")
+          .whereLayer("live")
+          .mayOnlyAccessLayers(
+              "measure",
+              "screening",
+              "pulse",
+              "checkin",
+              "trace",
+              "maximum",
+              "run",
+              "zone",
+              "effort",
+              "outline",
+              "prescription")
           .whereLayer("session")
           .mayOnlyAccessLayers(
               "measure", "screening", "maximum", "zone", "outline", "prescription", "programme")

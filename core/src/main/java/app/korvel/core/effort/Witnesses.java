@@ -87,29 +87,83 @@ public record Witnesses(
   public record Said(int vote, int level, int weight) {}
 
   /**
+   * A range of rates, both ends included; equal ends are a single rate.
+   *
+   * @param lowBpm from this rate
+   * @param highBpm up to this rate
+   */
+  public record Rates(int lowBpm, int highBpm) {
+    /** −1 below it, 0 within it, 1 above it. */
+    public int vote(int bpm) {
+      return against(bpm, lowBpm, highBpm);
+    }
+  }
+
+  /**
    * What is asked for.
    *
-   * @param lowBpm from this rate; as high as the upper one for a single rate
-   * @param highBpm up to this rate
-   * @param rpe20 the prescribed ratings; empty where they follow from the target's levels
+   * @param rates by rate; empty where only RPE and talk lead
+   * @param levels the levels that share it, the lowest first; at least one
+   * @param rpe20 the prescribed ratings; empty where they follow from the levels
    */
-  public record Aim(int lowBpm, int highBpm, Optional<RpeSpan> rpe20) {
-    int vote(int bpm) {
-      return bpm < lowBpm ? -1 : bpm > highBpm ? 1 : 0;
+  public record Aim(Optional<Rates> rates, List<Level> levels, Optional<RpeSpan> rpe20) {
+    public Aim {
+      levels = List.copyOf(levels);
+    }
+
+    /** A target by rate; its levels are those that share at least two whole bpm with it. */
+    public static Aim byRate(int lowBpm, int highBpm, Optional<RpeSpan> rpe20, Reserve reserve) {
+      Rates rates = new Rates(lowBpm, highBpm);
+      return new Aim(Optional.of(rates), levelsOf(rates, reserve), rpe20);
+    }
+
+    /** A target by how it feels and sounds. */
+    public static Aim byEffort(List<Level> levels, RpeSpan rpe20) {
+      return new Aim(Optional.empty(), levels, Optional.of(rpe20));
+    }
+
+    int lowest() {
+      return levels.get(0).number();
+    }
+
+    int highest() {
+      return levels.get(levels.size() - 1).number();
+    }
+
+    int rpeVote(int rating) {
+      return rpe20
+          .map(span -> against(rating, span.low(), span.high()))
+          .orElseGet(() -> levelVote(Level.atRpe20(rating).number()));
+    }
+
+    int levelVote(int level) {
+      return against(level, lowest(), highest());
+    }
+
+    /** Whether a rating, or what the voice can do, is within it or over it. */
+    public boolean isReachedBy(OptionalInt rpe20, OptionalInt voice) {
+      return rpe20.isPresent() && rpeVote(rpe20.getAsInt()) >= 0
+          || voice.isPresent() && levelVote(voice.getAsInt()) >= 0;
+    }
+
+    /** Whether a rating, or what the voice can do, is over it. */
+    public boolean isUnder(OptionalInt rpe20, OptionalInt voice) {
+      return rpe20.isPresent() && rpeVote(rpe20.getAsInt()) > 0
+          || voice.isPresent() && levelVote(voice.getAsInt()) > 0;
     }
   }
 
   /**
    * Who moves, and how they are guided.
    *
-   * @param reserve their resting and maximum rate
+   * @param reserve their resting and maximum rate; empty where no rate is used
    * @param maximumEstimated whether the maximum is estimated or borrowed from another activity
    * @param guide what leads: the rate, talk, or RPE and talk
    * @param capBpm a rate that is never exceeded, if there is one
    * @param highestRpe the highest rating a written limit allows, if there is one
    */
   public record Mover(
-      Reserve reserve,
+      Optional<Reserve> reserve,
       boolean maximumEstimated,
       Set<EffortContext> contexts,
       IntensityGuide guide,
@@ -168,36 +222,32 @@ public record Witnesses(
 
   /** What they say together. */
   public static Witnesses of(Moment moment, Aim aim, Mover mover) {
-    List<Level> levels = levelsOf(aim, mover.reserve());
-    int lowest = levels.get(0).number();
-    int highest = levels.get(levels.size() - 1).number();
     Optional<Said> rate =
-        given(moment.rateBpm())
+        aim.rates()
+            .filter(rates -> moment.rateBpm().isPresent() && mover.reserve().isPresent())
             .map(
-                bpm -> {
-                  int level = Level.atRate(bpm, mover.reserve()).number();
-                  return new Said(aim.vote(bpm), level, rateWeight(moment, level, mover));
+                rates -> {
+                  int bpm = moment.rateBpm().getAsInt();
+                  int level = Level.atRate(bpm, mover.reserve().orElseThrow()).number();
+                  return new Said(rates.vote(bpm), level, rateWeight(moment, level, mover));
                 });
     Optional<Said> rpe =
         given(moment.rpe20())
             .map(
-                rating -> {
-                  int level = Level.atRpe20(rating).number();
-                  int vote =
-                      aim.rpe20()
-                          .map(span -> against(rating, span.low(), span.high()))
-                          .orElseGet(() -> against(level, lowest, highest));
-                  return new Said(vote, level, mover.is(NEW_TO_EXERCISE, UNDER_18) ? HALF : WHOLE);
-                });
+                rating ->
+                    new Said(
+                        aim.rpeVote(rating),
+                        Level.atRpe20(rating).number(),
+                        mover.is(NEW_TO_EXERCISE, UNDER_18) ? HALF : WHOLE));
     Optional<Said> voice =
-        given(moment.voice()).map(level -> new Said(against(level, lowest, highest), level, WHOLE));
+        given(moment.voice()).map(level -> new Said(aim.levelVote(level), level, WHOLE));
 
     List<Said> voting =
         Stream.of(rate, rpe, voice)
             .flatMap(Optional::stream)
             .filter(said -> said.weight > 0)
             .toList();
-    Decided decided = decide(moment, mover, highest, voting, rpe, voice);
+    Decided decided = decide(moment, mover, aim.highest(), voting, rpe, voice);
     List<Finding> findings = new ArrayList<>();
     findings.add(decided.because);
     disagreement(rate, rpe, voice).ifPresent(findings::add);
@@ -206,7 +256,7 @@ public record Witnesses(
         voting.isEmpty()
             ? OptionalInt.empty()
             : OptionalInt.of(median(voting, Comparator.comparingInt(Said::level)).level),
-        levels,
+        aim.levels(),
         rate,
         rpe,
         voice,
@@ -315,21 +365,17 @@ public record Witnesses(
     return mover.is(PREGNANCY) ? weight / 2 : weight;
   }
 
-  /** The levels that share enough of a target; of a single rate, the one it lies in. */
-  public static List<Level> levelsOf(Aim aim, Reserve reserve) {
-    if (aim.highBpm() - aim.lowBpm() + 1 < SHARED_BPM) {
-      return List.of(Level.atRate(aim.lowBpm(), reserve));
-    }
+  private static List<Level> levelsOf(Rates rates, Reserve reserve) {
     List<Level> levels =
         Stream.of(Level.values())
-            .filter(level -> shared(level, aim, reserve) >= SHARED_BPM)
+            .filter(level -> shared(level, rates, reserve) >= SHARED_BPM)
             .toList();
-    return levels.isEmpty() ? List.of(Level.atRate(aim.lowBpm(), reserve)) : levels;
+    return levels.isEmpty() ? List.of(Level.atRate(rates.lowBpm, reserve)) : levels;
   }
 
-  private static int shared(Level level, Aim aim, Reserve reserve) {
+  private static int shared(Level level, Rates rates, Reserve reserve) {
     int shared = 0;
-    for (int bpm = aim.lowBpm(); bpm <= aim.highBpm(); bpm++) {
+    for (int bpm = rates.lowBpm; bpm <= rates.highBpm; bpm++) {
       if (Level.atRate(bpm, reserve) == level) {
         shared++;
       }

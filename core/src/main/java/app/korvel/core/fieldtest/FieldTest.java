@@ -5,10 +5,13 @@ import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.InvalidValueException.Fault;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.run.Protocol;
+import app.korvel.core.run.Row;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
@@ -86,5 +89,13 @@ public record FieldTest(
   Instant warmedUpAt() {
     Duration left = WARM_UP.minusMinutes(warmedUpMinutes);
     return left.isNegative() ? startedAt : startedAt.plus(left);
+  }
+
+  /** Its clock: what is left of the warm-up, then as many bouts as there may be. */
+  Protocol clock() {
+    Row bout = Row.onWord(protocol.bout(), protocol.restAtLeast(), protocol.restAtMost());
+    List<Row> rows = new ArrayList<>(Collections.nCopies(protocol.mostBouts(), bout));
+    rows.add(0, Row.of(Duration.between(startedAt, warmedUpAt()), false));
+    return Protocol.of(rows);
   }
 }

@@ -7,6 +7,11 @@ import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Texts;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.pulse.PulseSource;
+import app.korvel.core.run.Leg;
+import app.korvel.core.run.Reaching;
+import app.korvel.core.run.Row;
+import app.korvel.core.run.Run;
+import app.korvel.core.run.RunEvent;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -21,9 +26,11 @@ import java.util.stream.Stream;
 
 /**
  * A field test as it ran: everything follows from the series of events and the time, so that it
- * stands where it stood after a reload or a restart.
+ * stands where it stood after a reload or a restart. Its clock is a {@link Run}: the warm-up, then
+ * a row for each bout.
  *
  * @param test what was begun
+ * @param clock what moved its clock, in order
  * @param bouts those begun so far
  * @param finishedAt when it was finished, if it was
  * @param stoppedAt when it was stopped, if it was
@@ -33,15 +40,13 @@ import java.util.stream.Stream;
  */
 public record FieldTestRun(
     FieldTest test,
+    List<RunEvent> clock,
     List<Bout> bouts,
     Optional<Instant> finishedAt,
     Optional<Instant> stoppedAt,
     String stoppedBecause,
     Optional<UUID> overBy,
     Instant lastAt) {
-
-  /** How far a clock may run ahead of ours. */
-  private static final Duration AHEAD = Duration.ofSeconds(5);
 
   private static final Duration LATE = Duration.ofSeconds(Threshold.FIELD_TEST_LATE.whole());
 
@@ -77,6 +82,11 @@ public record FieldTestRun(
       Optional<Boolean> answer) {
     public Bout {
       readings = List.copyOf(readings);
+    }
+
+    static Bout of(int number, Leg leg) {
+      return new Bout(
+          number, leg.from(), leg.until().orElseThrow(), leg.whole(), List.of(), Optional.empty());
     }
 
     /** The highest reading that counts, the earliest of equal ones. */
@@ -123,70 +133,83 @@ public record FieldTestRun(
       boolean plateau) {}
 
   public FieldTestRun {
+    clock = List.copyOf(clock);
     bouts = List.copyOf(bouts);
   }
 
   /** The run that a series of events makes, in the order in which they happened. */
   public static FieldTestRun of(FieldTest test, List<FieldTestEvent> events) {
-    List<Bout> bouts = new ArrayList<>();
-    Optional<Instant> finishedAt = Optional.empty();
-    Optional<Instant> stoppedAt = Optional.empty();
-    String because = "";
-    Optional<UUID> overBy = Optional.empty();
-    Instant last = test.startedAt();
     Set<UUID> takenBack = new HashSet<>();
     events.forEach(event -> event.of().ifPresent(takenBack::add));
-    Duration length = test.protocol().bout();
-    for (FieldTestEvent event : events) {
-      last = event.at();
-      if (takenBack.contains(event.id())) {
-        continue;
+    List<FieldTestEvent> standing =
+        events.stream().filter(event -> !takenBack.contains(event.id())).toList();
+    List<RunEvent> clock = clock(standing);
+    Instant last = events.isEmpty() ? test.startedAt() : events.get(events.size() - 1).at();
+    List<Bout> bouts = new ArrayList<>();
+    for (Leg leg : run(test, clock, last).legs()) {
+      if (leg.row() > 0) {
+        bouts.add(Bout.of(bouts.size() + 1, leg));
       }
-      Optional<Bout> bout =
-          bouts.isEmpty() ? Optional.empty() : Optional.of(bouts.get(bouts.size() - 1));
+    }
+    Optional<FieldTestEvent> finish = Optional.empty();
+    Optional<FieldTestEvent> stop = Optional.empty();
+    for (FieldTestEvent event : standing) {
       switch (event.kind()) {
-        case BOUT_STARTED ->
-            bouts.add(
-                new Bout(
-                    bouts.size() + 1,
-                    event.at(),
-                    event.at().plus(length),
-                    true,
-                    List.of(),
-                    Optional.empty()));
-        case BOUT_ENDED -> bout.ifPresent(on -> replace(bouts, ended(on, event.at())));
-        case READING -> bout.ifPresent(on -> replace(bouts, read(on, event, test.protocol())));
+        case READING ->
+            begunBefore(bouts, event)
+                .ifPresent(on -> replace(bouts, read(on, event, test.protocol())));
         case ANSWERED ->
             bouts.stream()
                 .filter(each -> each.number == event.bout().orElseThrow())
                 .findFirst()
                 .ifPresent(each -> replace(bouts, answered(each, event.yes().orElseThrow())));
-        case TAKEN_BACK -> {}
-        case FINISHED -> {
-          finishedAt = Optional.of(event.at());
-          overBy = Optional.of(event.id());
-          bout.ifPresent(on -> replace(bouts, ended(on, event.at())));
-        }
-        case STOPPED -> {
-          stoppedAt = Optional.of(event.at());
-          overBy = Optional.of(event.id());
-          because = event.words();
-          bout.ifPresent(on -> replace(bouts, ended(on, event.at())));
-        }
+        case FINISHED -> finish = Optional.of(event);
+        case STOPPED -> stop = Optional.of(event);
+        case BOUT_STARTED, BOUT_ENDED, TAKEN_BACK -> {}
       }
     }
-    return new FieldTestRun(test, bouts, finishedAt, stoppedAt, because, overBy, last);
+    return new FieldTestRun(
+        test,
+        clock,
+        bouts,
+        finish.map(FieldTestEvent::at),
+        stop.map(FieldTestEvent::at),
+        stop.map(FieldTestEvent::words).orElse(""),
+        (stop.isPresent() ? stop : finish).map(FieldTestEvent::id),
+        last);
+  }
+
+  /** What of the series moves the clock. */
+  private static List<RunEvent> clock(List<FieldTestEvent> events) {
+    List<RunEvent> clock = new ArrayList<>();
+    int leg = 1;
+    for (FieldTestEvent event : events) {
+      switch (event.kind()) {
+        case BOUT_STARTED -> {
+          leg++;
+          clock.add(new RunEvent.Started(event.id(), event.at()));
+        }
+        case BOUT_ENDED -> clock.add(new RunEvent.Ended(event.id(), event.at(), leg));
+        case FINISHED, STOPPED -> clock.add(new RunEvent.Over(event.id(), event.at()));
+        case READING, TAKEN_BACK, ANSWERED -> {}
+      }
+    }
+    return clock;
+  }
+
+  private static Run run(FieldTest test, List<RunEvent> clock, Instant now) {
+    return Run.of(test.clock(), test.startedAt(), clock, Reaching.NEVER, now);
+  }
+
+  /** The last bout that had begun by then. */
+  private static Optional<Bout> begunBefore(List<Bout> bouts, FieldTestEvent event) {
+    return bouts.stream()
+        .filter(bout -> !bout.startedAt.isAfter(event.at()))
+        .reduce((before, after) -> after);
   }
 
   private static void replace(List<Bout> bouts, Bout bout) {
     bouts.set(bout.number - 1, bout);
-  }
-
-  /** Ended at that moment, unless its time was over before. */
-  private static Bout ended(Bout bout, Instant at) {
-    return at.isBefore(bout.endsAt)
-        ? new Bout(bout.number, bout.startedAt, at, false, bout.readings, bout.answer)
-        : bout;
   }
 
   private static Bout read(Bout bout, FieldTestEvent event, FieldTestProtocol protocol) {
@@ -213,57 +236,49 @@ public record FieldTestRun(
 
   /** Where it stands at {@code now}. */
   public RunStatus at(Instant now) {
-    int number = bouts.size();
-    if (stoppedAt.isPresent()) {
-      return over(Phase.STOPPED, number, stoppedAt.get());
+    Run run = run(test, clock, now);
+    int number = Math.max(0, run.leg() - 1);
+    if (run.over().isPresent()) {
+      Phase phase = stoppedAt.isPresent() ? Phase.STOPPED : Phase.DONE;
+      return status(phase, number, run.over().get(), Optional.empty(), Optional.empty(), false);
     }
-    if (finishedAt.isPresent()) {
-      return over(Phase.DONE, number, finishedAt.get());
+    if (run.current().isPresent()) {
+      Leg leg = run.current().get();
+      Phase phase = leg.row() == 0 ? Phase.WARM_UP : Phase.BOUT;
+      return status(phase, number, leg.from(), leg.until(), Optional.empty(), false);
     }
-    if (bouts.isEmpty()) {
-      Instant ready = test.warmedUpAt();
-      return now.isBefore(ready)
-          ? new RunStatus(
-              Phase.WARM_UP,
-              0,
-              test.startedAt(),
-              Optional.of(ready),
-              Optional.empty(),
-              false,
-              true,
-              false)
-          : new RunStatus(
-              Phase.READY, 0, ready, Optional.empty(), Optional.empty(), true, true, false);
+    Instant since = run.sinceLast();
+    if (number == 0) {
+      return status(Phase.READY, 0, since, Optional.empty(), Optional.empty(), true);
     }
-    Bout last = lastBout().orElseThrow();
-    if (now.isBefore(last.endsAt)) {
-      return new RunStatus(
-          Phase.BOUT,
-          number,
-          last.startedAt,
-          Optional.of(last.endsAt),
-          Optional.empty(),
-          false,
-          true,
-          plateau());
-    }
-    FieldTestProtocol protocol = test.protocol();
-    boolean more = number < protocol.mostBouts();
-    Instant next = last.endsAt.plus(protocol.restAtLeast());
-    return new RunStatus(
+    Optional<Row> next = run.next().map(row -> run.protocol().rows().get(row));
+    Optional<Instant> earliest = next.map(row -> since.plus(row.earliest()));
+    return status(
         Phase.REST,
         number,
-        last.endsAt,
-        more ? Optional.of(next) : Optional.empty(),
-        more ? Optional.of(last.endsAt.plus(protocol.restAtMost())) : Optional.empty(),
-        more && !now.isBefore(next),
-        true,
-        plateau());
+        since,
+        earliest,
+        next.map(row -> since.plus(row.latest())),
+        earliest.filter(from -> !now.isBefore(from)).isPresent());
   }
 
-  private RunStatus over(Phase phase, int bout, Instant since) {
+  private RunStatus status(
+      Phase phase,
+      int bout,
+      Instant since,
+      Optional<Instant> until,
+      Optional<Instant> latest,
+      boolean mayStart) {
+    boolean over = phase == Phase.DONE || phase == Phase.STOPPED;
     return new RunStatus(
-        phase, bout, since, Optional.empty(), Optional.empty(), false, false, plateau());
+        phase,
+        bout,
+        since,
+        until,
+        latest,
+        mayStart,
+        !over,
+        phase != Phase.WARM_UP && phase != Phase.READY && plateau());
   }
 
   /** Whether the last two bouts gave the same peak within 2 bpm. */
@@ -292,13 +307,7 @@ public record FieldTestRun(
    * @throws InvalidValueException when it cannot have happened as the test stands
    */
   public void check(FieldTestEvent event, Instant now) {
-    if (event.at().isAfter(now.plus(AHEAD))) {
-      throw InvalidValueException.of("at", "lies in the future", "a moment up to now");
-    }
-    if (event.at().isBefore(lastAt)) {
-      throw InvalidValueException.of(
-          "at", "comes before what was entered last", "a moment from then on");
-    }
+    Run.checkTime(event.at(), lastAt, now);
     List<Fault> faults = new ArrayList<>();
     RunStatus stand = at(event.at());
     boolean over = stand.phase == Phase.STOPPED || stand.phase == Phase.DONE;

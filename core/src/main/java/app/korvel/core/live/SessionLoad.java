@@ -1,5 +1,6 @@
 package app.korvel.core.live;
 
+import app.korvel.core.measure.Limit;
 import app.korvel.core.screening.Sex;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.Reserve;
@@ -9,6 +10,13 @@ import java.math.RoundingMode;
 /** What a session amounts to, from the seconds at each smoothed rate. */
 public final class SessionLoad {
   private static final int SECONDS_A_MINUTE = 60;
+
+  private static final int RPE_LOWEST = 6;
+
+  /** From here on the ratio scale rises by one for each point of 6–20. */
+  private static final int RATIO_BY_ONE = 12;
+
+  private static final int RATIO_SHIFT = 9;
 
   private SessionLoad() {}
 
@@ -62,5 +70,23 @@ public final class SessionLoad {
       }
     }
     return byLevel;
+  }
+
+  /**
+   * Session RPE times minutes (Foster et al., J Strength Cond Res 2001): the rating of the whole
+   * session, brought to the 0–10 ratio scale, times its minutes with warm-up and cool-down and
+   * without pauses.
+   *
+   * @param rpe20 {@link Limit#EFFORT}
+   * @param minutes from 0
+   */
+  public static int byRating(int rpe20, int minutes) {
+    return ratio(rpe20) * minutes;
+  }
+
+  /** 6 and 7 are 0, 8 and 9 are 1, 10 and 11 are 2; then one more each, up to 10. */
+  static int ratio(int rpe20) {
+    Limit.EFFORT.check("rpe", rpe20);
+    return rpe20 < RATIO_BY_ONE ? (rpe20 - RPE_LOWEST) / 2 : Math.min(10, rpe20 - RATIO_SHIFT);
   }
 }

@@ -243,6 +243,64 @@ public enum Threshold {
   WEEK_UNDER_18("420", "minutes a week", "Under 18: an hour a day of mixed activity.", Source.WHO),
   VIGOROUS_WORTH("2", "minutes", "What one vigorous minute is worth in moderate ones.", Source.WHO),
 
+  RATING_LASTS("300", "seconds", "RPE and talk are asked again after so long.", Source.KORVEL),
+  RATING_MOVED(
+      "10", "bpm", "A rate that has moved so far since lets RPE and talk lapse.", Source.KORVEL),
+  RATING_OVER_STAYS(
+      "120",
+      "seconds",
+      "RPE or talk over the target holds so long at least, whatever the rate does.",
+      Source.KORVEL),
+  VOTE_SETTLED(
+      "10",
+      "seconds",
+      "So long in a row below, within or above before the rate counts.",
+      Source.KORVEL),
+  VOTE_AFTER_GAP(
+      "30",
+      "seconds",
+      "So long below before “pick up”, after no signal or a sudden fall.",
+      Source.KORVEL),
+  SUDDEN_FALL("15", "bpm", "A faster fall is first taken for the sensor’s.", Source.KORVEL),
+  SUDDEN_FALL_WITHIN("2", "seconds", "The time within which such a fall is sudden.", Source.KORVEL),
+  CUE_STEP_BEGINS(
+      "90",
+      "seconds",
+      "No “pick up” so long after a step began, and no “ease off” into an easier one.",
+      Source.KORVEL),
+  CUE_BETWEEN("20", "seconds", "Between two cues, at least.", Source.KORVEL),
+  CUE_SAME_AGAIN("60", "seconds", "The same cue again, while it lasts.", Source.KORVEL),
+  CAP_OVER_FOR("5", "seconds", "So long over the cap: ease off at once.", Source.KORVEL),
+  CAP_OVER_TOO_LONG("60", "seconds", "So long over the cap: stop the work.", Source.KORVEL),
+  CAP_FAR_OVER("10", "bpm", "So far over the cap for 5 seconds: stop the work.", Source.KORVEL),
+  CAP_FAR_DEFIBRILLATOR("5", "bpm", "The same with a defibrillator.", Source.KORVEL),
+  MAXIMUM_OVER(
+      "3",
+      "bpm",
+      "So far over the maximum for 10 seconds: ask for symptoms, then question the sensor.",
+      Source.KORVEL),
+  PAUSE_BEGINS_ANEW(
+      "60", "seconds", "After such a pause the waiting times of cues begin anew.", Source.KORVEL),
+  PAUSE_WARM_UP_AGAIN(
+      "10", "minutes", "After such a pause the warm-up comes first.", Source.PRACTICE),
+  SIGNAL_LOST(
+      "60", "seconds", "So long without a signal: count by hand, or go by talk.", Source.KORVEL),
+  SESSION_LEFT_OPEN(
+      "30",
+      "minutes",
+      "A session nobody ends closes so long after its last sample.",
+      Source.KORVEL),
+  SESSION_DONE(
+      "80", "% of the work", "A session with so much of it counts as done.", Source.PRACTICE),
+  RATED_FIRST("120", "seconds", "RPE and talk are first asked so long into a step.", Source.KORVEL),
+  COUNTED_FIRST("180", "seconds", "Without a sensor, a count so long into a step.", Source.KORVEL),
+  COUNTED_BEFORE_END("60", "seconds", "And a count so long before a step ends.", Source.KORVEL),
+  RECORDED_SHARE(
+      "80",
+      "% of the work",
+      "With data for so much of it, a session is judged by its recording.",
+      Source.KORVEL),
+
   UNDER_18("18", "years", "Below it a guardian agrees, and no maximum is tested.", Source.PRACTICE),
   OVER_65(
       "65",

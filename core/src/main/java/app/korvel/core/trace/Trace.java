@@ -69,9 +69,18 @@ public final class Trace {
       throw InvalidValueException.of(
           "samples", "last " + last + " s", "up to " + MOST_SECONDS + " s");
     }
-    short[] sampled = new short[last];
+    return of(at, bpm, last);
+  }
+
+  /**
+   * The same up to a second, with no data after the last sample.
+   *
+   * @param seconds up to {@value #MOST_SECONDS}; samples after it are left out
+   */
+  public static Trace of(int[] at, int[] bpm, int seconds) {
+    short[] sampled = new short[Math.min(MOST_SECONDS, seconds)];
     for (int n = 0; n < at.length; n++) {
-      if (bpm[n] >= LOWEST && bpm[n] <= HIGHEST) {
+      if (at[n] <= sampled.length && bpm[n] >= LOWEST && bpm[n] <= HIGHEST) {
         sampled[at[n] - 1] = (short) bpm[n];
       }
     }
@@ -116,6 +125,28 @@ public final class Trace {
       none += bpm == NONE ? 1 : 0;
     }
     return none;
+  }
+
+  /**
+   * The middle one of the samples of a stretch, the lower of two; empty with under {@value
+   * #FEWEST}.
+   *
+   * @param from its first second
+   * @param to its last
+   */
+  public OptionalInt median(int from, int to) {
+    short[] found = new short[Math.max(0, to - from + 1)];
+    int count = 0;
+    for (int second = from; second <= to; second++) {
+      if (sampledAt(second)) {
+        found[count++] = sampled[second - 1];
+      }
+    }
+    if (count < FEWEST) {
+      return OptionalInt.empty();
+    }
+    Arrays.sort(found, 0, count);
+    return OptionalInt.of(found[(count - 1) / 2]);
   }
 
   private boolean within(int second) {

@@ -31,7 +31,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** On 64 to 176: Talk begins at 109, Phrases at 131, Words at 148, Silent at 165. */
 class WitnessesTest {
   private static final Reserve SPAN = new Reserve(64, 176);
-  private static final Aim TALK = new Aim(109, 131, Optional.empty());
+  private static final Aim TALK = Aim.byRate(109, 131, Optional.empty(), SPAN);
 
   /** What is given of somebody at a moment; nothing unless it is said. */
   private record Case(
@@ -47,7 +47,13 @@ class WitnessesTest {
 
     Case at(int low, int high) {
       return new Case(
-          new Aim(low, high, Optional.empty()), source, estimated, contexts, guide, cap, limit);
+          Aim.byRate(low, high, Optional.empty(), SPAN),
+          source,
+          estimated,
+          contexts,
+          guide,
+          cap,
+          limit);
     }
 
     Case by(RateSource other) {
@@ -80,7 +86,7 @@ class WitnessesTest {
       return Witnesses.of(
           new Moment(known(bpm), source, false, known(rpe), known(voice), false),
           aim,
-          new Mover(SPAN, estimated, contexts, guide, known(cap), known(limit)));
+          new Mover(Optional.of(SPAN), estimated, contexts, guide, known(cap), known(limit)));
     }
 
     private static OptionalInt known(int value) {
@@ -103,7 +109,7 @@ class WitnessesTest {
     "148, 148, 4",
   })
   void aTargetHasTheLevelsThatShareTwoRatesWithIt(int low, int high, String levels) {
-    assertThat(Witnesses.levelsOf(new Aim(low, high, Optional.empty()), SPAN))
+    assertThat(Aim.byRate(low, high, Optional.empty(), SPAN).levels())
         .extracting(Level::number)
         .extracting(String::valueOf)
         .containsExactly(levels.split(""));
@@ -160,7 +166,7 @@ class WitnessesTest {
                 true),
             TALK,
             new Mover(
-                SPAN,
+                Optional.of(SPAN),
                 false,
                 Set.of(),
                 IntensityGuide.RATE,

@@ -1,16 +1,16 @@
 package app.korvel.core.live;
 
-import static app.korvel.core.live.Cues.StepFor.BURST;
-import static app.korvel.core.live.Cues.StepFor.WARM_UP;
-import static app.korvel.core.live.Cues.StepFor.WORK;
+import static app.korvel.core.live.Course.StepFor.BURST;
+import static app.korvel.core.live.Course.StepFor.WARM_UP;
+import static app.korvel.core.live.Course.StepFor.WORK;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.korvel.core.effort.EffortContext;
 import app.korvel.core.effort.Witnesses.Aim;
 import app.korvel.core.effort.Witnesses.Mover;
 import app.korvel.core.effort.Witnesses.RateSource;
-import app.korvel.core.live.Cues.Step;
-import app.korvel.core.live.Cues.StepFor;
+import app.korvel.core.live.Course.Step;
+import app.korvel.core.live.Course.StepFor;
 import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.screening.Sex;
 import app.korvel.core.trace.Trace;
@@ -45,16 +45,15 @@ class CuesTest {
   }
 
   private static Step step(int from, int low, int high, StepFor use) {
-    return new Step(from, new Aim(low, high, Optional.empty()), use);
+    return Step.of(from, Aim.byRate(low, high, Optional.empty(), SPAN), use);
   }
 
   private static Cues cues(Trace trace, int cap, Set<EffortContext> contexts, Step... steps) {
     return Cues.of(
         trace,
-        List.of(steps),
-        RateSource.STRAP,
+        Course.of(List.of(steps), RateSource.STRAP),
         new Mover(
-            SPAN,
+            Optional.of(SPAN),
             false,
             contexts,
             IntensityGuide.RATE,

@@ -34,7 +34,7 @@ class LiveCalculatorController {
     Trace trace = request.trace();
     return TraceAnswer.of(
         trace,
-        Cues.of(trace, request.cueSteps(), request.source(), request.mover()),
+        Cues.of(trace, request.course(), request.mover()),
         request.reserve(),
         new SchemeCatalog(studio).of(request.scheme()));
   }

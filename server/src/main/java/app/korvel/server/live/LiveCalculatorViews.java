@@ -8,6 +8,7 @@ import app.korvel.core.effort.Witnesses.Moment;
 import app.korvel.core.effort.Witnesses.Mover;
 import app.korvel.core.effort.Witnesses.RateSource;
 import app.korvel.core.effort.Witnesses.Said;
+import app.korvel.core.live.Course;
 import app.korvel.core.live.Cues;
 import app.korvel.core.live.SessionLoad;
 import app.korvel.core.maximum.RecordedPeak;
@@ -41,12 +42,12 @@ final class LiveCalculatorViews {
     return value == null ? OptionalInt.empty() : OptionalInt.of(value);
   }
 
-  private static Aim aim(String field, int lowBpm, int highBpm) {
+  private static Aim aim(String field, int lowBpm, int highBpm, Reserve reserve) {
     if (lowBpm > highBpm) {
       throw InvalidValueException.of(
           field, lowBpm + " is over the upper end " + highBpm, "a low end up to the high one");
     }
-    return new Aim(lowBpm, highBpm, Optional.empty());
+    return Aim.byRate(lowBpm, highBpm, Optional.empty(), reserve);
   }
 
   record AimRequest(@Within(Limit.PULSE) Integer lowBpm, @Within(Limit.PULSE) Integer highBpm) {}
@@ -76,12 +77,13 @@ final class LiveCalculatorViews {
     }
 
     Aim aim() {
-      return LiveCalculatorViews.aim("target.lowBpm", target.lowBpm(), target.highBpm());
+      return LiveCalculatorViews.aim(
+          "target.lowBpm", target.lowBpm(), target.highBpm(), Reserve.of(restingBpm, maximumBpm));
     }
 
     Mover mover() {
       return new Mover(
-          Reserve.of(restingBpm, maximumBpm),
+          Optional.of(Reserve.of(restingBpm, maximumBpm)),
           maximumEstimated,
           contexts == null ? Set.of() : contexts,
           steeredBy == null ? IntensityGuide.RATE : steeredBy,
@@ -122,7 +124,7 @@ final class LiveCalculatorViews {
       Integer fromSecond,
       @Within(Limit.PULSE) Integer lowBpm,
       @Within(Limit.PULSE) Integer highBpm,
-      Cues.StepFor kind) {}
+      Course.StepFor kind) {}
 
   /**
    * A recording and what was asked for.
@@ -147,7 +149,7 @@ final class LiveCalculatorViews {
 
     Mover mover() {
       return new Mover(
-          reserve(),
+          Optional.of(reserve()),
           Boolean.TRUE.equals(maximumEstimated),
           contexts == null ? Set.of() : contexts,
           IntensityGuide.RATE,
@@ -172,12 +174,12 @@ final class LiveCalculatorViews {
       return Trace.of(at, bpm);
     }
 
-    List<Cues.Step> cueSteps() {
+    Course course() {
       if (steps.isEmpty() || steps.size() > MOST_STEPS) {
         throw InvalidValueException.of(
             "steps", "are " + steps.size(), "1 to " + MOST_STEPS + " steps");
       }
-      List<Cues.Step> all = new ArrayList<>();
+      List<Course.Step> all = new ArrayList<>();
       for (int n = 0; n < steps.size(); n++) {
         TraceStepRequest step = steps.get(n);
         int least = n == 0 ? 1 : steps.get(n - 1).fromSecond() + 1;
@@ -188,12 +190,12 @@ final class LiveCalculatorViews {
               n == 0 ? "1 for the first step" : "at least " + least);
         }
         all.add(
-            new Cues.Step(
+            Course.Step.of(
                 step.fromSecond(),
-                aim("steps[" + n + "].lowBpm", step.lowBpm(), step.highBpm()),
+                aim("steps[" + n + "].lowBpm", step.lowBpm(), step.highBpm(), reserve()),
                 step.kind()));
       }
-      return all;
+      return Course.of(all, source);
     }
   }
 

@@ -1,0 +1,184 @@
+package app.korvel.core.live;
+
+import app.korvel.core.effort.Witnesses.RateSource;
+import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.InvalidValueException.Fault;
+import app.korvel.core.measure.Limit;
+import app.korvel.core.pulse.CountWindow;
+import app.korvel.core.pulse.PulseCount;
+import app.korvel.core.run.RunEvent;
+import app.korvel.core.screening.StopSign;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.UUID;
+
+/** Something that happened in a session on the clock; legs are counted from 1. */
+public sealed interface LiveEvent {
+  /** Given by whoever saw it happen, so that sending it twice enters it once. */
+  UUID id();
+
+  /** When it happened. */
+  Instant at();
+
+  /** What of it moves the clock; empty for what does not. */
+  default Optional<RunEvent> clock() {
+    return Optional.empty();
+  }
+
+  /** The clock of the session starts. */
+  record Begun(UUID id, Instant at) implements LiveEvent {}
+
+  /** A step that waits begins now. */
+  record StepStarted(UUID id, Instant at) implements LiveEvent {
+    @Override
+    public Optional<RunEvent> clock() {
+      return Optional.of(new RunEvent.Started(id, at));
+    }
+  }
+
+  /** On to the next step. */
+  record StepEnded(UUID id, Instant at, int leg) implements LiveEvent {
+    @Override
+    public Optional<RunEvent> clock() {
+      return Optional.of(new RunEvent.Ended(id, at, leg));
+    }
+  }
+
+  /** Back to the step before. */
+  record StepBack(UUID id, Instant at, int leg) implements LiveEvent {
+    @Override
+    public Optional<RunEvent> clock() {
+      return Optional.of(new RunEvent.Back(id, at, leg));
+    }
+  }
+
+  /** The step becomes longer, or with negative seconds shorter. */
+  record Lengthened(UUID id, Instant at, int leg, int seconds) implements LiveEvent {
+    private static final int MOST = 3600;
+
+    public Lengthened {
+      if (seconds == 0 || Math.abs(seconds) > MOST) {
+        throw InvalidValueException.of(
+            "seconds", seconds + " is no change of a step", "1 to " + MOST + ", or as many less");
+      }
+    }
+
+    @Override
+    public Optional<RunEvent> clock() {
+      return Optional.of(new RunEvent.Lengthened(id, at, leg, Duration.ofSeconds(seconds)));
+    }
+  }
+
+  /** The clock stands. */
+  record Paused(UUID id, Instant at) implements LiveEvent {
+    @Override
+    public Optional<RunEvent> clock() {
+      return Optional.of(new RunEvent.Paused(id, at));
+    }
+  }
+
+  /** The clock goes on. */
+  record Resumed(UUID id, Instant at) implements LiveEvent {
+    @Override
+    public Optional<RunEvent> clock() {
+      return Optional.of(new RunEvent.Resumed(id, at));
+    }
+  }
+
+  /** How hard it feels, what the voice can do, or both. */
+  record Rated(UUID id, Instant at, OptionalInt rpe20, OptionalInt voice) implements LiveEvent {
+    public Rated {
+      List<Fault> faults = new ArrayList<>();
+      if (rpe20.isEmpty() && voice.isEmpty()) {
+        faults.add(new Fault("rpe20", "is missing", "an RPE, a voice, or both"));
+      }
+      rpe20.ifPresent(value -> Limit.EFFORT.check(faults, "rpe20", value));
+      voice.ifPresent(value -> Limit.VOICE.check(faults, "voice", value));
+      if (!faults.isEmpty()) {
+        throw InvalidValueException.of(faults);
+      }
+    }
+  }
+
+  /** Counted by hand. */
+  record Counted(UUID id, Instant at, int beats, CountWindow window) implements LiveEvent {
+    public Counted {
+      Objects.requireNonNull(window);
+      bpm(beats, window);
+    }
+
+    private static int bpm(int beats, CountWindow window) {
+      return PulseCount.of(beats, window).bpm();
+    }
+
+    int bpm() {
+      return bpm(beats, window);
+    }
+  }
+
+  /** A rate read off the display of a machine. */
+  record ReadOff(UUID id, Instant at, int bpm) implements LiveEvent {
+    public ReadOff {
+      List<Fault> faults = new ArrayList<>();
+      Limit.SESSION_RATE.check(faults, "bpm", bpm);
+      if (!faults.isEmpty()) {
+        throw InvalidValueException.of(faults);
+      }
+    }
+  }
+
+  /** Another thing reads the rate from now on. */
+  record SourceChanged(UUID id, Instant at, RateSource source) implements LiveEvent {
+    public SourceChanged {
+      Objects.requireNonNull(source);
+    }
+  }
+
+  /** After the work was stopped the client was asked, and it goes on. */
+  record WorkResumed(UUID id, Instant at) implements LiveEvent {}
+
+  /** Ended at a stop sign. */
+  record Stopped(UUID id, Instant at, StopSign sign) implements LiveEvent {
+    public Stopped {
+      Objects.requireNonNull(sign);
+    }
+
+    @Override
+    public Optional<RunEvent> clock() {
+      return Optional.of(new RunEvent.Over(id, at));
+    }
+  }
+
+  /** Why a session ended. */
+  enum Reason {
+    PLANNED,
+    TIRED,
+    OTHER,
+    /** Nobody ended it: it closed itself. */
+    LEFT_OPEN
+  }
+
+  /** Ended. */
+  record Ended(UUID id, Instant at, Reason reason) implements LiveEvent {
+    public Ended {
+      Objects.requireNonNull(reason);
+    }
+
+    @Override
+    public Optional<RunEvent> clock() {
+      return Optional.of(new RunEvent.Over(id, at));
+    }
+  }
+
+  /** Undone. */
+  record Withdrawn(UUID id, Instant at, UUID of) implements LiveEvent {
+    public Withdrawn {
+      Objects.requireNonNull(of);
+    }
+  }
+}

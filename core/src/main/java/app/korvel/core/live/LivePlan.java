@@ -1,0 +1,253 @@
+package app.korvel.core.live;
+
+import app.korvel.core.effort.EffortContext;
+import app.korvel.core.effort.Witnesses;
+import app.korvel.core.effort.Witnesses.Mover;
+import app.korvel.core.live.Course.StepFor;
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.maximum.WorkingMaximum;
+import app.korvel.core.maximum.WorkingMaximum.Origin;
+import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.Threshold;
+import app.korvel.core.outline.Aim;
+import app.korvel.core.outline.Block;
+import app.korvel.core.outline.Bounds;
+import app.korvel.core.outline.Ceiling;
+import app.korvel.core.outline.Outline;
+import app.korvel.core.outline.Outline.BandGoal;
+import app.korvel.core.outline.Step;
+import app.korvel.core.outline.StepKind;
+import app.korvel.core.prescription.ClientBaseline;
+import app.korvel.core.prescription.ExertionLimits;
+import app.korvel.core.run.Protocol;
+import app.korvel.core.run.Row;
+import app.korvel.core.screening.Cap;
+import app.korvel.core.screening.Condition;
+import app.korvel.core.screening.Effects;
+import app.korvel.core.screening.IntensityGuide;
+import app.korvel.core.screening.Person;
+import app.korvel.core.zone.Reserve;
+import app.korvel.core.zone.Reserve.Percents;
+import app.korvel.core.zone.Uncertainty;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+
+/**
+ * What a session on the clock asks for, with the numbers of its day: nothing of it moves while it
+ * runs, whatever is measured meanwhile.
+ *
+ * @param mode what the body does
+ * @param steps in their order, each time that one comes
+ * @param mover who moves, and how they are guided
+ * @param light whether the check-in allowed light work only
+ * @param goal minutes to be spent at one level, if that is the aim
+ * @param basis how sure its rates are, and where they come from; empty where no rate is used
+ */
+public record LivePlan(
+    Mode mode,
+    List<PlanStep> steps,
+    Mover mover,
+    boolean light,
+    Optional<BandGoal> goal,
+    Optional<Basis> basis) {
+
+  /**
+   * What the rates of a plan stand on, besides resting and maximum themselves.
+   *
+   * @param uncertainty of both
+   * @param maximumMethod id of the equation, or of the kind it was measured as
+   */
+  public record Basis(Uncertainty uncertainty, String maximumMethod) {}
+
+  /** The upper end of every target where only light work is allowed. */
+  private static final Ceiling LIGHT =
+      new Ceiling(Threshold.WARM_UP_TO.whole(), "today's check-in allows light work only");
+
+  /** What a step is for, by its kind. */
+  private static StepFor use(StepKind kind) {
+    return switch (kind) {
+      case WARM_UP, MOBILITY -> StepFor.WARM_UP;
+      case WORK -> StepFor.WORK;
+      case EASY -> StepFor.EASY;
+      case BURST -> StepFor.BURST;
+      case COOL_DOWN, STRETCH -> StepFor.COOL_DOWN;
+    };
+  }
+
+  /**
+   * A step.
+   *
+   * @param range percent of reserve; empty where the kind has no intensity
+   * @param aim what it asks for; empty where it has none
+   * @param waits whether its clock starts when the target is reached
+   */
+  public record PlanStep(
+      StepKind kind,
+      int seconds,
+      Optional<Percents> range,
+      Optional<Witnesses.Aim> aim,
+      boolean waits) {
+    /** What it is for. */
+    public StepFor use() {
+      return LivePlan.use(kind);
+    }
+  }
+
+  public LivePlan {
+    steps = List.copyOf(steps);
+  }
+
+  /**
+   * The session of an outline for someone. Bouts that are spread through the day are sessions of
+   * their own: one of them is done.
+   *
+   * @param runner their rates, cap and limits
+   * @param baseline what they stand on in this mode
+   * @param newToExercise whether they are in the first weeks and began at little activity
+   * @param light whether only light work is allowed today
+   */
+  public static LivePlan of(
+      Outline outline,
+      Mode mode,
+      ExertionLimits runner,
+      ClientBaseline baseline,
+      boolean newToExercise,
+      boolean light) {
+    Bounds bounds = runner.bounds();
+    Outline cut =
+        light
+            ? outline.fitted(new Bounds(LIGHT, bounds.warmUpMinutes(), bounds.coolDownMinutes()))
+            : outline;
+    Optional<Reserve> reserve = runner.reserve();
+    List<PlanStep> steps = new ArrayList<>();
+    for (Block block : cut.blocks()) {
+      for (int round = 0; round < (block.apart() ? 1 : block.times()); round++) {
+        for (Step step : block.steps()) {
+          steps.add(planned(step, runner, reserve));
+        }
+      }
+    }
+    return new LivePlan(
+        mode,
+        steps,
+        mover(runner, baseline, newToExercise),
+        light,
+        // A goal over what is allowed today is none.
+        cut.bandGoal().filter(goal -> !light),
+        baseline
+            .maximum()
+            .filter(known -> reserve.isPresent() && baseline.resting().isPresent())
+            .map(known -> new Basis(baseline.uncertainty(), method(known))));
+  }
+
+  private static PlanStep planned(Step step, ExertionLimits runner, Optional<Reserve> reserve) {
+    Optional<Witnesses.Aim> aim =
+        step.range()
+            .map(
+                range -> {
+                  Aim told = runner.aim(range);
+                  return told.target().isPresent() && reserve.isPresent()
+                      ? Witnesses.Aim.byRate(
+                          told.target().get().lowBpm(),
+                          told.target().get().highBpm(),
+                          Optional.of(told.rpe20()),
+                          reserve.get())
+                      : Witnesses.Aim.byEffort(told.levels(), told.rpe20());
+                });
+    return new PlanStep(
+        step.kind(), step.seconds(), step.range(), aim, step.waits() && aim.isPresent());
+  }
+
+  private static String method(WorkingMaximum maximum) {
+    return maximum
+        .estimate()
+        .map(estimate -> estimate.equation().id())
+        .or(
+            () ->
+                maximum.measured().map(each -> each.value().kind().name().toLowerCase(Locale.ROOT)))
+        .orElse("");
+  }
+
+  private static Mover mover(
+      ExertionLimits runner, ClientBaseline baseline, boolean newToExercise) {
+    boolean estimated =
+        baseline.maximum().filter(each -> each.origin() != Origin.MEASURED).isPresent();
+    IntensityGuide guide =
+        runner.reserve().isPresent()
+            ? baseline.screening().effects().steering()
+            : IntensityGuide.EFFORT_AND_TALK_ONLY;
+    return new Mover(
+        runner.reserve(),
+        estimated,
+        contexts(baseline, newToExercise),
+        guide,
+        runner.cap().map(Cap::bpm).map(OptionalInt::of).orElse(OptionalInt.empty()),
+        runner.highestEffort() < Effects.TOP_EFFORT
+            ? OptionalInt.of(runner.highestEffort())
+            : OptionalInt.empty());
+  }
+
+  private static Set<EffortContext> contexts(ClientBaseline baseline, boolean newToExercise) {
+    Person person = baseline.person();
+    Set<EffortContext> contexts = EnumSet.noneOf(EffortContext.class);
+    boolean slowed = person.health().betaBlocker();
+    boolean measured =
+        baseline.maximum().filter(each -> each.origin() == Origin.MEASURED).isPresent();
+    add(contexts, EffortContext.RATE_LOWERING_MEDICINE, slowed);
+    // A maximum from before a change of medication is no working maximum: this one is of the dose.
+    add(contexts, EffortContext.MAXIMUM_ON_MEDICINE, slowed && measured);
+    add(contexts, EffortContext.HEART_CONDITION, person.health().heartCondition());
+    add(contexts, EffortContext.HEART_FAILURE, person.health().heartFailure());
+    add(contexts, EffortContext.DEFIBRILLATOR, person.has(Condition.DEFIBRILLATOR));
+    add(contexts, EffortContext.IRREGULAR_RHYTHM, person.has(Condition.IRREGULAR_RHYTHM));
+    add(contexts, EffortContext.PACEMAKER, person.has(Condition.PACEMAKER));
+    add(contexts, EffortContext.NEUROPATHY, person.has(Condition.AUTONOMIC_NEUROPATHY));
+    add(contexts, EffortContext.RESPIRATORY, person.has(Condition.RESPIRATORY));
+    add(contexts, EffortContext.PREGNANCY, person.has(Condition.PREGNANCY));
+    add(contexts, EffortContext.UNDER_18, person.under18());
+    add(contexts, EffortContext.NEW_TO_EXERCISE, newToExercise);
+    return contexts;
+  }
+
+  private static void add(Set<EffortContext> contexts, EffortContext context, boolean holds) {
+    if (holds) {
+      contexts.add(context);
+    }
+  }
+
+  /** Its rows: a step that waits begins when the target is reached, or after 4 minutes. */
+  public Protocol protocol() {
+    Duration latest = Duration.ofMinutes(Threshold.WAITS_FOR_TARGET.whole());
+    List<Row> rows =
+        steps.stream()
+            .map(
+                step -> {
+                  Duration length = Duration.ofSeconds(step.seconds);
+                  return step.waits
+                      ? Row.waiting(length, latest)
+                      : Row.of(length, step.kind.exercise());
+                })
+            .toList();
+    int warmUp = 0;
+    while (warmUp < steps.size() && steps.get(warmUp).use() == StepFor.WARM_UP) {
+      warmUp++;
+    }
+    return new Protocol(rows, warmUp, Duration.ofMinutes(Threshold.PAUSE_WARM_UP_AGAIN.whole()));
+  }
+
+  /** Seconds of work that it asks for. */
+  public int workSeconds() {
+    return steps.stream().filter(step -> step.kind.exercise()).mapToInt(PlanStep::seconds).sum();
+  }
+
+  /** What is said before it begins. */
+  public List<Finding> findings() {
+    return light ? List.of(LiveFinding.LIGHT_ONLY.of()) : List.of();
+  }
+}

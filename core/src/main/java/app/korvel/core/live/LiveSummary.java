@@ -1,0 +1,203 @@
+package app.korvel.core.live;
+
+import app.korvel.core.effort.Witnesses.RateSource;
+import app.korvel.core.live.Course.StepFor;
+import app.korvel.core.maximum.RecordedPeak;
+import app.korvel.core.measure.Threshold;
+import app.korvel.core.outline.StepKind;
+import app.korvel.core.run.Leg;
+import app.korvel.core.run.Run;
+import app.korvel.core.trace.Trace;
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.function.Function;
+
+/**
+ * What a session came to.
+ *
+ * @param tallies what each leg came to
+ * @param seconds by its clock, with warm-up and cool-down, without pauses
+ * @param workSeconds of it the work
+ * @param askedWorkSeconds of work that was asked for
+ * @param belowSeconds of the work under its target
+ * @param inSeconds of the work within it
+ * @param aboveSeconds of the work over it
+ * @param noDataSeconds of the work without a rate
+ * @param averageBpm of the work, half up
+ * @param counted the last rate of the work that was taken by hand
+ * @param peak the highest rate that held, if any did
+ * @param drop how far the rate fell in the minute after the work, where its end was caught
+ * @param rpe20 the highest rating that was given
+ * @param voice the highest level that the voice said, 1 to 5
+ * @param cooledDown whether a cool-down was done
+ */
+public record LiveSummary(
+    List<Tally> tallies,
+    int seconds,
+    int workSeconds,
+    int askedWorkSeconds,
+    int belowSeconds,
+    int inSeconds,
+    int aboveSeconds,
+    int noDataSeconds,
+    OptionalInt averageBpm,
+    OptionalInt counted,
+    Optional<Peak> peak,
+    Optional<Drop> drop,
+    OptionalInt rpe20,
+    OptionalInt voice,
+    boolean cooledDown) {
+
+  /** A peak and its second. */
+  public record Peak(int bpm, int second) {}
+
+  /**
+   * How far the rate fell in a minute.
+   *
+   * @param endBpm the middle of the last 5 s of the work
+   * @param after60Bpm the middle of the 5 s about 60 s after it
+   */
+  public record Drop(int endBpm, int after60Bpm) {
+    /** The fall. */
+    public int bpm() {
+      return endBpm - after60Bpm;
+    }
+  }
+
+  private static final int MINUTE = 60;
+  private static final int END_WINDOW = 5;
+  private static final int ABOUT = 2;
+
+  public LiveSummary {
+    tallies = List.copyOf(tallies);
+  }
+
+  /** What a session came to, as far as it has come. */
+  public static LiveSummary of(LiveSession session) {
+    List<Tally> work = session.tallies().stream().filter(each -> each.kind().exercise()).toList();
+    int[] against = new int[3];
+    for (Tally tally : work) {
+      int[] times = tally.against();
+      for (int n = 0; n < against.length; n++) {
+        against[n] += times[n];
+      }
+    }
+    RecordedPeak peak = RecordedPeak.of(session.trace());
+    return new LiveSummary(
+        session.tallies(),
+        sum(session.tallies()),
+        sum(work),
+        session.plan().workSeconds(),
+        against[0],
+        against[1],
+        against[2],
+        work.stream().mapToInt(Tally::noData).sum(),
+        average(Tally.together(work)),
+        lastCounted(session),
+        peak.bpm().isPresent()
+            ? Optional.of(new Peak(peak.bpm().getAsInt(), peak.atSecond()))
+            : Optional.empty(),
+        drop(session),
+        highest(session, rated -> rated.rpe20()),
+        highest(session, rated -> rated.voice()),
+        session.tallies().stream()
+            .anyMatch(each -> each.kind() == StepKind.COOL_DOWN && each.seconds() >= MINUTE));
+  }
+
+  private static int sum(List<Tally> tallies) {
+    return tallies.stream().mapToInt(Tally::seconds).sum();
+  }
+
+  private static OptionalInt average(int[] histogram) {
+    long beats = 0;
+    long seconds = 0;
+    for (int bpm = 0; bpm < histogram.length; bpm++) {
+      beats += (long) bpm * histogram[bpm];
+      seconds += histogram[bpm];
+    }
+    return seconds == 0
+        ? OptionalInt.empty()
+        : OptionalInt.of((int) ((2 * beats + seconds) / (2 * seconds)));
+  }
+
+  private static OptionalInt lastCounted(LiveSession session) {
+    return session.events().stream()
+        .filter(LiveEvent.Counted.class::isInstance)
+        .mapToInt(event -> ((LiveEvent.Counted) event).bpm())
+        .reduce((before, after) -> after);
+  }
+
+  private static OptionalInt highest(
+      LiveSession session, Function<LiveEvent.Rated, OptionalInt> part) {
+    return session.events().stream()
+        .filter(LiveEvent.Rated.class::isInstance)
+        .map(event -> part.apply((LiveEvent.Rated) event))
+        .filter(OptionalInt::isPresent)
+        .mapToInt(OptionalInt::getAsInt)
+        .max();
+  }
+
+  /** The work ends with its last leg; by strap only, and only where the recording goes on. */
+  private static Optional<Drop> drop(LiveSession session) {
+    Optional<Run> run = session.run().filter(any -> session.source() == RateSource.STRAP);
+    Optional<Leg> last =
+        run.flatMap(
+            on ->
+                on.legs().stream()
+                    .filter(leg -> exercise(session, leg))
+                    .filter(leg -> leg.endedAt().isPresent())
+                    .reduce((before, after) -> after));
+    boolean more = run.flatMap(Run::current).filter(leg -> exercise(session, leg)).isPresent();
+    if (last.isEmpty() || more) {
+      return Optional.empty();
+    }
+    int end =
+        (int) Duration.between(run.get().begunAt(), last.get().endedAt().orElseThrow()).toSeconds();
+    Trace trace = session.trace();
+    OptionalInt atEnd = trace.median(end - END_WINDOW + 1, end);
+    OptionalInt after = trace.median(end + MINUTE - ABOUT, end + MINUTE + ABOUT);
+    return atEnd.isPresent() && after.isPresent()
+        ? Optional.of(new Drop(atEnd.getAsInt(), after.getAsInt()))
+        : Optional.empty();
+  }
+
+  private static boolean exercise(LiveSession session, Leg leg) {
+    return session.plan().steps().get(leg.row()).kind().exercise();
+  }
+
+  /** Whether so much of the work was done that the session counts as done. */
+  public boolean done() {
+    return workSeconds > 0
+        && 100L * workSeconds >= (long) Threshold.SESSION_DONE.whole() * askedWorkSeconds;
+  }
+
+  /** Minutes of work, half up. */
+  public int workMinutes() {
+    return (workSeconds + MINUTE / 2) / MINUTE;
+  }
+
+  /** Minutes with warm-up and cool-down, half up. */
+  public int minutes() {
+    return (seconds + MINUTE / 2) / MINUTE;
+  }
+
+  /** Seconds at each rate, of the whole session. */
+  public int[] histogram() {
+    return Tally.together(tallies);
+  }
+
+  /** Whether the recording holds so much of the work that it can be judged by it. */
+  public boolean recorded() {
+    int data = workSeconds - noDataSeconds;
+    return workSeconds > 0 && 100L * data >= (long) Threshold.RECORDED_SHARE.whole() * workSeconds;
+  }
+
+  /** Whether the work was cut short without a cool-down. */
+  public boolean endedWarm(LiveSession session) {
+    return workSeconds > 0
+        && !cooledDown
+        && session.plan().steps().stream().anyMatch(step -> step.use() == StepFor.COOL_DOWN);
+  }
+}

@@ -1,0 +1,85 @@
+package app.korvel.core.trace;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Arrays;
+
+/**
+ * Samples as they came from a sensor, in the order of their times: arrays of one length.
+ *
+ * @param since from when on their times count
+ * @param at milliseconds since then, not falling
+ * @param bpm the rate; 0 where the sensor had no contact or told none
+ */
+public record Samples(Instant since, int[] at, int[] bpm) {
+  private static final int MS = 1000;
+
+  public Samples {
+    if (at.length != bpm.length) {
+      throw new IllegalArgumentException("Each sample has a time and a rate.");
+    }
+  }
+
+  /** None yet. */
+  public static Samples none(Instant since) {
+    return new Samples(since, new int[0], new int[0]);
+  }
+
+  /** How many there are. */
+  public int size() {
+    return at.length;
+  }
+
+  /** These and others, in the order of their times; of equal times those that came later last. */
+  public Samples with(int[] otherAt, int[] otherBpm) {
+    int[] allAt = new int[at.length + otherAt.length];
+    int[] allBpm = new int[allAt.length];
+    int mine = 0;
+    int other = 0;
+    for (int n = 0; n < allAt.length; n++) {
+      boolean take = other == otherAt.length || mine < at.length && at[mine] <= otherAt[other];
+      allAt[n] = take ? at[mine] : otherAt[other];
+      allBpm[n] = take ? bpm[mine++] : otherBpm[other++];
+    }
+    return new Samples(since, allAt, allBpm);
+  }
+
+  /** When the last sample was taken; {@link #since} where there is none. */
+  public Instant lastAt() {
+    return at.length == 0 ? since : since.plusMillis(at[at.length - 1]);
+  }
+
+  /**
+   * The seconds of a recording that begins at a moment.
+   *
+   * @param begun a sample belongs to the first full second at or after it; those before are left
+   *     out
+   * @param until the last moment that is looked at
+   */
+  public Trace trace(Instant begun, Instant until) {
+    int shift = Math.toIntExact(Duration.between(since, begun).toMillis());
+    int first = 0;
+    while (first < at.length && at[first] <= shift) {
+      first++;
+    }
+    int[] seconds = new int[at.length - first];
+    for (int n = 0; n < seconds.length; n++) {
+      seconds[n] = (at[first + n] - shift + MS - 1) / MS;
+    }
+    int length = (int) Math.max(0, Duration.between(begun, until).toSeconds());
+    return Trace.of(seconds, Arrays.copyOfRange(bpm, first, at.length), length);
+  }
+
+  @Override
+  public boolean equals(Object other) {
+    return other instanceof Samples that
+        && since.equals(that.since)
+        && Arrays.equals(at, that.at)
+        && Arrays.equals(bpm, that.bpm);
+  }
+
+  @Override
+  public int hashCode() {
+    return Arrays.hashCode(at) * 31 + Arrays.hashCode(bpm);
+  }
+}
