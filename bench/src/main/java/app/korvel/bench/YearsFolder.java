@@ -283,7 +283,8 @@ final class YearsFolder {
                         missed ? Optional.empty() : Optional.of(12),
                         Optional.empty(),
                         Set.of(),
-                        "")));
+                        "",
+                        Optional.empty())));
       }
     }
   }

@@ -143,6 +143,15 @@ public final class ClientRepository {
               "delete from field_test_event where field_test_id in"
                   + " (select id from field_test where client_id = ?)",
               id);
+          for (String part : List.of("live_event", "live_chunk", "live_recording")) {
+            Database.change(
+                connection,
+                "delete from "
+                    + part
+                    + " where live_session_id in"
+                    + " (select id from live_session where client_id = ?)",
+                id);
+          }
           Database.change(
               connection,
               "delete from busy_time where busy_calendar_id in"

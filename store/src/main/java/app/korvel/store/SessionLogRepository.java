@@ -43,8 +43,14 @@ public final class SessionLogRepository {
    *
    * @param clientId whose
    * @param log as it stands
+   * @param live the recorded session it is of; empty where none was recorded
    */
-  public record Logged(UUID clientId, SessionLog log) {}
+  public record Logged(UUID clientId, SessionLog log, Optional<UUID> live) {
+    /** One of a session that was not recorded. */
+    public static Logged of(UUID clientId, SessionLog log) {
+      return new Logged(clientId, log, Optional.empty());
+    }
+  }
 
   /**
    * Adds logs, all of them or none.
@@ -62,11 +68,9 @@ public final class SessionLogRepository {
           }
           if (already.isEmpty()) {
             for (Logged each : logs) {
-              ledger.add(
-                  each.log.id(),
-                  each.clientId,
-                  row(each.log, Optional.of(each.log.recordedAt())),
-                  each.log.recordedAt());
+              Map<String, Object> row = row(each.log, Optional.of(each.log.recordedAt()));
+              row.put("live_session_id", each.live.map(UUID::toString));
+              ledger.add(each.log.id(), each.clientId, row, each.log.recordedAt());
             }
           }
           return already;
@@ -159,6 +163,16 @@ public final class SessionLogRepository {
             + " where on_day between ? and ?",
         from.toString(),
         to.toString());
+  }
+
+  /** The log of a recorded session, if it was logged. */
+  public Optional<SessionLog> ofLive(UUID live) {
+    return database
+        .first(
+            SessionLogRepository::logged,
+            "select * from current_session_log where live_session_id = ?",
+            live.toString())
+        .map(Logged::log);
   }
 
   /** The log of that id, whether or not it stands. */
@@ -260,7 +274,8 @@ public final class SessionLogRepository {
             warnings(row.getString("warnings")),
             row.getString("note"),
             asked,
-            Instant.parse(row.getString("recorded_at"))));
+            Instant.parse(row.getString("recorded_at"))),
+        Optional.ofNullable(row.getString("live_session_id")).map(UUID::fromString));
   }
 
   private static Set<StopSign> warnings(String json) {

@@ -23,6 +23,7 @@ public record Store(
     ProgrammeRepository programmes,
     PlannedSessionRepository planned,
     SessionLogRepository logs,
+    LiveRepository live,
     BusyRepository busy,
     SubscriptionRepository subscriptions) {
 
@@ -50,6 +51,7 @@ public record Store(
         new ProgrammeRepository(database),
         new PlannedSessionRepository(database),
         new SessionLogRepository(database),
+        new LiveRepository(database),
         new BusyRepository(database),
         new SubscriptionRepository(database));
   }

@@ -2,6 +2,7 @@ package app.korvel.store;
 
 import app.korvel.core.checkin.CheckIn;
 import app.korvel.core.checkin.Verdict;
+import app.korvel.core.live.LivePlan;
 import app.korvel.core.outline.Outlines.Named;
 import app.korvel.core.prescription.Prescription;
 import app.korvel.core.programme.Programme;
@@ -75,6 +76,8 @@ final class StoredForms {
 
   static final StoredForm<Limits> LIMITS =
       new StoredForm<>(Limits.class, "", List.of(tree -> named(tree, "limits")));
+
+  static final StoredForm<LivePlan> LIVE_PLAN = new StoredForm<>(LivePlan.class, "plan", List.of());
 
   private static void named(ObjectNode tree, String name) {
     tree.set(name, tree.remove(""));

@@ -97,10 +97,10 @@ class SessionStoreTest {
   void aLogComesBackAsItWasKept() {
     SessionLog full = log(Optional.of(3), DAY, Set.of(StopSign.PALE, StopSign.WISH));
     SessionLog plain = plain();
-    assertThat(logs.add(List.of(new Logged(client.id(), full), new Logged(client.id(), plain))))
+    assertThat(logs.add(List.of(Logged.of(client.id(), full), Logged.of(client.id(), plain))))
         .isEmpty();
     assertThat(logs.of(client.id())).containsExactly(full, plain);
-    assertThat(logs.between(DAY, DAY)).containsExactly(new Logged(client.id(), full));
+    assertThat(logs.between(DAY, DAY)).containsExactly(Logged.of(client.id(), full));
     assertThat(logs.since(List.of(client.id()), DAY.minusDays(30)).get(client.id()))
         .containsExactly(plain, full);
     assertThat(logs.lastDays(List.of(client.id()))).containsEntry(client.id(), DAY);
@@ -110,13 +110,13 @@ class SessionStoreTest {
   @Test
   void aSessionHasOneLogAndAClassIsKeptWholeOrNotAtAll() {
     SessionLog first = log(Optional.of(3), DAY, Set.of());
-    logs.add(List.of(new Logged(client.id(), first)));
+    logs.add(List.of(Logged.of(client.id(), first)));
     List<Logged> again =
         logs.add(
             List.of(
-                new Logged(client.id(), log(Optional.of(4), DAY, Set.of())),
-                new Logged(client.id(), log(Optional.of(3), DAY, Set.of()))));
-    assertThat(again).containsExactly(new Logged(client.id(), first));
+                Logged.of(client.id(), log(Optional.of(4), DAY, Set.of())),
+                Logged.of(client.id(), log(Optional.of(3), DAY, Set.of()))));
+    assertThat(again).containsExactly(Logged.of(client.id(), first));
     assertThat(logs.of(client.id())).containsExactly(first);
 
     UUID gone = ids.next();
@@ -124,7 +124,7 @@ class SessionStoreTest {
         .isTrue();
     assertThat(logs.of(client.id())).isEmpty();
     assertThat(logs.symptoms(List.of(client.id()))).isEmpty();
-    logs.add(List.of(new Logged(client.id(), log(Optional.of(3), DAY, Set.of()))));
+    logs.add(List.of(Logged.of(client.id(), log(Optional.of(3), DAY, Set.of()))));
     assertThatThrownBy(
             () -> ledger(RecordKind.SESSION_LOGS).undo(client.id(), gone, ids.next(), NOW))
         .isInstanceOf(SupersededException.class);
@@ -135,7 +135,7 @@ class SessionStoreTest {
   @Test
   void aSymptomCountsFromWhenItWasSaidAndALogStaysWhereItWas() {
     SessionLog first = log(Optional.empty(), DAY, Set.of());
-    logs.add(List.of(new Logged(client.id(), first)));
+    logs.add(List.of(Logged.of(client.id(), first)));
     SessionLog second = log(Optional.empty(), DAY, Set.of(StopSign.WISH));
     SessionLog later =
         new SessionLog(
@@ -152,7 +152,7 @@ class SessionStoreTest {
             second.note(),
             second.asked(),
             NOW.plusSeconds(60));
-    logs.add(List.of(new Logged(client.id(), later)));
+    logs.add(List.of(Logged.of(client.id(), later)));
     SessionLog corrected = log(Optional.empty(), DAY, Set.of(StopSign.CHEST_PAIN));
     Instant said = NOW.plusSeconds(3_600);
     assertThat(logs.correct(client.id(), first.id(), corrected, said)).isTrue();

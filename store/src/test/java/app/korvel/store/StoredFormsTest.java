@@ -32,7 +32,8 @@ class StoredFormsTest {
           "scheme", StoredForms.SCHEME,
           "outline", StoredForms.OUTLINE,
           "medicines", StoredForms.MEDICINES,
-          "limits", StoredForms.LIMITS);
+          "limits", StoredForms.LIMITS,
+          "live-plan", StoredForms.LIVE_PLAN);
 
   static Stream<String> names() {
     return FORMS.keySet().stream().sorted();

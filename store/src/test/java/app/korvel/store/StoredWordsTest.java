@@ -6,8 +6,11 @@ import app.korvel.core.checkin.CheckIn;
 import app.korvel.core.checkin.Glucose;
 import app.korvel.core.checkin.Ketones;
 import app.korvel.core.checkin.Outcome;
+import app.korvel.core.effort.EffortContext;
+import app.korvel.core.effort.Witnesses.RateSource;
 import app.korvel.core.fieldtest.FieldTestEvent;
 import app.korvel.core.fieldtest.FieldTestProtocol;
+import app.korvel.core.live.LiveEvent;
 import app.korvel.core.maximum.MaximumKind;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Severity;
@@ -34,6 +37,7 @@ import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.screening.MedicineClass;
 import app.korvel.core.screening.Sex;
+import app.korvel.core.screening.StopSign;
 import app.korvel.core.screening.Symptom;
 import app.korvel.core.screening.Topic;
 import app.korvel.core.screening.WrittenLimit;
@@ -69,10 +73,13 @@ class StoredWordsTest {
           FieldTestProtocol.class,
           Severity.class,
           Glucose.Unit.class,
+          EffortContext.class,
           Goal.class,
           Grade.class,
           Ketones.class,
           Level.class,
+          LiveEvent.Reason.class,
+          LiveRepository.Kind.class,
           LoggedRate.Kind.class,
           MaximumKind.class,
           MedicineClass.class,
@@ -84,12 +91,14 @@ class StoredWordsTest {
           Progression.Kind.class,
           PulseSite.class,
           PulseSource.class,
+          RateSource.class,
           Rhythm.class,
           RpeFamily.class,
           Sex.class,
           IntensityGuide.class,
           StepKind.class,
           Strength.class,
+          StopSign.class,
           Symptom.class,
           Topic.class,
           WeekDecision.Taken.class,

@@ -203,8 +203,8 @@ final class LiveCalculatorViews {
 
   record BandSeconds(String id, int seconds) {}
 
-  /** The line of a man and of a woman; neither is chosen here. */
-  record ReserveWeightedView(BigDecimal men, BigDecimal women) {}
+  /** The line of a man and of a woman; null where it is not theirs. */
+  record ReserveWeightedView(@Nullable BigDecimal men, @Nullable BigDecimal women) {}
 
   record TracePeakView(int bpm, int atSecond) {}
 

@@ -68,7 +68,8 @@ public final class SessionLogViews {
           Optional.ofNullable(rpe),
           Optional.ofNullable(voice),
           warnings == null ? Set.of() : Set.copyOf(warnings),
-          note == null ? "" : note);
+          note == null ? "" : note,
+          Optional.empty());
     }
   }
 

@@ -174,7 +174,7 @@ public final class ZoneViews {
       String serves,
       String source) {
 
-    static ZonesView of(Zones zones, Uncertainty uncertainty, RpeFamily family) {
+    public static ZonesView of(Zones zones, Uncertainty uncertainty, RpeFamily family) {
       return new ZonesView(
           zones.scheme().id(),
           zones.scheme().name(),

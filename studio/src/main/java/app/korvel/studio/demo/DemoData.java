@@ -797,7 +797,8 @@ public final class DemoData {
                     ? Optional.empty()
                     : Optional.of(aim.levels().get(0)),
                 Set.of(),
-                missed ? "double shift" : ""));
+                missed ? "double shift" : "",
+                Optional.empty()));
       }
     }
     if (!done.isEmpty()) {

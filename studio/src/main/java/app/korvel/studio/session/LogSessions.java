@@ -39,6 +39,7 @@ public record LogSessions(Studio studio) {
    * @param number of the planned session; empty where it was none
    * @param mode empty for the one that was planned
    * @param minutes empty for as many as were asked for
+   * @param live the recorded session it is of; empty where none was recorded
    */
   public record Done(
       UUID client,
@@ -51,7 +52,8 @@ public record LogSessions(Studio studio) {
       Optional<Integer> rpe20,
       Optional<Level> voice,
       Set<StopSign> warnings,
-      String note) {}
+      String note,
+      Optional<UUID> live) {}
 
   /**
    * Keeps logs, all of them or none.
@@ -73,7 +75,9 @@ public record LogSessions(Studio studio) {
           for (Done each : all) {
             logs.add(
                 new Logged(
-                    each.client, all.size() == 1 ? logged(each) : logged(logs.size(), each)));
+                    each.client,
+                    all.size() == 1 ? logged(each) : logged(logs.size(), each),
+                    each.live));
           }
           List<Logged> already = studio.store().logs().add(logs);
           if (!already.isEmpty()) {

@@ -1,0 +1,143 @@
+package app.korvel.server.live;
+
+import app.korvel.core.live.LiveFinding;
+import app.korvel.core.live.LiveSummary;
+import app.korvel.core.live.SessionLoad;
+import app.korvel.core.measure.Finding;
+import app.korvel.core.screening.Sex;
+import app.korvel.core.zone.Reserve;
+import app.korvel.core.zone.Zones;
+import app.korvel.server.live.LiveCalculatorViews.ReserveWeightedView;
+import app.korvel.studio.live.LiveSessions.LiveNow;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+
+/** What a session came to, as it is sent. */
+final class LiveSummaryViews {
+  private static final int MINUTE = 60;
+
+  private LiveSummaryViews() {}
+
+  /**
+   * Seconds in a zone.
+   *
+   * @param level 1 to 5, the level its middle falls into
+   */
+  record ZoneSeconds(String id, String name, int level, int lowBpm, int highBpm, int seconds) {}
+
+  record PeakView(int bpm, int second) {}
+
+  /** How far the rate fell in the minute after the work. */
+  record DropView(int endBpm, int after60Bpm, int bpm) {}
+
+  /**
+   * What a session came to.
+   *
+   * @param done whether so much of the work was done that it counts as done
+   * @param minutes with warm-up and cool-down, without pauses
+   * @param peak null where no rate held
+   * @param drop null where the end of the work was not caught
+   * @param rpe20 the highest that was given; null without any
+   * @param spanRestingBpm the span of its day that the zones are worked out on; null without one
+   * @param zones of the zone system, in its order; empty where no rate leads
+   * @param loadByRating session RPE times minutes; null before it is logged with one
+   */
+  record LiveSummaryView(
+      boolean done,
+      int minutes,
+      int workSeconds,
+      int askedWorkSeconds,
+      int belowSeconds,
+      int inSeconds,
+      int aboveSeconds,
+      int noDataSeconds,
+      @Nullable Integer averageBpm,
+      @Nullable PeakView peak,
+      @Nullable DropView drop,
+      @Nullable Integer rpe20,
+      @Nullable Integer voice,
+      boolean recorded,
+      String scheme,
+      @Nullable Integer spanRestingBpm,
+      @Nullable Integer spanMaximumBpm,
+      @Nullable LocalDate spanOn,
+      List<ZoneSeconds> zones,
+      @Nullable Integer moderateEquivalentMinutes,
+      @Nullable ReserveWeightedView reserveWeighted,
+      @Nullable Integer loadByRating,
+      List<Finding> findings) {
+
+    static LiveSummaryView of(LiveNow stands, Sex sex, Optional<Zones> zones) {
+      LiveSummary summary = LiveSummary.of(stands.session());
+      int[] seconds = summary.histogram();
+      Optional<Reserve> reserve = stands.opened().plan().mover().reserve();
+      boolean warm = stands.session().over().isPresent() && summary.endedWarm(stands.session());
+      return new LiveSummaryView(
+          summary.done(),
+          summary.minutes(),
+          summary.workSeconds(),
+          summary.askedWorkSeconds(),
+          summary.belowSeconds(),
+          summary.inSeconds(),
+          summary.aboveSeconds(),
+          summary.noDataSeconds(),
+          number(summary.averageBpm()),
+          summary.peak().map(peak -> new PeakView(peak.bpm(), peak.second())).orElse(null),
+          summary
+              .drop()
+              .map(drop -> new DropView(drop.endBpm(), drop.after60Bpm(), drop.bpm()))
+              .orElse(null),
+          number(summary.rpe20()),
+          number(summary.voice()),
+          summary.recorded(),
+          zones.map(each -> each.scheme().id()).orElse(""),
+          reserve.map(Reserve::restingBpm).orElse(null),
+          reserve.map(Reserve::maximumBpm).orElse(null),
+          null,
+          zones.map(Zones::bands).orElse(List.of()).stream()
+              .map(band -> zone(band, seconds))
+              .toList(),
+          reserve
+              .filter(span -> summary.recorded())
+              .map(
+                  span ->
+                      (SessionLoad.moderateEquivalentSeconds(seconds, span) + MINUTE / 2) / MINUTE)
+              .orElse(null),
+          reserve
+              .filter(span -> summary.recorded())
+              .map(span -> weighted(seconds, span, sex))
+              .orElse(null),
+          stands
+              .log()
+              .flatMap(log -> log.rpe20())
+              .map(rpe -> SessionLoad.byRating(rpe, summary.minutes()))
+              .orElse(null),
+          warm ? List.of(LiveFinding.NO_COOL_DOWN.of()) : List.of());
+    }
+
+    private static ZoneSeconds zone(Zones.BandRates band, int[] seconds) {
+      return new ZoneSeconds(
+          band.band().id(),
+          band.band().name(),
+          band.level().number(),
+          band.lowBpm(),
+          band.highBpm(),
+          IntStream.range(0, seconds.length).filter(band::holds).map(bpm -> seconds[bpm]).sum());
+    }
+
+    /** Of a man, of a woman, or where it is not given of both. */
+    private static ReserveWeightedView weighted(int[] seconds, Reserve span, Sex sex) {
+      return new ReserveWeightedView(
+          sex == Sex.FEMALE ? null : SessionLoad.reserveWeightedMinutes(seconds, span, Sex.MALE),
+          sex == Sex.MALE ? null : SessionLoad.reserveWeightedMinutes(seconds, span, Sex.FEMALE));
+    }
+  }
+
+  private static @Nullable Integer number(OptionalInt value) {
+    return value.isPresent() ? value.getAsInt() : null;
+  }
+}

@@ -1,0 +1,566 @@
+package app.korvel.server.live;
+
+import app.korvel.core.effort.Witnesses.Aim;
+import app.korvel.core.effort.Witnesses.RateSource;
+import app.korvel.core.effort.Witnesses.Rates;
+import app.korvel.core.live.Cues;
+import app.korvel.core.live.LiveEvent;
+import app.korvel.core.live.LivePlan;
+import app.korvel.core.live.LivePlan.PlanStep;
+import app.korvel.core.live.LivePrompt;
+import app.korvel.core.live.LiveSession;
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.outline.Outline.BandGoal;
+import app.korvel.core.outline.StepKind;
+import app.korvel.core.pulse.CountWindow;
+import app.korvel.core.run.Leg;
+import app.korvel.core.run.Run;
+import app.korvel.core.screening.StopSign;
+import app.korvel.core.session.SessionLog;
+import app.korvel.core.zone.Anchors;
+import app.korvel.core.zone.Level;
+import app.korvel.core.zone.Level.RpeSpan;
+import app.korvel.core.zone.Reserve;
+import app.korvel.core.zone.Reserve.Percents;
+import app.korvel.core.zone.Scheme;
+import app.korvel.core.zone.Uncertainty;
+import app.korvel.core.zone.Zones;
+import app.korvel.sensor.SimulatedStrap;
+import app.korvel.server.web.Words;
+import app.korvel.server.zone.ZoneViews.ZonesView;
+import app.korvel.store.LiveRepository.Opened;
+import app.korvel.studio.Studio;
+import app.korvel.studio.live.LiveSessions.LiveNow;
+import app.korvel.studio.live.OpenLiveSession;
+import app.korvel.studio.live.TakeSamples;
+import app.korvel.studio.live.TakeSamples.Decoded;
+import app.korvel.studio.live.TakeSamples.Handed;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.UUID;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
+
+/** Sessions on the clock, as they are received and sent. */
+final class LiveViews {
+  private LiveViews() {}
+
+  private static @Nullable Integer number(OptionalInt value) {
+    return value.isPresent() ? value.getAsInt() : null;
+  }
+
+  private static OptionalInt optional(@Nullable Integer value) {
+    return value == null ? OptionalInt.empty() : OptionalInt.of(value);
+  }
+
+  /**
+   * A session that is to be opened.
+   *
+   * @param planned number of the planned session; null for one that was not planned
+   * @param outline id of the library; null for the one that is planned or prescribed
+   * @param simulated the fault of a simulated strap; null where a person wears one
+   * @param speed null for the clock's own
+   */
+  record LiveRequest(
+      UUID clientId,
+      @Nullable Integer planned,
+      @Nullable String outline,
+      @Nullable Mode mode,
+      RateSource source,
+      SimulatedStrap.@Nullable Fault simulated,
+      @Nullable Integer speed) {
+    OpenLiveSession.Wanted wanted() {
+      return new OpenLiveSession.Wanted(
+          Optional.ofNullable(planned),
+          Optional.ofNullable(outline),
+          Optional.ofNullable(mode),
+          source,
+          Optional.ofNullable(simulated),
+          speed == null ? 1 : speed);
+    }
+  }
+
+  /** What can happen. */
+  enum LiveEventKind {
+    BEGUN,
+    STEP_STARTED,
+    STEP_ENDED,
+    STEP_BACK,
+    LENGTHENED,
+    PAUSED,
+    RESUMED,
+    RATED,
+    COUNTED,
+    READ_OFF,
+    SOURCE_CHANGED,
+    WORK_RESUMED,
+    STOPPED,
+    ENDED,
+    WITHDRAWN
+  }
+
+  /**
+   * Something that happened; what does not belong to its kind is left out.
+   *
+   * @param leg which step as it came, from 1; null for the one that is on
+   */
+  record LiveEventRequest(
+      Instant at,
+      LiveEventKind kind,
+      @Nullable Integer leg,
+      @Nullable Integer seconds,
+      @Nullable Integer rpe20,
+      @Nullable Integer voice,
+      @Nullable Integer beats,
+      @Nullable Integer windowSeconds,
+      @Nullable Integer bpm,
+      @Nullable RateSource source,
+      @Nullable StopSign sign,
+      LiveEvent.@Nullable Reason reason,
+      @Nullable UUID of) {
+
+    /**
+     * @param on the leg that is on
+     */
+    LiveEvent event(UUID id, Supplier<Integer> on) {
+      return switch (kind) {
+        case BEGUN -> new LiveEvent.Begun(id, at);
+        case STEP_STARTED -> new LiveEvent.StepStarted(id, at);
+        case STEP_ENDED -> new LiveEvent.StepEnded(id, at, leg(on));
+        case STEP_BACK -> new LiveEvent.StepBack(id, at, leg(on));
+        case LENGTHENED -> new LiveEvent.Lengthened(id, at, leg(on), need("seconds", seconds));
+        case PAUSED -> new LiveEvent.Paused(id, at);
+        case RESUMED -> new LiveEvent.Resumed(id, at);
+        case RATED -> new LiveEvent.Rated(id, at, optional(rpe20), optional(voice));
+        case COUNTED ->
+            new LiveEvent.Counted(
+                id, at, need("beats", beats), CountWindow.of(need("windowSeconds", windowSeconds)));
+        case READ_OFF -> new LiveEvent.ReadOff(id, at, need("bpm", bpm));
+        case SOURCE_CHANGED -> new LiveEvent.SourceChanged(id, at, need("source", source));
+        case WORK_RESUMED -> new LiveEvent.WorkResumed(id, at);
+        case STOPPED -> new LiveEvent.Stopped(id, at, need("sign", sign));
+        case ENDED ->
+            new LiveEvent.Ended(id, at, reason == null ? LiveEvent.Reason.PLANNED : reason);
+        case WITHDRAWN -> new LiveEvent.Withdrawn(id, at, need("of", of));
+      };
+    }
+
+    private int leg(Supplier<Integer> on) {
+      return leg == null ? on.get() : leg;
+    }
+
+    private static <T> T need(String field, @Nullable T value) {
+      if (value == null) {
+        throw InvalidValueException.of(field, "is missing", "a value for this kind of event");
+      }
+      return value;
+    }
+  }
+
+  /**
+   * Samples.
+   *
+   * @param at when each was taken, in milliseconds since 1970, not falling
+   * @param bpm its rate; null where packets are handed on
+   * @param contact whether each had skin contact; null where all had
+   * @param packets as the strap sent them, in hexadecimal figures; null where rates are given
+   */
+  record SamplesRequest(
+      List<Long> at,
+      @Nullable List<Integer> bpm,
+      @Nullable List<Boolean> contact,
+      @Nullable List<String> packets) {
+
+    Decoded decoded() {
+      List<Instant> times = at.stream().map(Instant::ofEpochMilli).toList();
+      if ((bpm == null) == (packets == null)) {
+        throw InvalidValueException.of("bpm", "is missing or one too many", "rates, or packets");
+      }
+      if (packets != null) {
+        if (packets.size() != at.size()) {
+          throw InvalidValueException.of(
+              "packets", "are " + packets.size() + " for " + at.size() + " times", "one for each");
+        }
+        return Handed.ofPackets(times, packets);
+      }
+      return new Decoded(new Handed(times, inContact()), List.of());
+    }
+
+    private List<Integer> inContact() {
+      if (contact != null && contact.size() != bpm.size()) {
+        throw InvalidValueException.of(
+            "contact", "is told " + contact.size() + " times", "once for each sample");
+      }
+      List<Integer> rates = new ArrayList<>(bpm);
+      for (int n = 0; contact != null && n < rates.size(); n++) {
+        rates.set(n, contact.get(n) ? rates.get(n) : 0);
+      }
+      return rates;
+    }
+  }
+
+  /** A packet that could not be read. */
+  record BrokenPacket(String field, String message, String accepted) {}
+
+  /**
+   * What became of samples, now that they are on disk.
+   *
+   * @param isNew false where they had been handed in before
+   * @param withoutRate how many had no rate that counts: no contact, or outside 25 to 240
+   * @param broken packets that could not be read; the others were taken
+   */
+  record SamplesTaken(long sequence, boolean isNew, int withoutRate, List<BrokenPacket> broken) {
+    static SamplesTaken of(long sequence, TakeSamples.Taken taken, Decoded decoded) {
+      return new SamplesTaken(
+          sequence,
+          taken.isNew(),
+          taken.withoutRate(),
+          decoded.broken().stream()
+              .map(each -> new BrokenPacket(each.field(), each.message(), each.accepted()))
+              .toList());
+    }
+  }
+
+  /**
+   * A step of a session.
+   *
+   * @param lowBpm null where it has no target by rate, and highBpm likewise
+   * @param lowLevel null where it asks for nothing, and highLevel likewise
+   */
+  record LiveStep(
+      StepKind kind,
+      String name,
+      int seconds,
+      @Nullable Integer lowPercent,
+      @Nullable Integer highPercent,
+      @Nullable Integer lowBpm,
+      @Nullable Integer highBpm,
+      @Nullable Integer lowRpe20,
+      @Nullable Integer highRpe20,
+      @Nullable Integer lowLevel,
+      @Nullable Integer highLevel,
+      boolean waits,
+      boolean work) {
+    static LiveStep of(PlanStep step) {
+      Optional<Rates> rates = step.aim().flatMap(Aim::rates);
+      Optional<RpeSpan> rpe = step.aim().flatMap(Aim::rpe20);
+      List<Level> levels = step.aim().map(Aim::levels).orElse(List.of());
+      return new LiveStep(
+          step.kind(),
+          step.kind().displayName(),
+          step.seconds(),
+          step.range().map(Percents::low).orElse(null),
+          step.range().map(Percents::high).orElse(null),
+          rates.map(Rates::lowBpm).orElse(null),
+          rates.map(Rates::highBpm).orElse(null),
+          rpe.map(RpeSpan::low).orElse(null),
+          rpe.map(RpeSpan::high).orElse(null),
+          levels.isEmpty() ? null : levels.get(0).number(),
+          levels.isEmpty() ? null : levels.get(levels.size() - 1).number(),
+          step.waits(),
+          step.kind().exercise());
+    }
+  }
+
+  /** A fault that a simulated strap can have. */
+  record FaultOption(SimulatedStrap.Fault fault, String name) {
+    static final List<FaultOption> ALL =
+        Arrays.stream(SimulatedStrap.Fault.values())
+            .map(each -> new FaultOption(each, each.displayName()))
+            .toList();
+  }
+
+  record StopSignOption(StopSign sign, String words) {
+    static final List<StopSignOption> ALL =
+        Arrays.stream(StopSign.values())
+            .map(each -> new StopSignOption(each, each.words()))
+            .toList();
+  }
+
+  /** A goal of time in a zone. */
+  record ZoneGoal(String name, int minutes) {
+    static ZoneGoal of(BandGoal goal) {
+      return new ZoneGoal(goal.level().displayName(), goal.minutes());
+    }
+  }
+
+  /**
+   * What a session is, which does not change while it runs.
+   *
+   * @param zones in the client's zone system, with the numbers of its day; null where no rate leads
+   * @param findings what is to be known before it begins
+   */
+  record LiveSheet(
+      UUID id,
+      UUID clientId,
+      String clientName,
+      @Nullable Integer planned,
+      Mode mode,
+      int speed,
+      SimulatedStrap.@Nullable Fault simulated,
+      Instant openedAt,
+      List<LiveStep> steps,
+      @Nullable ZonesView zones,
+      @Nullable Integer capBpm,
+      @Nullable Integer highestRpe20,
+      String guide,
+      @Nullable ZoneGoal goal,
+      List<Finding> findings,
+      List<StopSignOption> stopSigns,
+      List<String> stopAlso,
+      String stopAction) {}
+
+  /** The zones of a plan, in a zone system. */
+  static @Nullable ZonesView zones(Studio studio, LivePlan plan, Scheme scheme) {
+    Reserve reserve = plan.mover().reserve().orElse(null);
+    if (reserve == null) {
+      return null;
+    }
+    Uncertainty uncertainty =
+        plan.basis().map(LivePlan.Basis::uncertainty).orElse(Uncertainty.USUAL);
+    return ZonesView.of(
+        Zones.of(scheme, Anchors.of(reserve), uncertainty, plan.mover().capBpm()),
+        uncertainty,
+        studio.settings().ways().family());
+  }
+
+  /** A step as it came. */
+  record LegView(
+      int row,
+      Instant from,
+      @Nullable Instant clockFrom,
+      @Nullable Instant until,
+      int seconds,
+      boolean ended,
+      boolean byItself) {
+    static LegView of(Leg leg) {
+      return new LegView(
+          leg.row(),
+          leg.from(),
+          leg.clockFrom().orElse(null),
+          leg.until().orElse(null),
+          (int) leg.length().toSeconds(),
+          leg.endedAt().isPresent(),
+          leg.byItself());
+    }
+  }
+
+  /** What is shown as the cue. */
+  record CueNow(Cues.Kind kind, int second, boolean overCap, Finding because) {
+    static CueNow of(Cues.Given given) {
+      return new CueNow(given.kind(), given.second(), given.overCap(), given.because());
+    }
+  }
+
+  /** What is to be asked or counted now. */
+  record PromptView(LivePrompt what, int seconds) {}
+
+  /** What the key for undo would undo. */
+  record UndoView(UUID of, String words) {}
+
+  /** That it was logged. */
+  record LoggedAs(UUID id, String words) {
+    static LoggedAs of(SessionLog log) {
+      return new LoggedAs(log.id(), log.words());
+    }
+  }
+
+  /**
+   * Seconds of the smoothed rate.
+   *
+   * @param from the second of the first
+   * @param bpm 0 where there is none
+   */
+  record TraceView(int from, int[] bpm) {
+    static TraceView of(LiveSession session, int from) {
+      int[] bpm = new int[Math.max(0, session.trace().seconds() - from + 1)];
+      for (int n = 0; n < bpm.length; n++) {
+        bpm[n] = session.trace().smoothed(from + n).orElse(0);
+      }
+      return new TraceView(from, bpm);
+    }
+  }
+
+  /**
+   * A session as it stands.
+   *
+   * @param now what time it is by its clock
+   * @param ranMillis how much the clock of the step has run
+   * @param bpm the smoothed rate; before it has begun, the last sample
+   * @param rpe20 in force, and voice and counted likewise; null where none is
+   * @param undo null where nothing can be undone
+   */
+  record LiveState(
+      UUID id,
+      Instant now,
+      LiveSession.Phase phase,
+      @Nullable Instant begunAt,
+      @Nullable Instant endedAt,
+      @Nullable String endedBecause,
+      List<LegView> legs,
+      long ranMillis,
+      int second,
+      @Nullable Integer bpm,
+      int secondsWithoutSignal,
+      boolean goByHand,
+      RateSource source,
+      @Nullable CueNow cue,
+      boolean workStopped,
+      @Nullable Integer rpe20,
+      @Nullable Integer voice,
+      @Nullable Integer counted,
+      @Nullable Integer level,
+      List<PromptView> prompts,
+      @Nullable Integer goalSecondsLeft,
+      @Nullable UndoView undo,
+      @Nullable LoggedAs log) {
+
+    static LiveState of(LiveNow stands) {
+      LiveSession session = stands.session();
+      Cues.Standing standing = session.cues().standing();
+      Optional<Run> run = session.run();
+      OptionalInt smoothed = session.trace().smoothed(session.trace().seconds());
+      return new LiveState(
+          stands.opened().id(),
+          stands.now(),
+          session.phase(),
+          session.begunAt().orElse(null),
+          session.over().map(LiveEvent::at).orElse(null),
+          session.over().map(LiveViews::words).orElse(null),
+          run.map(Run::legs).orElse(List.of()).stream().map(LegView::of).toList(),
+          run.flatMap(Run::current).map(leg -> leg.ran(session.at()).toMillis()).orElse(0L),
+          session.trace().seconds(),
+          number(run.isPresent() ? smoothed : stands.latestBpm()),
+          standing.secondsWithoutSignal(),
+          session.goByHand(),
+          session.source(),
+          standing.cue().map(CueNow::of).orElse(null),
+          standing.stopped(),
+          number(standing.rpe20()),
+          number(standing.voice()),
+          number(standing.counted()),
+          standing.witnesses().map(said -> number(said.level())).orElse(null),
+          session.prompts().stream()
+              .map(due -> new PromptView(due.what(), (int) due.since().toSeconds()))
+              .toList(),
+          number(session.goalSecondsLeft()),
+          undo(session),
+          stands.log().map(LoggedAs::of).orElse(null));
+    }
+
+    private static @Nullable UndoView undo(LiveSession session) {
+      List<LiveEvent> events = session.events();
+      if (events.isEmpty()) {
+        return null;
+      }
+      LiveEvent last = events.get(events.size() - 1);
+      return new UndoView(last.id(), words(last));
+    }
+  }
+
+  /** What happened, in a few words. */
+  static String words(LiveEvent event) {
+    if (event instanceof LiveEvent.Rated rated) {
+      return rated.rpe20().isPresent()
+          ? "RPE " + rated.rpe20().getAsInt()
+          : "Voice: " + Level.values()[rated.voice().getAsInt() - 1].displayName();
+    }
+    if (event instanceof LiveEvent.Counted counted) {
+      return counted.beats() + " beats in " + counted.window().seconds() + " s";
+    }
+    if (event instanceof LiveEvent.ReadOff read) {
+      return read.bpm() + " read off";
+    }
+    if (event instanceof LiveEvent.Lengthened more) {
+      return (more.seconds() > 0 ? "+" : "−") + Math.abs(more.seconds()) + " s";
+    }
+    if (event instanceof LiveEvent.Stopped stopped) {
+      return "Stopped: " + stopped.sign().words();
+    }
+    if (event instanceof LiveEvent.Ended ended) {
+      return switch (ended.reason()) {
+        case PLANNED -> "Ended";
+        case TIRED -> "Ended early: tired";
+        case OTHER -> "Ended early";
+        case LEFT_OPEN -> "Closed by itself at the last sample";
+      };
+    }
+    if (event instanceof LiveEvent.SourceChanged changed) {
+      return "Rate by " + Words.of(changed.source());
+    }
+    return PLAIN.get(event.getClass());
+  }
+
+  private static final Map<Class<?>, String> PLAIN =
+      Map.of(
+          LiveEvent.Begun.class, "Started",
+          LiveEvent.StepStarted.class, "Step started",
+          LiveEvent.StepEnded.class, "Next step",
+          LiveEvent.StepBack.class, "Back a step",
+          LiveEvent.Paused.class, "Paused",
+          LiveEvent.Resumed.class, "Resumed",
+          LiveEvent.WorkResumed.class, "Work goes on");
+
+  /** All of a session: what it is, as it stands, and its heart rate. */
+  record LiveView(LiveSheet sheet, LiveState state, TraceView trace) {}
+
+  /** A session in a list. */
+  record LiveRow(
+      UUID id,
+      UUID clientId,
+      String clientName,
+      Mode mode,
+      Instant openedAt,
+      boolean open,
+      @Nullable String words) {}
+
+  /** One that is on, or was. */
+  static LiveRow row(Opened opened, String name, Optional<SessionLog> log) {
+    return new LiveRow(
+        opened.id(),
+        opened.clientId(),
+        name,
+        opened.plan().mode(),
+        opened.openedAt(),
+        opened.open(),
+        log.map(SessionLog::words).orElse(null));
+  }
+
+  /**
+   * What could begin with a client.
+   *
+   * @param allowed whether a session may begin now
+   * @param findings why not, or what is to be known
+   * @param planned number of today's planned session; null where there is none
+   * @param openNow the session that is on; null where none is
+   * @param sessions those before, latest first
+   */
+  record LiveStart(
+      String clientName,
+      boolean allowed,
+      List<Finding> findings,
+      @Nullable Integer planned,
+      @Nullable Mode mode,
+      List<LiveStep> steps,
+      int minutes,
+      boolean byRate,
+      List<FaultOption> faults,
+      List<Integer> speeds,
+      @Nullable UUID openNow,
+      List<LiveRow> sessions) {}
+
+  /**
+   * A log that is to be kept.
+   *
+   * @param rpe of the whole session; null where it was not asked
+   */
+  record LiveLogRequest(
+      @Nullable Integer rpe, @Nullable List<StopSign> warnings, @Nullable String note) {}
+}

@@ -1,0 +1,95 @@
+package app.korvel.studio.live;
+
+import app.korvel.core.live.LiveSession;
+import app.korvel.core.session.SessionLog;
+import app.korvel.core.trace.Samples;
+import app.korvel.core.trace.Trace;
+import app.korvel.store.LiveRepository.Opened;
+import app.korvel.studio.NotFoundException;
+import app.korvel.studio.Studio;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.UUID;
+
+/** Sessions on the clock as they stand. */
+public record LiveSessions(Studio studio) {
+
+  /**
+   * A session as it stands.
+   *
+   * @param now what time it is by its clock
+   * @param lastAt when the last sample was taken or the last thing happened
+   * @param latestBpm the rate of the last sample, if it still stands
+   * @param log its log, if it was logged
+   */
+  public record LiveNow(
+      Opened opened,
+      LiveSession session,
+      Instant now,
+      Instant lastAt,
+      OptionalInt latestBpm,
+      Optional<SessionLog> log) {}
+
+  /**
+   * What time it is by the clock of a session: the studio's, but for a simulated client whose time
+   * goes faster. Nothing else knows of that.
+   */
+  public Instant now(Opened opened) {
+    Instant now = studio.now();
+    return opened.speed() == 1
+        ? now
+        : opened
+            .openedAt()
+            .plus(Duration.between(opened.openedAt(), now).multipliedBy(opened.speed()));
+  }
+
+  /**
+   * The session of that id, to add something to.
+   *
+   * @throws NotFoundException when there is none
+   */
+  public Opened opened(UUID id) {
+    return studio
+        .store()
+        .live()
+        .get(id)
+        .orElseThrow(() -> NotFoundException.of("There is no session %s.", id));
+  }
+
+  /**
+   * The session of that id, as it stands now.
+   *
+   * @throws NotFoundException when there is none
+   */
+  public LiveNow get(UUID id) {
+    return studio.read(() -> now(opened(id), now(opened(id))));
+  }
+
+  /** A session as it stood or stands at a moment. */
+  LiveNow now(Opened opened, Instant now) {
+    UUID id = opened.id();
+    Samples samples = studio.store().live().samples(id, opened.openedAt());
+    LiveSession session =
+        LiveSession.of(
+            opened.plan(), opened.source(), studio.store().live().events(id), samples, now);
+    Instant happened =
+        session.events().stream()
+            .map(event -> event.at())
+            .max(Instant::compareTo)
+            .orElse(opened.openedAt());
+    Instant lastAt =
+        samples.size() > 0 && samples.lastAt().isAfter(happened) ? samples.lastAt() : happened;
+    return new LiveNow(
+        opened, session, now, lastAt, latest(samples, now), studio.store().logs().ofLive(id));
+  }
+
+  private static OptionalInt latest(Samples samples, Instant now) {
+    boolean stands =
+        samples.size() > 0
+            && !samples.lastAt().plusSeconds(Trace.HELD_SECONDS).isBefore(now)
+            && samples.bpm()[samples.size() - 1] > 0;
+    return stands ? OptionalInt.of(samples.bpm()[samples.size() - 1]) : OptionalInt.empty();
+  }
+}

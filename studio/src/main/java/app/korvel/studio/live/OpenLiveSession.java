@@ -1,0 +1,216 @@
+package app.korvel.studio.live;
+
+import app.korvel.core.checkin.Outcome;
+import app.korvel.core.effort.Witnesses.RateSource;
+import app.korvel.core.live.LiveFinding;
+import app.korvel.core.live.LivePlan;
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.RefusedException;
+import app.korvel.core.measure.Threshold;
+import app.korvel.core.outline.Outline;
+import app.korvel.core.prescription.ClientBaseline;
+import app.korvel.core.prescription.ExertionLimits;
+import app.korvel.core.programme.PlannedSession;
+import app.korvel.core.screening.Activity;
+import app.korvel.sensor.SimulatedStrap;
+import app.korvel.store.LiveRepository.Opened;
+import app.korvel.store.SavedCheckIn;
+import app.korvel.store.SavedProgramme;
+import app.korvel.store.SavedSession;
+import app.korvel.studio.Actor;
+import app.korvel.studio.ClientHead;
+import app.korvel.studio.Stamp;
+import app.korvel.studio.Studio;
+import app.korvel.studio.outline.OutlineCatalog;
+import app.korvel.studio.programme.Programmes;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+
+/** Opens a session on the clock: only where today allows it, and one at a time for each client. */
+public record OpenLiveSession(Studio studio) {
+  /** How fast the clock of a simulated client may go. */
+  public static final Set<Integer> SPEEDS = Set.of(1, 10, 60);
+
+  /**
+   * What is to be done.
+   *
+   * @param number of the planned session; empty for one that was not planned
+   * @param outline id of an outline of the library; empty for the one that is planned or prescribed
+   * @param mode empty for the one that is planned or prescribed
+   * @param simulated the fault of a simulated strap; empty where a person wears one
+   * @param speed 1, or with a simulated strap one of {@link #SPEEDS}
+   */
+  public record Wanted(
+      Optional<Integer> number,
+      Optional<String> outline,
+      Optional<Mode> mode,
+      RateSource source,
+      Optional<SimulatedStrap.Fault> simulated,
+      int speed) {}
+
+  /** What it would be, and what stands against it. */
+  public record Proposal(
+      LivePlan plan, Optional<SavedSession> planned, Optional<SavedCheckIn> checkIn) {}
+
+  /**
+   * Opens a session; its clock starts later.
+   *
+   * @throws RefusedException without a check-in today that allows it, without a prescription that
+   *     holds, without a reserve where rates lead, or while another session is on
+   */
+  public Opened by(Actor who, UUID client, Wanted wanted) {
+    if (wanted.speed != 1 && (wanted.simulated.isEmpty() || !SPEEDS.contains(wanted.speed))) {
+      throw InvalidValueException.of(
+          "speed", wanted.speed + " is no speed of a session", "1; for a simulated strap 10 or 60");
+    }
+    return studio.write(
+        who,
+        () -> {
+          ClientHead head = studio.openHead(client);
+          Proposal proposal = proposal(head, wanted);
+          boolean on =
+              studio.store().live().openNow().stream()
+                  .anyMatch(each -> each.clientId().equals(client));
+          if (on) {
+            throw RefusedException.because(
+                LiveFinding.SESSION_ON.of(head.client().details().name()));
+          }
+          Stamp stamp = studio.stamp();
+          Opened opened =
+              new Opened(
+                  stamp.id(),
+                  client,
+                  wanted.number,
+                  wanted.source,
+                  wanted.speed,
+                  wanted.simulated.map(Enum::name),
+                  stamp.at(),
+                  proposal.plan,
+                  true);
+          studio.store().live().open(opened);
+          return opened;
+        });
+  }
+
+  /**
+   * What a session would be; nothing is kept.
+   *
+   * @throws RefusedException as {@link #by}
+   */
+  public Proposal proposal(ClientHead head, Wanted wanted) {
+    Optional<SavedCheckIn> checkIn = today(head);
+    Outcome outcome =
+        checkIn
+            .map(SavedCheckIn::outcome)
+            .orElseThrow(() -> RefusedException.because(LiveFinding.NOT_CHECKED_IN.of()));
+    if (outcome != Outcome.GO && outcome != Outcome.LIGHT_ONLY) {
+      throw RefusedException.because(
+          LiveFinding.NOT_TODAY.of("“" + checkIn.get().words().toLowerCase(Locale.ROOT) + "”"));
+    }
+    head.leading();
+    UUID client = head.client().id();
+    Optional<SavedSession> planned = wanted.number.map(number -> planned(client, number));
+    Mode mode =
+        wanted
+            .mode
+            .or(() -> planned.map(SavedSession::mode))
+            .orElse(head.leading().prescription().parts().mode());
+    ExertionLimits runner = new Programmes(studio).runner(head, mode);
+    ClientBaseline baseline = head.baseline(mode);
+    if (runner.reserve().isEmpty() && byRate(head, baseline)) {
+      throw RefusedException.because(LiveFinding.NO_SPAN.of());
+    }
+    LivePlan plan =
+        LivePlan.of(
+            outline(head, planned, wanted).fitted(runner.bounds()),
+            mode,
+            runner,
+            baseline,
+            newToExercise(head),
+            outcome == Outcome.LIGHT_ONLY);
+    return new Proposal(plan, planned, checkIn);
+  }
+
+  /** Whether rates lead: neither their context nor a change of medication speaks against it. */
+  private static boolean byRate(ClientHead head, ClientBaseline baseline) {
+    return baseline.noRateBecause().isEmpty()
+        && Programmes.standing(head, head.leading()).ratesHold();
+  }
+
+  /** Today's check-in, if there was one. */
+  public Optional<SavedCheckIn> today(ClientHead head) {
+    LocalDate today = head.screening().date();
+    return studio.store().checkIns().of(head.client().id(), 1).stream()
+        .filter(checkIn -> checkIn.on().equals(today))
+        .findFirst();
+  }
+
+  /** The planned session of today that is still to be done, if there is one. */
+  public Optional<SavedSession> plannedToday(ClientHead head) {
+    LocalDate today = head.screening().date();
+    Set<Integer> logged =
+        studio.store().logs().of(head.client().id()).stream()
+            .filter(log -> log.on().equals(today))
+            .flatMap(log -> log.number().stream())
+            .collect(Collectors.toSet());
+    return studio.store().planned().of(head.client().id()).stream()
+        .filter(each -> each.on().equals(today))
+        .filter(each -> each.state() == SavedSession.State.PLANNED)
+        .filter(each -> !logged.contains(each.number()))
+        .min(Comparator.comparingInt(SavedSession::number));
+  }
+
+  private SavedSession planned(UUID client, int number) {
+    return studio
+        .store()
+        .planned()
+        .get(client, number)
+        .orElseThrow(
+            () ->
+                InvalidValueException.of(
+                    "planned",
+                    number + " is no session of this client",
+                    "a session that was laid out, or none"));
+  }
+
+  private Outline outline(ClientHead head, Optional<SavedSession> planned, Wanted wanted) {
+    return wanted
+        .outline
+        .map(id -> new OutlineCatalog(studio).of(id).outline())
+        .or(() -> planned.flatMap(each -> laidOut(head, each)))
+        .orElseGet(() -> head.leading().prescription().outline());
+  }
+
+  private Optional<Outline> laidOut(ClientHead head, SavedSession planned) {
+    return studio
+        .store()
+        .programmes()
+        .current(head.client().id())
+        .map(SavedProgramme::programme)
+        .flatMap(
+            programme ->
+                programme.sessions().stream()
+                    .filter(each -> each.number() == planned.number())
+                    .findFirst()
+                    .map((PlannedSession each) -> programme.outline(each)));
+  }
+
+  /** In the first 12 weeks of someone who began at no or little activity. */
+  private boolean newToExercise(ClientHead head) {
+    Activity activity = head.screening().person().activity();
+    LocalDate today = head.screening().date();
+    return activity.ordinal() <= Activity.LITTLE.ordinal()
+        && studio
+            .store()
+            .prescriptions()
+            .firstIssued(head.client().id())
+            .map(first -> today.isBefore(first.plusWeeks(Threshold.FIRST_WEEKS.whole())))
+            .orElse(true);
+  }
+}
