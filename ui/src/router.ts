@@ -150,6 +150,18 @@ export const router = createRouter({
       meta: { title: 'Class count', place: 'floor' },
     },
     {
+      path: '/clients/:id/session',
+      component: () => import('./live/LiveStartPage.vue'),
+      props: true,
+      meta: { title: 'Start a session', place: 'floor' },
+    },
+    {
+      path: '/floor/sessions/:session',
+      component: () => import('./live/LivePage.vue'),
+      props: true,
+      meta: { title: 'Session', bare: true },
+    },
+    {
       path: '/floor/clock',
       component: () => import('./floor/RoomClockPage.vue'),
       meta: { title: 'Clock for the room', bare: true },

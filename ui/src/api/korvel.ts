@@ -34,6 +34,20 @@ export type Span = Schemas['SpanView']
 export type FieldTestSheet = Schemas['FieldTestSheet']
 export type FieldTest = Schemas['FieldTestView']
 export type FieldTestEvent = Partial<Typed<Schemas['EventRequest']>>
+export type LiveStart = Schemas['LiveStart']
+export type LiveRequest = Partial<Typed<Schemas['LiveRequest']>>
+export type LiveView = Schemas['LiveView']
+export type LiveSheet = Schemas['LiveSheet']
+export type LiveState = Schemas['LiveState']
+export type LiveStep = Schemas['LiveStep']
+export type LiveLeg = Schemas['LegView']
+export type LiveTrace = Schemas['TraceView']
+export type LiveRow = Schemas['LiveRow']
+export type LiveEvent = Partial<Typed<Schemas['LiveEventRequest']>>
+export type LiveSamples = Partial<Typed<Schemas['SamplesRequest']>>
+export type LiveSamplesTaken = Schemas['SamplesTaken']
+export type LiveSummary = Schemas['LiveSummaryView']
+export type LiveLog = Partial<Typed<Schemas['LiveLogRequest']>>
 export type DeviceSheet = Schemas['DeviceSheet']
 export type Effort = Schemas['EffortView']
 export type EffortRequest = Schemas['EffortRequest']
@@ -198,6 +212,20 @@ export const fieldTest = (test: string) => get<FieldTest>(fieldTestPath(test))
 export const addToFieldTest = (test: string, event: string, happened: FieldTestEvent) =>
   put<FieldTest>(`${fieldTestPath(test)}/events/${event}`, happened)
 export const keepFieldTest = (test: string) => post<FieldTest>(`${fieldTestPath(test)}/maximum`, {})
+
+const livePath = (session: string) => `/live/${session}`
+export const liveStart = (id: string) => get<LiveStart>(`${client(id)}/live`)
+export const liveNow = () => get<LiveRow[]>('/live')
+export const openLive = (request: LiveRequest) => post<LiveView>('/live', request)
+export const live = (session: string) => get<LiveView>(livePath(session))
+export const addToLive = (session: string, event: string, happened: LiveEvent) =>
+  put<LiveState>(`${livePath(session)}/events/${event}`, happened)
+export const sendSamples = (session: string, sequence: number, samples: LiveSamples) =>
+  put<LiveSamplesTaken>(`${livePath(session)}/samples/${sequence}`, samples)
+export const liveSummary = (session: string, scheme: string | null) =>
+  get<LiveSummary>(`${livePath(session)}/summary?${query({ scheme: scheme ?? '' })}`)
+export const logLive = (session: string, log: LiveLog) =>
+  post<LiveView>(`${livePath(session)}/log`, log)
 
 export const deviceSheet = (id: string, scheme: string, mode: Mode) =>
   get<DeviceSheet>(`${client(id)}/device-sheet?${query({ scheme, mode })}`)

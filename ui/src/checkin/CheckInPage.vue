@@ -283,10 +283,11 @@ useShortcuts({
       <div class="ways">
         <Button
           v-if="today.outcome === 'go' || today.outcome === 'light-only'"
-          label="To the prescription"
-          @click="router.push(`/clients/${id}/prescription`)"
+          label="Start the session"
+          @click="router.push(`/clients/${id}/session`)"
         />
         <Button label="Check in again" outlined :disabled="closed" @click="startAgain" />
+        <RouterLink :to="`/clients/${id}/prescription`">To the prescription</RouterLink>
         <RouterLink to="/today">Back to today</RouterLink>
       </div>
     </section>

@@ -55,6 +55,16 @@ export const CLOCK_SOUNDS = {
   },
 }
 
+/** A cue that is to be heard: up, down, and a stop; what is right stays silent. */
+export const CUE_SOUNDS: Partial<Record<string, () => void>> = {
+  'pick-up': () => void sound({ from: 440, to: 700, seconds: 0.25, volume: 0.25 }),
+  'ease-off': () => void sound({ from: 700, to: 380, seconds: 0.3, volume: 0.28 }),
+  'stop-work'() {
+    for (const after of [0, 0.3, 0.6]) sound({ from: 300, seconds: 0.24, volume: 0.35, after })
+  },
+  ask: () => void sound({ from: 560, seconds: 0.14, volume: 0.2 }),
+}
+
 /** One beat of a pulse, as through a stethoscope. */
 export function beatSound(loudness: number, after: number): () => void {
   return sound({ from: 150, to: 62, seconds: 0.16, volume: 0.9 * (loudness / 100) ** 2, after })

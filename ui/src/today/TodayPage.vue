@@ -16,6 +16,7 @@ watch(undone, () => void load())
 
 const LEADS = {
   'check-in': 'check-in',
+  session: 'session',
   screening: 'screening',
   pulse: 'pulse',
   maximum: 'maximum',

@@ -12,6 +12,7 @@ import RulerCalls from './RulerCalls.vue'
 import RulerCursor from './RulerCursor.vue'
 import RulerHandles from './RulerHandles.vue'
 import RulerMark from './RulerMark.vue'
+import RulerPointer from './RulerPointer.vue'
 import RulerReading from './RulerReading.vue'
 
 /**
@@ -28,7 +29,10 @@ const props = withDefaults(defineProps<RulerProps>(), {
   beside: false,
   mark: null,
   bracket: null,
+  pointer: undefined,
 })
+/** Nothing is asked of a ruler that shows what is now. */
+const showsNow = computed(() => props.pointer !== undefined)
 const cursor = defineModel<number>('cursor')
 const emit = defineEmits<{ bracket: [edge: 'low' | 'high', percent: number] }>()
 
@@ -158,22 +162,30 @@ useShortcuts({
       :height="layout.height"
       :viewBox="`0 0 ${width} ${layout.height}`"
       :style="{ fontSize: `${layout.size.text}px` }"
-      role="slider"
-      tabindex="0"
+      :role="showsNow ? 'img' : 'slider'"
+      :tabindex="showsNow ? undefined : 0"
       :aria-label="
-        byReserve
-          ? 'Rulers laid out by percent of reserve'
-          : layout.stacked || beside
-            ? 'Rulers on one axis, from rest to maximum'
-            : 'Ruler from rest to maximum'
+        showsNow
+          ? `Ruler from rest to maximum, ${pointer === null ? 'no rate' : `now at ${pointer}`}`
+          : byReserve
+            ? 'Rulers laid out by percent of reserve'
+            : layout.stacked || beside
+              ? 'Rulers on one axis, from rest to maximum'
+              : 'Ruler from rest to maximum'
       "
-      :aria-valuemin="lowest"
-      :aria-valuemax="highest"
-      :aria-valuenow="at"
-      :aria-valuetext="spoken"
-      @keydown="onKey"
-      @pointerdown="onPointerDown"
-      @pointermove="onPointerMove"
+      v-bind="
+        showsNow
+          ? {}
+          : {
+              'aria-valuemin': lowest,
+              'aria-valuemax': highest,
+              'aria-valuenow': at,
+              'aria-valuetext': spoken,
+            }
+      "
+      @keydown="showsNow || onKey($event)"
+      @pointerdown="showsNow || onPointerDown($event)"
+      @pointermove="showsNow || onPointerMove($event)"
     >
       <!-- What does not move with the cursor is not drawn again when it moves. -->
       <defs v-memo="[layout.rows]">
@@ -224,7 +236,8 @@ useShortcuts({
       <RulerAxis :layout="layout" :by-reserve="byReserve" :percents="percents" />
       <RulerMark v-if="mark" :layout="layout" :mark="mark" />
       <RulerCalls v-if="beside" :layout="layout" :calls="calls" />
-      <RulerCursor :layout="layout" :at="at" />
+      <RulerPointer v-if="showsNow" :layout="layout" :at="pointer ?? null" />
+      <RulerCursor v-else :layout="layout" :at="at" />
     </svg>
     <RulerHandles
       v-if="bracketed"
@@ -233,6 +246,7 @@ useShortcuts({
       @moved="(edge, percent) => emit('bracket', edge, percent)"
     />
     <RulerReading
+      v-if="!showsNow"
       v-bind="{ at, full, said, byReserve, compact, wall }"
       :name="bandName"
       :together="layout.stacked"

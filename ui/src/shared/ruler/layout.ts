@@ -30,6 +30,8 @@ export interface RulerProps {
   beside?: boolean
   /** The target's edges in percent of reserve, where they can be dragged and typed along. */
   bracket?: { low: number; high: number; least: number; most: number } | null
+  /** Read while somebody moves: a pointer at that rate in place of the cursor; null without one. */
+  pointer?: number | null
   /** A range across every row of such a stack. */
   mark?: { lowBpm: number; highBpm: number } | null
 }

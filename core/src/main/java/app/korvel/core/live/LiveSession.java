@@ -143,6 +143,11 @@ public record LiveSession(
         .findFirst();
   }
 
+  /** The last full second at a moment, from 1 on: what was said in it is heard at once. */
+  private static int lastSecond(Instant begun, Instant at) {
+    return (int) Math.max(1, Duration.between(begun, at).toSeconds());
+  }
+
   /** The first full second at or after a moment, from 1 on. */
   private static int second(Instant begun, Instant at) {
     return (int) Math.max(1, (Duration.between(begun, at).toMillis() + MS - 1) / MS);
@@ -151,7 +156,7 @@ public record LiveSession(
   private static List<Told> told(List<LiveEvent> events, Instant begun) {
     List<Told> told = new ArrayList<>();
     for (LiveEvent event : events) {
-      int second = second(begun, event.at());
+      int second = lastSecond(begun, event.at());
       OptionalInt none = OptionalInt.empty();
       if (event instanceof LiveEvent.Rated rated) {
         told.add(new Told(second, rated.rpe20(), rated.voice(), none, RateSource.COUNT));
@@ -221,7 +226,7 @@ public record LiveSession(
     Set<Integer> resumed = new HashSet<>();
     events.stream()
         .filter(LiveEvent.WorkResumed.class::isInstance)
-        .forEach(event -> resumed.add(second(begun, event.at())));
+        .forEach(event -> resumed.add(lastSecond(begun, event.at())));
     return new Course(steps, paused, told, resumed, source);
   }
 

@@ -18,8 +18,8 @@ import java.util.function.Function;
  * What a session came to.
  *
  * @param tallies what each leg came to
- * @param seconds by its clock, with warm-up and cool-down, without pauses
- * @param workSeconds of it the work
+ * @param seconds with warm-up and cool-down, without pauses
+ * @param workSeconds of work by its clock: without waiting for the target
  * @param askedWorkSeconds of work that was asked for
  * @param belowSeconds of the work under its target
  * @param inSeconds of the work within it
@@ -87,8 +87,8 @@ public record LiveSummary(
     RecordedPeak peak = RecordedPeak.of(session.trace());
     return new LiveSummary(
         session.tallies(),
-        sum(session.tallies()),
-        sum(work),
+        session.tallies().stream().mapToInt(Tally::seconds).sum(),
+        work.stream().mapToInt(Tally::ran).sum(),
         session.plan().workSeconds(),
         against[0],
         against[1],
@@ -104,10 +104,6 @@ public record LiveSummary(
         highest(session, rated -> rated.voice()),
         session.tallies().stream()
             .anyMatch(each -> each.kind() == StepKind.COOL_DOWN && each.seconds() >= MINUTE));
-  }
-
-  private static int sum(List<Tally> tallies) {
-    return tallies.stream().mapToInt(Tally::seconds).sum();
   }
 
   private static OptionalInt average(int[] histogram) {
@@ -190,8 +186,9 @@ public record LiveSummary(
 
   /** Whether the recording holds so much of the work that it can be judged by it. */
   public boolean recorded() {
-    int data = workSeconds - noDataSeconds;
-    return workSeconds > 0 && 100L * data >= (long) Threshold.RECORDED_SHARE.whole() * workSeconds;
+    int data = belowSeconds + inSeconds + aboveSeconds;
+    return data > 0
+        && 100L * data >= (long) Threshold.RECORDED_SHARE.whole() * (data + noDataSeconds);
   }
 
   /** Whether the work was cut short without a cool-down. */

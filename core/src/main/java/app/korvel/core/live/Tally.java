@@ -23,9 +23,16 @@ import java.util.Optional;
  * @param histogram seconds at each smoothed rate, by bpm from 0 to {@link Trace#HIGHEST}
  * @param noData seconds without a rate
  * @param paused seconds in which its clock stood
+ * @param ran seconds by its clock: without pauses, and without waiting for the target
  */
 public record Tally(
-    int row, StepKind kind, Optional<Rates> rates, int[] histogram, int noData, int paused) {
+    int row,
+    StepKind kind,
+    Optional<Rates> rates,
+    int[] histogram,
+    int noData,
+    int paused,
+    int ran) {
 
   /** What the legs of a run came to. */
   static List<Tally> of(Trace trace, Run run, Course course, LivePlan plan) {
@@ -53,7 +60,13 @@ public record Tally(
       LivePlan.PlanStep step = plan.steps().get(leg.row());
       all.add(
           new Tally(
-              leg.row(), step.kind(), step.aim().flatMap(Aim::rates), histogram, noData, paused));
+              leg.row(),
+              step.kind(),
+              step.aim().flatMap(Aim::rates),
+              histogram,
+              noData,
+              paused,
+              (int) leg.ran(run.at()).toSeconds()));
     }
     return all;
   }
@@ -63,7 +76,7 @@ public record Tally(
     return Arrays.stream(histogram).sum();
   }
 
-  /** Seconds by its clock, with and without a rate. */
+  /** Seconds with and without a rate, without pauses. */
   public int seconds() {
     return data() + noData;
   }
@@ -109,7 +122,8 @@ public record Tally(
         && rates.equals(that.rates)
         && Arrays.equals(histogram, that.histogram)
         && noData == that.noData
-        && paused == that.paused;
+        && paused == that.paused
+        && ran == that.ran;
   }
 
   @Override

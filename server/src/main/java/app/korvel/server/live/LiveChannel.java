@@ -11,6 +11,7 @@ import org.springframework.web.socket.TextMessage;
 import org.springframework.web.socket.WebSocketSession;
 import org.springframework.web.socket.adapter.standard.StandardWebSocketSession;
 import org.springframework.web.socket.config.annotation.EnableWebSocket;
+import org.springframework.web.socket.config.annotation.ServletWebSocketHandlerRegistry;
 import org.springframework.web.socket.config.annotation.WebSocketConfigurer;
 import org.springframework.web.socket.handler.TextWebSocketHandler;
 
@@ -67,7 +68,11 @@ final class LiveChannel extends TextWebSocketHandler {
   static class Settings {
     @Bean
     WebSocketConfigurer liveChannel(LiveHub hub) {
-      return registry -> registry.addHandler(new LiveChannel(hub), "/api/live/channel");
+      return registry -> {
+        // Before the sessions, which are found by their ids at the same place.
+        ((ServletWebSocketHandlerRegistry) registry).setOrder(-1);
+        registry.addHandler(new LiveChannel(hub), "/api/live/channel");
+      };
     }
   }
 }

@@ -29,10 +29,10 @@ final class LiveSummaryViews {
    */
   record ZoneSeconds(String id, String name, int level, int lowBpm, int highBpm, int seconds) {}
 
-  record PeakView(int bpm, int second) {}
+  record LivePeak(int bpm, int second) {}
 
   /** How far the rate fell in the minute after the work. */
-  record DropView(int endBpm, int after60Bpm, int bpm) {}
+  record LiveDrop(int endBpm, int after60Bpm, int bpm) {}
 
   /**
    * What a session came to.
@@ -56,8 +56,8 @@ final class LiveSummaryViews {
       int aboveSeconds,
       int noDataSeconds,
       @Nullable Integer averageBpm,
-      @Nullable PeakView peak,
-      @Nullable DropView drop,
+      @Nullable LivePeak peak,
+      @Nullable LiveDrop drop,
       @Nullable Integer rpe20,
       @Nullable Integer voice,
       boolean recorded,
@@ -86,10 +86,10 @@ final class LiveSummaryViews {
           summary.aboveSeconds(),
           summary.noDataSeconds(),
           number(summary.averageBpm()),
-          summary.peak().map(peak -> new PeakView(peak.bpm(), peak.second())).orElse(null),
+          summary.peak().map(peak -> new LivePeak(peak.bpm(), peak.second())).orElse(null),
           summary
               .drop()
-              .map(drop -> new DropView(drop.endBpm(), drop.after60Bpm(), drop.bpm()))
+              .map(drop -> new LiveDrop(drop.endBpm(), drop.after60Bpm(), drop.bpm()))
               .orElse(null),
           number(summary.rpe20()),
           number(summary.voice()),

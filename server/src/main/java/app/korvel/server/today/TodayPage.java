@@ -73,7 +73,7 @@ record TodayPage(Studio studio) {
                       case COUNT_AGAIN -> pending;
                       case NOT_TODAY -> mustNot;
                     };
-                here.add(checked(client, baseline, saved));
+                here.add(checked(head, saved));
               });
       boolean notToday =
           kept.map(SavedCheckIn::outcome).filter(Outcome.NOT_TODAY::equals).isPresent();
@@ -127,7 +127,9 @@ record TodayPage(Studio studio) {
         .collect(Collectors.joining(" · "));
   }
 
-  private static TodayRow checked(Client client, ClientBaseline baseline, SavedCheckIn saved) {
+  private static TodayRow checked(ClientHead head, SavedCheckIn saved) {
+    Client client = head.client();
+    boolean goes = saved.outcome() == Outcome.GO || saved.outcome() == Outcome.LIGHT_ONLY;
     String because =
         saved
             .decided()
@@ -136,10 +138,10 @@ record TodayPage(Studio studio) {
     return new TodayRow(
         client.id(),
         client.details().name(),
-        baseline.person().age(),
+        head.baseline().person().age(),
         saved.words(),
         because,
-        Leads.CHECK_IN,
+        goes && head.held().isPresent() ? Leads.SESSION : Leads.CHECK_IN,
         saved.outcome(),
         saved.checkIn().pulseBpm(),
         List.of());

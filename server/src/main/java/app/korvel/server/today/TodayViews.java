@@ -13,6 +13,8 @@ final class TodayViews {
   /** Where a row of the page leads. */
   enum Leads {
     CHECK_IN,
+    /** A session on the clock: checked in, and allowed to train. */
+    SESSION,
     SCREENING,
     PULSE,
     MAXIMUM,

@@ -1,0 +1,357 @@
+package app.korvel.server;
+
+import static app.korvel.server.TestClients.PARTS;
+import static app.korvel.server.TestClients.added;
+import static app.korvel.server.TestClients.counted;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.korvel.server.TestServer.Answer;
+import app.korvel.studio.Actor;
+import app.korvel.studio.Studio;
+import app.korvel.studio.live.RecordLiveEvent;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.WebSocket;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.CompletionStage;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+
+/** Sessions on the clock over HTTP, by a clock that is set. */
+class LiveApiTest {
+  private static TestServer server;
+  private static Path folder;
+
+  @BeforeAll
+  static void start(@TempDir Path temp) {
+    folder = temp;
+    server = new TestServer(folder, SetClock.class);
+  }
+
+  @AfterAll
+  static void stop() {
+    server.close();
+  }
+
+  /** 64 at rest, an estimated maximum of 176, 40 to 50 % of reserve: 109 to 120. */
+  private static String client(String name) {
+    String client = added(server, name, 46, "some", "");
+    counted(server, client, 64);
+    server.post(client + "/prescriptions", PARTS.formatted(40, 50));
+    return client;
+  }
+
+  private static String ready(String name) {
+    String client = client(name);
+    checkedIn(client, 64);
+    return client;
+  }
+
+  private static void checkedIn(String client, int bpm) {
+    Answer kept =
+        server.post(
+            client + "/checkins",
+            """
+            {"pulseBpm":%d,"recounted":true}
+            """
+                .formatted(bpm));
+    assertThat(kept.status()).as(kept.json().toString()).isEqualTo(201);
+  }
+
+  private static Answer opened(String client) {
+    return server.post(
+        "/api/live",
+        "{\"clientId\":\"%s\",\"source\":\"strap\"}"
+            .formatted(client.substring(client.lastIndexOf('/') + 1)));
+  }
+
+  private static String session(String client) {
+    Answer opened = opened(client);
+    assertThat(opened.status()).as(opened.json().toString()).isEqualTo(201);
+    return "/api/live/" + opened.at("/sheet/id");
+  }
+
+  private static Answer happens(String session, Instant at, String kind, String more) {
+    return event(session, UUID.randomUUID(), at, kind, more);
+  }
+
+  private static Answer event(String session, UUID id, Instant at, String kind, String more) {
+    return server.put(
+        session + "/events/" + id, "{\"at\":\"%s\",\"kind\":\"%s\"%s}".formatted(at, kind, more));
+  }
+
+  private static Instant begun(String session) {
+    Instant at = SetClock.now();
+    assertThat(happens(session, at, "begun", "").status()).isEqualTo(200);
+    return at;
+  }
+
+  /** A sample each second from a moment on. */
+  private static String samples(Instant from, int seconds, int bpm) {
+    String at =
+        IntStream.range(0, seconds)
+            .mapToObj(n -> String.valueOf(from.plusSeconds(n).toEpochMilli()))
+            .collect(Collectors.joining(","));
+    String rates =
+        IntStream.range(0, seconds)
+            .mapToObj(n -> String.valueOf(bpm))
+            .collect(Collectors.joining(","));
+    return "{\"at\":[%s],\"bpm\":[%s]}".formatted(at, rates);
+  }
+
+  private static Answer send(String session, long sequence, String body) {
+    return server.put(session + "/samples/" + sequence, body);
+  }
+
+  private static List<String> codes(Answer answer) {
+    return StreamSupport.stream(answer.json().get("findings").spliterator(), false)
+        .map(each -> each.get("code").asString())
+        .toList();
+  }
+
+  @Test
+  void nothingRunsWithoutTodaysCheckIn() {
+    String client = client("Not Checked In");
+    Answer refused = opened(client);
+    assertThat(refused.status()).isEqualTo(422);
+    assertThat(codes(refused)).containsExactly("not-checked-in");
+    Answer start = server.get(client + "/live");
+    assertThat(start.json().get("allowed").asBoolean()).isFalse();
+    assertThat(codes(start)).containsExactly("not-checked-in");
+
+    checkedIn(client, 75);
+    assertThat(codes(opened(client))).containsExactly("not-today");
+  }
+
+  @Test
+  void lightOnlyEndsEveryTargetAtFortyPercent() {
+    String client = client("Light Only");
+    checkedIn(client, 70);
+    Answer opened = opened(client);
+    assertThat(codes(server.get(client + "/live"))).contains("light-only");
+    JsonNode steps = opened.json().at("/sheet/steps");
+    for (JsonNode step : steps) {
+      if (step.get("highPercent").isNumber()) {
+        assertThat(step.get("highPercent").asInt()).isLessThanOrEqualTo(40);
+        // 40 % of 112 over 64.
+        assertThat(step.get("highBpm").asInt()).isLessThanOrEqualTo(109);
+      }
+    }
+  }
+
+  @Test
+  void aClientWithoutAPrescriptionOrASpanIsRefused() {
+    String bare = added(server, "No Prescription", 46, "some", "");
+    counted(server, bare, 64);
+    checkedIn(bare, 64);
+    assertThat(opened(bare).status()).isEqualTo(422);
+    assertThat(codes(opened(bare))).contains("no-programme-yet");
+  }
+
+  @Test
+  void oneSessionAtATime() {
+    String client = ready("One At A Time");
+    String session = session(client);
+    Answer second = opened(client);
+    assertThat(second.status()).isEqualTo(422);
+    assertThat(codes(second)).containsExactly("session-on");
+    Instant at = SetClock.now();
+    assertThat(happens(session, at, "ended", ",\"reason\":\"other\"").status()).isEqualTo(200);
+    assertThat(opened(client).status()).isEqualTo(201);
+  }
+
+  @Test
+  void aWholeSessionIsRunEndedAndLogged() {
+    String client = ready("Whole Session");
+    String session = session(client);
+    Instant begun = begun(session);
+    int at = 0;
+    long sequence = 1;
+    JsonNode steps = server.get(session).json().at("/sheet/steps");
+    for (JsonNode step : steps) {
+      int seconds = step.get("seconds").asInt();
+      for (int part = 0; part < seconds; part += 60) {
+        boolean lasts = step.get("kind").asString().equals("cool-down") && part == 0;
+        int bpm = step.get("work").asBoolean() || lasts ? 115 : 95;
+        SetClock.letPass(Duration.ofSeconds(60));
+        Answer taken = send(session, sequence++, samples(begun.plusSeconds(at + part), 60, bpm));
+        assertThat(taken.status()).as(taken.json().toString()).isEqualTo(200);
+      }
+      at += seconds;
+    }
+    // The work waited eleven seconds for its target, and ends as much later.
+    SetClock.letPass(Duration.ofSeconds(11));
+    Answer state = server.get(session);
+    assertThat(state.at("/state/phase")).isEqualTo("complete");
+    assertThat(state.json().at("/trace/bpm").size()).isGreaterThanOrEqualTo(at);
+    happens(session, SetClock.now(), "rated", ",\"rpe20\":13");
+    assertThat(happens(session, SetClock.now(), "ended", "").at("/phase")).isEqualTo("ended");
+
+    JsonNode summary = server.get(session + "/summary").json();
+    assertThat(summary.get("workSeconds").asInt()).isEqualTo(1800);
+    assertThat(summary.get("inSeconds").asInt()).isGreaterThan(1790);
+    assertThat(summary.get("done").asBoolean()).isTrue();
+    assertThat(summary.get("averageBpm").asInt()).isEqualTo(115);
+    // 115 for a minute more, then 95: the work ended eleven seconds into that minute.
+    assertThat(summary.at("/drop/bpm").asInt()).isEqualTo(20);
+    assertThat(summary.get("moderateEquivalentMinutes").asInt()).isEqualTo(30);
+    assertThat(summary.get("loadByRating").isNull()).isTrue();
+    JsonNode other = server.get(session + "/summary?scheme=max-fifths").json();
+    assertThat(other.get("zones").size()).isEqualTo(5);
+
+    Answer logged = server.post(session + "/log", "{\"rpe\":13}");
+    assertThat(logged.status()).as(logged.json().toString()).isEqualTo(200);
+    assertThat(logged.at("/state/log/words")).isEqualTo("30 min, 115 average, RPE 13");
+    // RPE 13 is 4 of 10, times 47 minutes from warm-up to stretching.
+    assertThat(server.get(session + "/summary").json().get("loadByRating").asInt())
+        .isEqualTo(4 * server.get(session + "/summary").json().get("minutes").asInt());
+    assertThat(server.post(session + "/log", "{}").status()).isEqualTo(400);
+  }
+
+  @Test
+  void whatIsSentTwiceIsEnteredOnce() {
+    String session = session(ready("Sent Twice"));
+    Instant begun = begun(session);
+    SetClock.letPass(Duration.ofSeconds(30));
+    String body = samples(begun.plusSeconds(1), 20, 100);
+    assertThat(send(session, 7, body).json().get("isNew").asBoolean()).isTrue();
+    assertThat(send(session, 7, body).json().get("isNew").asBoolean()).isFalse();
+    UUID rated = UUID.randomUUID();
+    Instant at = SetClock.now();
+    event(session, rated, at, "rated", ",\"rpe20\":12");
+    Answer again = event(session, rated, at, "rated", ",\"rpe20\":12");
+    assertThat(again.status()).isEqualTo(200);
+    assertThat(again.json().get("rpe20").asInt()).isEqualTo(12);
+    String other = session(ready("Other Session"));
+    assertThat(event(other, rated, SetClock.now(), "begun", "").status()).isEqualTo(400);
+  }
+
+  @Test
+  void badSamplesAreRefusedAndTheSessionGoesOn() {
+    String session = session(ready("Bad Samples"));
+    Instant begun = begun(session);
+    SetClock.letPass(Duration.ofSeconds(300));
+    assertThat(send(session, 1, samples(begun.plusSeconds(1), 121, 100)).at("/errors/0/field"))
+        .isEqualTo("at");
+    assertThat(send(session, 1, samples(SetClock.now().plusSeconds(60), 2, 100)).status())
+        .isEqualTo(400);
+    assertThat(send(session, 1, samples(begun.minusSeconds(600), 2, 100)).status()).isEqualTo(400);
+    long later = begun.plusSeconds(9).toEpochMilli();
+    long earlier = begun.plusSeconds(3).toEpochMilli();
+    assertThat(
+            send(session, 1, "{\"at\":[%d,%d],\"bpm\":[90,91]}".formatted(later, earlier))
+                .at("/errors/0/field"))
+        .isEqualTo("at[1]");
+    assertThat(send(session, 1, "{\"at\":[%d],\"bpm\":[90,91]}".formatted(later)).status())
+        .isEqualTo(400);
+    assertThat(send(session, 1, "{\"at\":[%d]}".formatted(later)).status()).isEqualTo(400);
+    assertThat(send(session, -1, samples(begun.plusSeconds(1), 1, 90)).status()).isEqualTo(400);
+    assertThat(send("/api/live/" + UUID.randomUUID(), 1, samples(begun, 1, 90)).status())
+        .isEqualTo(404);
+
+    Answer dropped = send(session, 2, "{\"at\":[%d,%d],\"bpm\":[0,255]}".formatted(earlier, later));
+    assertThat(dropped.json().get("withoutRate").asInt()).isEqualTo(2);
+    String hex = "0064";
+    Answer packets =
+        send(
+            session,
+            3,
+            "{\"at\":[%1$d,%1$d,%1$d,%1$d],\"packets\":[\"\",\"%2$s\",\"%3$s\",\"0664\"]}"
+                .formatted(later, "00".repeat(600), hex));
+    assertThat(packets.status()).isEqualTo(200);
+    assertThat(packets.json().get("broken").size()).isEqualTo(2);
+    assertThat(packets.at("/broken/1/field")).isEqualTo("packets[1]");
+
+    assertThat(happens(session, SetClock.now(), "paused", "").status()).isEqualTo(200);
+    happens(session, SetClock.now(), "ended", "");
+    Instant end = SetClock.now();
+    SetClock.letPass(Duration.ofSeconds(60));
+    assertThat(send(session, 9, samples(end.plusSeconds(5), 2, 90)).status()).isEqualTo(400);
+    // What was taken before the end is still handed in after it.
+    assertThat(send(session, 10, samples(end.minusSeconds(20), 2, 90)).status()).isEqualTo(200);
+  }
+
+  @Test
+  void aStopSignSuspendsAtOnceAndUndoneDoesNot() {
+    String client = ready("Stop Sign");
+    String session = session(client);
+    Instant begun = begun(session);
+    SetClock.letPass(Duration.ofSeconds(700));
+    send(session, 1, samples(begun.plusSeconds(1), 100, 100));
+    UUID stop = UUID.randomUUID();
+    Answer stopped = event(session, stop, SetClock.now(), "stopped", ",\"sign\":\"dizzy\"");
+    assertThat(stopped.at("/phase")).isEqualTo("ended");
+    assertThat(stopped.at("/log/words")).contains("dizzy");
+    assertThat(server.get(client).at("/prescription/standing/state")).isEqualTo("suspended");
+    Answer undone = happens(session, SetClock.now(), "withdrawn", ",\"of\":\"" + stop + "\"");
+    assertThat(undone.at("/phase")).isEqualTo("running");
+    assertThat(undone.json().get("log").isNull()).isTrue();
+    assertThat(server.get(client).at("/prescription/standing/state")).isEqualTo("issued");
+  }
+
+  @Test
+  void aSessionNobodyEndsClosesItselfAtItsLastSample() {
+    String session = session(ready("Left Open"));
+    Instant begun = begun(session);
+    SetClock.letPass(Duration.ofSeconds(300));
+    send(session, 1, samples(begun.plusSeconds(1), 100, 100));
+    SetClock.letPass(Duration.ofMinutes(31));
+    new RecordLiveEvent(server.bean(Studio.class)).closeLeft(Actor.INSTRUCTOR);
+    Answer closed = server.get(session);
+    assertThat(closed.at("/state/phase")).isEqualTo("ended");
+    assertThat(Instant.parse(closed.at("/state/endedAt")))
+        .isCloseTo(begun.plusSeconds(100), within(1, ChronoUnit.SECONDS));
+    assertThat(server.get("/api/live").json().toString()).doesNotContain(session.substring(10));
+  }
+
+  @Test
+  void whoeverLooksIsToldAtOnce() throws Exception {
+    String session = session(ready("Looked At"));
+    BlockingQueue<String> heard = new LinkedBlockingQueue<>();
+    WebSocket socket =
+        HttpClient.newHttpClient()
+            .newWebSocketBuilder()
+            .buildAsync(
+                URI.create(server.address().replace("http", "ws") + "/api/live/channel"),
+                new Listener(heard))
+            .get(10, TimeUnit.SECONDS);
+    socket.sendText(session.substring("/api/live/".length()), true).get(5, TimeUnit.SECONDS);
+    assertThat(phase(heard)).isEqualTo("ready");
+    begun(session);
+    String phase = phase(heard);
+    while (!phase.equals("running")) {
+      phase = phase(heard);
+    }
+    socket.abort();
+  }
+
+  private static String phase(BlockingQueue<String> heard) throws InterruptedException {
+    String message = heard.poll(20, TimeUnit.SECONDS);
+    assertThat(message).isNotNull();
+    return TestServer.JSON.readTree(message).at("/state/phase").asString();
+  }
+
+  private record Listener(BlockingQueue<String> heard) implements WebSocket.Listener {
+    @Override
+    public CompletionStage<?> onText(WebSocket socket, CharSequence text, boolean last) {
+      heard.add(text.toString());
+      socket.request(1);
+      return null;
+    }
+  }
+}

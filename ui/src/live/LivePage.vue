@@ -1,0 +1,758 @@
+<script setup lang="ts">
+import { useWakeLock } from '@vueuse/core'
+import Button from 'primevue/button'
+import { computed, nextTick, onMounted, reactive, ref, toRef, watch } from 'vue'
+import type { LiveEvent } from '../api/korvel'
+import Findings from '../shared/Findings.vue'
+import ProblemNote from '../shared/ProblemNote.vue'
+import SoundSwitch from '../shared/SoundSwitch.vue'
+import { typed } from '../shared/fields'
+import { useKeptSwitch } from '../shared/kept'
+import Ruler from '../shared/ruler/Ruler.vue'
+import { useShortcuts } from '../shared/shortcuts'
+import { CUE_SOUNDS } from '../shared/sound'
+import { useTitle } from '../shared/title'
+import { MODES, span } from '../shared/words'
+import { CUES, onClock, VOICE } from './cues'
+import LiveSummary from './LiveSummary.vue'
+import RatingPad from './RatingPad.vue'
+import StepStrip from './StepStrip.vue'
+import StopSheet from './StopSheet.vue'
+import { useLive } from './useLive'
+import { toldRate, useStrap, WITHOUT_BLUETOOTH, canReachStraps } from './useStrap'
+
+/** A session on the clock, for one: how hard it is, what to say, how long it goes on. */
+const props = defineProps<{ session: string }>()
+const {
+  sheet,
+  state,
+  trace,
+  problem,
+  refused,
+  waiting,
+  connected,
+  now,
+  step,
+  load,
+  happened,
+  packet,
+} = useLive(toRef(props, 'session'))
+useTitle(() => sheet.value?.clientName)
+
+const strapRate = ref<number | null>(null)
+const strap = useStrap((bytes) => {
+  strapRate.value = toldRate(bytes)
+  packet(bytes)
+})
+const simulated = computed(() => sheet.value?.simulated ?? null)
+const byHand = computed(() => state.value?.source !== 'strap')
+const needsStrap = computed(
+  () => !simulated.value && !byHand.value && !ended.value && strap.state.value !== 'on',
+)
+
+const { isSupported, request } = useWakeLock()
+onMounted(() => isSupported.value && void request('screen').catch(() => {}))
+
+const light = useKeptSwitch('korvel.floor-light')
+const phase = computed(() => state.value?.phase ?? 'ready')
+const ended = computed(() => phase.value === 'ended')
+const running = computed(() => phase.value === 'running')
+const ms = (iso: string) => new Date(iso).getTime()
+
+/** What is left of the step, in seconds; null while it waits or its clock stands. */
+const left = computed(() => {
+  const leg = step.value?.leg
+  if (!leg) return null
+  return leg.until && running.value ? Math.max(0, (ms(leg.until) - now.value) / 1000) : null
+})
+const stood = computed(() => {
+  const leg = step.value?.leg
+  return leg ? Math.max(0, leg.seconds - (state.value?.ranMillis ?? 0) / 1000) : 0
+})
+const waits = computed(() => running.value && step.value !== null && !step.value.leg.clockFrom)
+const since = computed(() =>
+  state.value?.begunAt ? Math.max(0, (now.value - ms(state.value.begunAt)) / 1000) : 0,
+)
+const rate = computed(() => (connected.value ? (state.value?.bpm ?? null) : strapRate.value))
+
+const cue = computed(() => {
+  const stands = state.value?.cue
+  return stands && !ended.value ? { ...CUES[stands.kind], ...stands } : null
+})
+const quiet = computed(() => {
+  if (phase.value === 'ready') return 'Ready'
+  if (phase.value === 'paused') return 'Paused'
+  if (phase.value === 'complete') return 'All steps are done'
+  if (waits.value) return 'Up to the target'
+  return step.value?.step.name ?? ''
+})
+const why = ref(false)
+const target = computed(() => {
+  const on = step.value?.step ?? sheet.value?.steps.find(({ work }) => work)
+  return on && on.lowBpm !== null && on.highBpm !== null
+    ? { lowBpm: on.lowBpm, highBpm: on.highBpm }
+    : null
+})
+const asked = computed(() => {
+  const on = step.value?.step
+  if (!on) return ''
+  return [
+    on.lowBpm !== null ? `${span([on.lowBpm, on.highBpm!])} bpm` : '',
+    on.lowRpe20 !== null ? `RPE ${span([on.lowRpe20, on.highRpe20!])}` : '',
+    on.lowLevel !== null
+      ? [...new Set([VOICE[on.lowLevel - 1], VOICE[on.highLevel! - 1]])].join(' to ')
+      : '',
+  ]
+    .filter(Boolean)
+    .join(' · ')
+})
+const due = computed(() => state.value?.prompts.map(({ what }) => what) ?? [])
+
+// What happens
+const happen = (kind: LiveEvent['kind'], more: Omit<LiveEvent, 'at' | 'kind'> = {}) =>
+  happened({ kind, ...more })
+const leg = computed(() => state.value?.legs.length ?? 0)
+const begin = () => phase.value === 'ready' && happen('begun')
+const pause = () =>
+  running.value ? happen('paused') : phase.value === 'paused' && happen('resumed')
+const next = () => step.value && happen('step-ended', { leg: leg.value })
+const back = () => step.value && happen('step-back', { leg: leg.value })
+const longer = (seconds: number) => step.value && happen('lengthened', { leg: leg.value, seconds })
+const undo = () => state.value?.undo && happen('withdrawn', { of: state.value.undo.of })
+const stopping = ref(false)
+function stop(sign: string) {
+  stopping.value = false
+  happen('stopped', { sign: sign as NonNullable<LiveEvent['sign']> })
+}
+const ending = ref(false)
+function end(reason: 'planned' | 'tired' | 'other') {
+  ending.value = false
+  happen('ended', { reason })
+}
+const askEnd = () => (phase.value === 'complete' ? end('planned') : (ending.value = true))
+
+// A count by hand, or a rate read off
+const count = reactive({ beats: '', windowSeconds: 15 })
+const countField = ref<HTMLInputElement | null>(null)
+async function enterCount() {
+  const beats = typed(count.beats)
+  if (beats === null) return
+  if (count.windowSeconds) happen('counted', { beats, windowSeconds: count.windowSeconds })
+  else happen('read-off', { bpm: beats })
+  count.beats = ''
+  await nextTick()
+  countField.value?.blur()
+}
+const counting = computed(
+  () => (byHand.value || state.value?.goByHand) && (running.value || phase.value === 'paused'),
+)
+
+watch(
+  () => state.value?.cue?.second,
+  () => {
+    const stands = state.value?.cue
+    if (stands && running.value) CUE_SOUNDS[stands.kind]?.()
+  },
+)
+
+const rpeKeys = reactive({ typed: '', at: 0 })
+/** Two figures typed one after the other are a rating. */
+function figure(key: string) {
+  const moment = Date.now()
+  rpeKeys.typed = moment - rpeKeys.at < 1200 ? rpeKeys.typed + key : key
+  rpeKeys.at = moment
+  const value = Number(rpeKeys.typed)
+  if (value >= 6 && value <= 20) {
+    happen('rated', { rpe20: value })
+    rpeKeys.typed = ''
+  }
+}
+const VOICE_KEYS = 'asdfg'
+useShortcuts({
+  list: [
+    ['Space', 'begin, pause, go on'],
+    ['6 … 20', 'RPE'],
+    ['a s d f g', 'voice: Sing, Talk, Phrases, Words, Silent'],
+    ['n b', 'next step, back a step'],
+    ['+ −', 'a minute more, a minute less'],
+    ['c', 'enter a count'],
+    ['u', 'undo the last entry'],
+    ['e', 'end'],
+    ['x', 'stop'],
+    ['w', 'why'],
+  ],
+  act: (key) => {
+    if (!state.value || (ended.value && key !== 'u')) return undefined
+    if (/^\d$/.test(key) && running.value) return () => figure(key)
+    const voice = VOICE_KEYS.indexOf(key)
+    if (key.length === 1 && voice >= 0 && running.value) {
+      return () => happen('rated', { voice: voice + 1 })
+    }
+    return {
+      ' ': phase.value === 'ready' ? begin : pause,
+      n: next,
+      b: back,
+      '+': () => longer(60),
+      '-': () => longer(-60),
+      c: () => countField.value?.focus(),
+      u: state.value.undo && !(ended.value && state.value.log) ? undo : undefined,
+      e: askEnd,
+      x: () => (stopping.value = true),
+      w: () => (why.value = !why.value),
+    }[key]
+  },
+})
+
+const offline = computed(() => state.value !== null && !connected.value)
+const strapWords = computed(() => {
+  if (simulated.value)
+    return `Simulated strap${sheet.value!.speed > 1 ? `, ${sheet.value!.speed}× speed` : ''}`
+  if (byHand.value)
+    return state.value?.source === 'count' ? 'Counted by hand' : 'Read off a machine'
+  const { state: strapIs, name, battery } = strap
+  if (strapIs.value === 'on') {
+    return `${name.value}${battery.value === null ? '' : `, battery ${battery.value} %`}`
+  }
+  return { connecting: 'Connecting…', lost: 'Strap lost: connecting again…', none: 'No strap yet' }[
+    strapIs.value
+  ]
+})
+</script>
+
+<template>
+  <main id="content" class="live" :class="{ 'dark-ground': !light }" tabindex="-1">
+    <ProblemNote v-if="problem" :problem="problem" @retry="load" />
+    <template v-else-if="sheet && state">
+      <header>
+        <RouterLink :to="`/clients/${sheet.clientId}`" class="who">{{
+          sheet.clientName
+        }}</RouterLink>
+        <span class="quiet"
+          >{{ MODES[sheet.mode] }} · <span class="num">{{ onClock(since) }}</span></span
+        >
+        <span class="quiet strap" :class="strap.state.value">{{ strapWords }}</span>
+        <SoundSwitch />
+        <button type="button" class="plain" @click="light = !light">
+          {{ light ? 'Dark' : 'Light' }}
+        </button>
+        <button v-if="!ended" type="button" class="stop-now" @click="stopping = true">
+          <span aria-hidden="true">■</span> Stop
+        </button>
+        <RouterLink v-else to="/today" class="plain">To today</RouterLink>
+      </header>
+
+      <p v-if="offline" class="note" role="status">
+        Korvel does not answer. The clock goes on;
+        <template v-if="waiting.seconds || waiting.events"
+          >{{ waiting.seconds }} s of heart rate and {{ waiting.events }}
+          {{ waiting.events === 1 ? 'entry' : 'entries' }} are kept here and handed in as soon as it
+          does.</template
+        ><template v-else>what comes now is kept here.</template>
+        Cues wait: go by RPE and talk.
+      </p>
+      <p v-else-if="refused" class="note" role="alert">
+        {{
+          refused.errors[0]
+            ? `${refused.errors[0].message}. Accepted: ${refused.errors[0].accepted}.`
+            : refused.message
+        }}
+      </p>
+
+      <StopSheet
+        v-if="stopping"
+        :signs="sheet.stopSigns"
+        :also="sheet.stopAlso"
+        :action="sheet.stopAction"
+        @stop="stop"
+        @cancel="stopping = false"
+      />
+      <section v-else-if="ending" class="sheet ends" aria-label="End the session">
+        <h2>End before the last step?</h2>
+        <div class="ways">
+          <Button label="As planned" @click="end('planned')" />
+          <Button label="Tired" outlined @click="end('tired')" />
+          <Button label="Another reason" outlined @click="end('other')" />
+          <Button label="Go on" text @click="ending = false" />
+        </div>
+      </section>
+
+      <template v-if="!ended">
+        <section class="big" aria-label="Now">
+          <div class="rate">
+            <b class="num" :class="{ none: rate === null }">{{ rate ?? '–' }}</b>
+            <span
+              >bpm<template v-if="offline && rate !== null"> as the strap says it</template
+              ><template v-else-if="state.secondsWithoutSignal > 5 && !byHand">
+                · no signal for {{ onClock(state.secondsWithoutSignal) }}</template
+              ><template v-else-if="state.counted !== null">
+                · counted {{ state.counted }}</template
+              ></span
+            >
+          </div>
+          <div class="cue" :class="cue?.kind" role="status">
+            <template v-if="cue"
+              ><span class="mark" aria-hidden="true">{{ cue.mark }}</span>
+              <b>{{ cue.words }}</b></template
+            >
+            <b v-else class="calm">{{ quiet }}</b>
+            <button v-if="cue" type="button" class="plain why" @click="why = !why">Why?</button>
+          </div>
+          <div class="left">
+            <b class="num">{{
+              left !== null
+                ? onClock(left)
+                : waits
+                  ? onClock(since - (ms(step!.leg.from) - ms(state.begunAt!)) / 1000)
+                  : step
+                    ? onClock(stood)
+                    : '–'
+            }}</b>
+            <span>{{
+              waits
+                ? 'waiting for the target'
+                : step
+                  ? `left: ${step.step.name.toLowerCase()}`
+                  : phase === 'ready'
+                    ? 'not begun'
+                    : 'end it when ready'
+            }}</span>
+          </div>
+        </section>
+        <Findings v-if="why && cue" :findings="[cue.because]" open />
+
+        <section class="under">
+          <p class="asked">
+            <b>{{ step ? step.step.name : (sheet.steps[0]?.name ?? '') }}</b> {{ asked }}
+            <template v-if="state.goalSecondsLeft !== null && sheet.goal">
+              · <span class="num">{{ onClock(state.goalSecondsLeft) }}</span> left at
+              {{ sheet.goal.name }}</template
+            >
+          </p>
+          <Ruler v-if="sheet.zones" :rows="[{ zones: sheet.zones, target }]" :pointer="rate" />
+          <p v-else class="quiet">No rate leads here: {{ sheet.guide.toLowerCase() }}.</p>
+          <Findings v-if="phase === 'ready' && sheet.findings.length" :findings="sheet.findings" />
+        </section>
+
+        <section v-if="needsStrap" class="connect" aria-label="Strap">
+          <Button
+            :label="strap.state.value === 'lost' ? 'Connect again' : 'Connect a strap'"
+            :loading="strap.state.value === 'connecting'"
+            :disabled="!canReachStraps()"
+            size="large"
+            @click="strap.connect()"
+          />
+          <Button
+            label="Count by hand"
+            outlined
+            size="large"
+            @click="happen('source-changed', { source: 'count' })"
+          />
+          <Button
+            label="Read it off a machine"
+            outlined
+            size="large"
+            @click="happen('source-changed', { source: 'wrist' })"
+          />
+          <p v-if="strap.trouble.value || !canReachStraps()" class="trouble" role="status">
+            {{ strap.trouble.value || WITHOUT_BLUETOOTH }}
+          </p>
+        </section>
+
+        <form
+          v-if="counting"
+          class="count"
+          :class="{ due: due.includes('count') }"
+          novalidate
+          @submit.prevent="enterCount"
+        >
+          <label
+            >{{ count.windowSeconds ? 'Beats' : 'Rate' }}
+            <input
+              ref="countField"
+              v-model="count.beats"
+              inputmode="numeric"
+              autocomplete="off"
+              name="beats"
+            />
+          </label>
+          <div role="group" aria-label="Counted for" class="windows">
+            <button
+              v-for="window in [10, 15, 30]"
+              :key="window"
+              type="button"
+              :aria-pressed="count.windowSeconds === window"
+              @click="count.windowSeconds = window"
+            >
+              {{ window }} s
+            </button>
+            <button
+              type="button"
+              :aria-pressed="count.windowSeconds === 0"
+              @click="count.windowSeconds = 0"
+            >
+              bpm
+            </button>
+          </div>
+          <Button type="submit" label="Enter" />
+          <span v-if="due.includes('count')" class="dueword">Count now</span>
+          <Button
+            v-if="byHand && !simulated"
+            label="Use a strap"
+            text
+            @click="happen('source-changed', { source: 'strap' })"
+          />
+        </form>
+
+        <RatingPad
+          v-if="phase !== 'ready'"
+          :rpe20="state.rpe20"
+          :voice="state.voice"
+          :prescribed="[step?.step.lowRpe20 ?? null, step?.step.highRpe20 ?? null]"
+          :levels="[step?.step.lowLevel ?? null, step?.step.highLevel ?? null]"
+          :due="due"
+          :disabled="!running"
+          @rpe="(rpe20) => happen('rated', { rpe20 })"
+          @voice="(voice) => happen('rated', { voice })"
+        />
+
+        <div class="controls">
+          <Button v-if="phase === 'ready'" label="Begin" size="large" class="main" @click="begin" />
+          <template v-else>
+            <Button
+              v-if="state.workStopped"
+              label="Asked: let the work go on"
+              class="main"
+              @click="happen('work-resumed')"
+            />
+            <Button
+              v-if="waits"
+              label="Start the step now"
+              outlined
+              @click="happen('step-started')"
+            />
+            <Button
+              v-if="phase !== 'complete'"
+              :label="phase === 'paused' ? 'Go on' : 'Pause'"
+              class="main"
+              @click="pause"
+            />
+            <Button label="Back a step" outlined :disabled="!step" @click="back" />
+            <Button label="Next step" outlined :disabled="!step" @click="next" />
+            <Button
+              label="− 1 min"
+              aria-label="A minute less"
+              outlined
+              :disabled="!step"
+              @click="longer(-60)"
+            />
+            <Button
+              label="+ 1 min"
+              aria-label="A minute more"
+              outlined
+              :disabled="!step"
+              @click="longer(60)"
+            />
+          </template>
+          <Button
+            v-if="state.undo"
+            :label="`Undo: ${state.undo.words}`"
+            text
+            class="undo"
+            @click="undo"
+          />
+          <Button label="End" :outlined="phase !== 'complete'" class="end" @click="askEnd" />
+        </div>
+      </template>
+      <template v-else>
+        <h1>
+          {{ state.endedBecause }}
+          <Button
+            v-if="
+              state.undo &&
+              (!state.log || (phase === 'ended' && state.endedBecause?.startsWith('Stopped')))
+            "
+            label="Undo"
+            text
+            @click="undo"
+          />
+        </h1>
+      </template>
+
+      <LiveSummary
+        v-if="ended || phase === 'complete'"
+        :sheet="sheet"
+        :state="state"
+        @logged="load"
+      />
+      <StepStrip
+        :sheet="sheet"
+        :legs="state.legs"
+        :begun-at="state.begunAt"
+        :trace="trace"
+        :now="ended ? trace.length : since"
+      />
+    </template>
+    <p v-else class="quiet" role="status">Loading…</p>
+  </main>
+</template>
+
+<style scoped>
+.live {
+  min-height: 100vh;
+  background: var(--paper);
+  color: var(--ink);
+  padding: 10px 22px 14px;
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+}
+
+.live > :deep(.strip) {
+  margin-top: auto;
+}
+
+header {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 18px;
+  align-items: center;
+}
+
+.who {
+  font-size: 1.25rem;
+  font-weight: 750;
+  color: var(--ink);
+  text-decoration: none;
+}
+
+.strap {
+  margin-right: auto;
+}
+
+.strap.lost {
+  color: var(--ochre-deep);
+  font-weight: 650;
+}
+
+.plain {
+  font: inherit;
+  color: var(--ink);
+  background: none;
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+  min-height: 48px;
+  padding: 0 14px;
+  display: inline-flex;
+  align-items: center;
+}
+
+.stop-now {
+  font: inherit;
+  font-size: 1.2rem;
+  font-weight: 750;
+  min-height: 60px;
+  min-width: 128px;
+  color: oklch(99% 0.005 85);
+  background: oklch(45% 0.14 20);
+  border: 0;
+  border-radius: var(--radius);
+}
+
+.note {
+  border-left: 4px solid var(--ochre);
+  padding: 6px 14px;
+  font-weight: 650;
+}
+
+.ends {
+  display: grid;
+  gap: 10px;
+}
+
+.big {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.5fr) minmax(0, 1fr);
+  gap: 20px;
+  align-items: center;
+}
+
+.rate b,
+.left b {
+  display: block;
+  font-size: clamp(4.2rem, 11vw, 8.6rem);
+  line-height: 0.95;
+  letter-spacing: -0.02em;
+}
+
+.rate b.none {
+  color: var(--ink-quiet);
+}
+
+.rate span,
+.left span {
+  color: var(--ink-quiet);
+}
+
+.left {
+  text-align: right;
+}
+
+.cue {
+  display: grid;
+  justify-items: center;
+  text-align: center;
+  gap: 2px;
+  min-height: 150px;
+  align-content: center;
+  border-radius: var(--radius);
+}
+
+.cue b {
+  font-size: clamp(1.8rem, 4vw, 3rem);
+  line-height: 1.05;
+}
+
+.cue .calm {
+  color: var(--ink-quiet);
+  font-weight: 500;
+}
+
+.mark {
+  font-size: 3.2rem;
+  line-height: 1;
+}
+
+.cue.hold .mark,
+.cue.pick-up .mark {
+  color: var(--teal);
+}
+
+.cue.ease-off .mark {
+  color: var(--ochre);
+}
+
+.cue.ease-off,
+.cue.pick-up {
+  background: var(--ground-2);
+}
+
+.cue.stop-work {
+  background: oklch(45% 0.14 20);
+  color: oklch(99% 0.005 85);
+}
+
+.why {
+  min-height: 36px;
+  border: 0;
+  color: inherit;
+  text-decoration: underline;
+}
+
+.asked {
+  font-size: 1.08rem;
+}
+
+.connect,
+.controls,
+.count {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: center;
+}
+
+.trouble {
+  flex-basis: 100%;
+  max-width: 80ch;
+}
+
+.live :deep(.controls .p-button),
+.live :deep(.connect .p-button),
+.live :deep(.count .p-button) {
+  min-height: 56px;
+}
+
+.main {
+  min-width: 150px;
+}
+
+.end {
+  margin-left: auto;
+}
+
+.count label {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  font-weight: 650;
+}
+
+.count input {
+  font: inherit;
+  font-size: 1.5rem;
+  width: 6rem;
+  min-height: 56px;
+  padding: 0 12px;
+  color: var(--ink);
+  background: var(--sheet);
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+}
+
+.count.due input {
+  border: 3px solid var(--ochre);
+}
+
+.dueword {
+  font-weight: 750;
+  color: var(--ochre-deep);
+}
+
+.windows {
+  display: flex;
+  gap: 4px;
+}
+
+.windows button {
+  font: inherit;
+  min-height: 56px;
+  min-width: 56px;
+  color: var(--ink);
+  background: var(--sheet);
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+}
+
+.windows button[aria-pressed='true'] {
+  background: var(--teal);
+  color: var(--paper);
+}
+
+h1 {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+}
+
+@media (max-width: 820px) {
+  .live {
+    padding: 8px 12px 12px;
+  }
+
+  .big {
+    grid-template-columns: 1fr 1fr;
+    gap: 6px 12px;
+  }
+
+  .cue {
+    grid-column: 1 / -1;
+    grid-row: 2;
+    min-height: 96px;
+  }
+
+  .rate b,
+  .left b {
+    font-size: 4.4rem;
+  }
+}
+</style>

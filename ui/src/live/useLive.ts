@@ -1,0 +1,147 @@
+import { computed, onBeforeUnmount, ref, shallowRef, watch, type Ref } from 'vue'
+import { asProblem, type Problem } from '../api/http'
+import { live, type LiveEvent, type LiveSheet, type LiveState, type LiveTrace } from '../api/korvel'
+import { clock } from '../shared/clock'
+import { LiveClock } from './liveClock'
+import { Outbox } from './outbox'
+
+const TICK = 200
+const FLUSH = 1000
+/** Nothing heard for so long: the page shows what it knows, and says so. */
+const SILENT = 4000
+const FIRST_WAIT = 250
+const LONGEST_WAIT = 4000
+
+interface Push {
+  state: LiveState
+  trace: LiveTrace
+}
+
+/**
+ * A session on the clock: what it is, where it stands, and its heart rate by the second. Where it
+ * stands is always the server's word; what happens here is kept until the server has it.
+ */
+export function useLive(session: Ref<string>) {
+  const sheet = shallowRef<LiveSheet | null>(null)
+  const state = shallowRef<LiveState | null>(null)
+  /** The smoothed rate of each second from 1 on; 0 for none. */
+  const trace = shallowRef<number[]>([])
+  const problem = shallowRef<Problem | null>(null)
+  const refused = shallowRef<Problem | null>(null)
+  const waiting = ref({ events: 0, seconds: 0 })
+  const connected = ref(false)
+
+  const time = new LiveClock(() => sheet.value?.speed ?? 1)
+  const now = ref(clock.wall())
+  let outbox: Outbox | null = null
+
+  function take(fresh: LiveState) {
+    // Answers may overtake each other; the clock of a session never goes back.
+    if (state.value && state.value.id === fresh.id && fresh.now < state.value.now) return
+    time.learn(fresh.now)
+    now.value = time.now()
+    state.value = fresh
+  }
+
+  async function load() {
+    try {
+      const view = await live(session.value)
+      sheet.value = view.sheet
+      trace.value = view.trace.bpm
+      take(view.state)
+      problem.value = null
+    } catch (thrown) {
+      if (!sheet.value) problem.value = asProblem(thrown)
+    }
+  }
+
+  function hear({ state: fresh, trace: piece }: Push) {
+    take(fresh)
+    // What was missed is more than what comes along: all of it is asked for.
+    if (piece.from > trace.value.length + 1) void load()
+    else trace.value = [...trace.value.slice(0, piece.from - 1), ...piece.bpm]
+  }
+
+  // The channel: opened again whenever it closes, sooner at first.
+  let channel: WebSocket | null = null
+  let wait = FIRST_WAIT
+  let over = false
+  let heardAt = clock.now()
+  let openAt = 0
+  function listen() {
+    const from = location.origin.replace(/^http/, 'ws')
+    channel = new WebSocket(`${from}/api/live/channel`)
+    channel.onopen = () => {
+      wait = FIRST_WAIT
+      channel!.send(session.value)
+    }
+    channel.onmessage = ({ data }) => {
+      heardAt = clock.now()
+      connected.value = true
+      hear(JSON.parse(data as string) as Push)
+    }
+    channel.onclose = () => {
+      channel = null
+      openAt = clock.now() + wait
+      wait = Math.min(LONGEST_WAIT, wait * 2)
+    }
+  }
+
+  let flushed = 0
+  const stopTicking = clock.every(TICK, () => {
+    now.value = time.now()
+    const moment = clock.now()
+    if (connected.value && moment - heardAt > SILENT) connected.value = false
+    if (!channel && !over && moment >= openAt) listen()
+    if (moment - flushed >= FLUSH) {
+      flushed = moment
+      outbox?.flush()
+    }
+  })
+  onBeforeUnmount(() => {
+    over = true
+    stopTicking()
+    channel?.close()
+    outbox?.flush()
+  })
+
+  watch(
+    session,
+    (id) => {
+      sheet.value = null
+      state.value = null
+      trace.value = []
+      const mine: Outbox = new Outbox(id, {
+        state: take,
+        refused: (failure) => (refused.value = failure),
+        changed: () => (waiting.value = { ...mine.waiting }),
+      })
+      outbox = mine
+      waiting.value = { ...mine.waiting }
+      void load()
+      channel?.close()
+      openAt = 0
+    },
+    { immediate: true },
+  )
+
+  /** Notes that something happened now. */
+  function happened(what: Omit<LiveEvent, 'at'>) {
+    refused.value = null
+    outbox?.event({ at: new Date(Math.floor(time.now())).toISOString(), ...what })
+  }
+  let lastPacket = 0
+  function packet(bytes: string) {
+    // The server's time is learned anew with each answer; packets keep their order all the same.
+    lastPacket = Math.max(lastPacket, Math.floor(time.now()))
+    outbox?.packet(lastPacket, bytes)
+  }
+
+  const step = computed(() => {
+    const leg = state.value?.legs.at(-1)
+    return leg && !leg.ended ? { leg, step: sheet.value!.steps[leg.row]! } : null
+  })
+
+  const seen = { sheet, state, trace, problem, refused, waiting, connected, now, step }
+  return { ...seen, load, happened, packet }
+}
