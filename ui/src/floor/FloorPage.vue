@@ -11,6 +11,7 @@ import { typed } from '../shared/fields'
 import { useAnswer } from '../shared/answer'
 import { countWindows, day, options, POSTURES } from '../shared/words'
 import { ROOM_WINDOWS } from './roomClock'
+import SessionsNow from './SessionsNow.vue'
 import { useShortcuts } from '../shared/shortcuts'
 import { useSave } from '../shared/save'
 
@@ -77,7 +78,7 @@ useShortcuts({
     <header>
       <h1>Floor</h1>
       <p class="quiet">
-        Count a class together: one clock for the room, then a number from each person.
+        What happens on the clock: a session for one, or a class that counts together.
       </p>
     </header>
     <ProblemNote v-if="start.problem.value" :problem="start.problem.value" @retry="start.load()" />
@@ -86,7 +87,13 @@ useShortcuts({
       <p>Add your clients first; then tick here who is in the room.</p>
       <Button label="Add the first client" @click="router.push('/clients/new')" />
     </section>
-    <form v-else-if="start.data.value" class="columns" novalidate @submit.prevent="begin">
+    <SessionsNow v-if="people.length" />
+    <form
+      v-if="start.data.value && people.length"
+      class="columns"
+      novalidate
+      @submit.prevent="begin"
+    >
       <section class="sheet stack" aria-labelledby="here-title">
         <div class="top">
           <h2 id="here-title">Who is here</h2>
@@ -143,7 +150,9 @@ useShortcuts({
         <a href="/floor/clock" target="_blank" class="small">Wall clock in its own window</a>
       </aside>
     </form>
-    <p v-else class="quiet" role="status">Loading…</p>
+    <p v-else-if="!start.data.value && !start.problem.value" class="quiet" role="status">
+      Loading…
+    </p>
   </div>
 </template>
 

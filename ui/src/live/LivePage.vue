@@ -88,7 +88,8 @@ const quiet = computed(() => {
 })
 const why = ref(false)
 const target = computed(() => {
-  const on = step.value?.step ?? sheet.value?.steps.find(({ work }) => work)
+  const first = phase.value === 'ready' ? sheet.value?.steps.find(({ work }) => work) : undefined
+  const on = step.value?.step ?? first
   return on && on.lowBpm !== null && on.highBpm !== null
     ? { lowBpm: on.lowBpm, highBpm: on.highBpm }
     : null
@@ -119,10 +120,22 @@ const next = () => step.value && happen('step-ended', { leg: leg.value })
 const back = () => step.value && happen('step-back', { leg: leg.value })
 const longer = (seconds: number) => step.value && happen('lengthened', { leg: leg.value, seconds })
 const undo = () => state.value?.undo && happen('withdrawn', { of: state.value.undo.of })
-const stopping = ref(false)
-function stop(sign: string) {
-  stopping.value = false
+/** One touch stops; which sign it was is asked afterwards. */
+const asking = ref(false)
+function stop() {
+  asking.value = true
+  happen('stopped', { sign: 'wish' })
+}
+function wasSign(sign: string) {
+  asking.value = false
+  const stopped = state.value?.undo
+  if (sign === 'wish' || !stopped) return
+  happen('withdrawn', { of: stopped.of })
   happen('stopped', { sign: sign as NonNullable<LiveEvent['sign']> })
+}
+function goOn() {
+  asking.value = false
+  undo()
 }
 const ending = ref(false)
 function end(reason: 'planned' | 'tired' | 'other') {
@@ -197,7 +210,7 @@ useShortcuts({
       c: () => countField.value?.focus(),
       u: state.value.undo && !(ended.value && state.value.log) ? undo : undefined,
       e: askEnd,
-      x: () => (stopping.value = true),
+      x: stop,
       w: () => (why.value = !why.value),
     }[key]
   },
@@ -231,11 +244,11 @@ const strapWords = computed(() => {
           >{{ MODES[sheet.mode] }} · <span class="num">{{ onClock(since) }}</span></span
         >
         <span class="quiet strap" :class="strap.state.value">{{ strapWords }}</span>
-        <SoundSwitch />
+        <SoundSwitch class="sound" />
         <button type="button" class="plain" @click="light = !light">
           {{ light ? 'Dark' : 'Light' }}
         </button>
-        <button v-if="!ended" type="button" class="stop-now" @click="stopping = true">
+        <button v-if="!ended" type="button" class="stop-now" @click="stop">
           <span aria-hidden="true">■</span> Stop
         </button>
         <RouterLink v-else to="/today" class="plain">To today</RouterLink>
@@ -259,12 +272,12 @@ const strapWords = computed(() => {
       </p>
 
       <StopSheet
-        v-if="stopping"
+        v-if="asking"
         :signs="sheet.stopSigns"
         :also="sheet.stopAlso"
         :action="sheet.stopAction"
-        @stop="stop"
-        @cancel="stopping = false"
+        @sign="wasSign"
+        @undo="goOn"
       />
       <section v-else-if="ending" class="sheet ends" aria-label="End the session">
         <h2>End before the last step?</h2>
@@ -322,7 +335,8 @@ const strapWords = computed(() => {
 
         <section class="under">
           <p class="asked">
-            <b>{{ step ? step.step.name : (sheet.steps[0]?.name ?? '') }}</b> {{ asked }}
+            <b>{{ step ? step.step.name : phase === 'ready' ? sheet.steps[0]?.name : '' }}</b>
+            {{ asked }}
             <template v-if="state.goalSecondsLeft !== null && sheet.goal">
               · <span class="num">{{ onClock(state.goalSecondsLeft) }}</span> left at
               {{ sheet.goal.name }}</template
@@ -404,7 +418,7 @@ const strapWords = computed(() => {
         </form>
 
         <RatingPad
-          v-if="phase !== 'ready'"
+          v-if="step"
           :rpe20="state.rpe20"
           :voice="state.voice"
           :prescribed="[step?.step.lowRpe20 ?? null, step?.step.highRpe20 ?? null]"
@@ -436,20 +450,20 @@ const strapWords = computed(() => {
               class="main"
               @click="pause"
             />
-            <Button label="Back a step" outlined :disabled="!step" @click="back" />
-            <Button label="Next step" outlined :disabled="!step" @click="next" />
+            <Button v-if="step" label="Back a step" outlined @click="back" />
+            <Button v-if="step" label="Next step" outlined @click="next" />
             <Button
+              v-if="step"
               label="− 1 min"
               aria-label="A minute less"
               outlined
-              :disabled="!step"
               @click="longer(-60)"
             />
             <Button
+              v-if="step"
               label="+ 1 min"
               aria-label="A minute more"
               outlined
-              :disabled="!step"
               @click="longer(60)"
             />
           </template>
@@ -505,10 +519,6 @@ const strapWords = computed(() => {
   display: flex;
   flex-direction: column;
   gap: 12px;
-}
-
-.live > :deep(.strip) {
-  margin-top: auto;
 }
 
 header {
@@ -579,9 +589,9 @@ header {
 .rate b,
 .left b {
   display: block;
-  font-size: clamp(4.2rem, 11vw, 8.6rem);
+  font-size: clamp(4.2rem, 9vw, 7.4rem);
   line-height: 0.95;
-  letter-spacing: -0.02em;
+  letter-spacing: -0.06em;
 }
 
 .rate b.none {
@@ -672,6 +682,22 @@ header {
   min-height: 56px;
 }
 
+.dark-ground :deep(.p-button:not(.p-button-outlined):not(.p-button-text)) {
+  background: var(--teal);
+  border-color: var(--teal);
+  color: var(--paper);
+}
+
+.dark-ground :deep(.p-button-outlined),
+.dark-ground :deep(.p-button-text) {
+  color: var(--teal);
+  border-color: var(--line);
+}
+
+.dark-ground :deep(.p-button-text) {
+  border-color: transparent;
+}
+
 .main {
   min-width: 150px;
 }
@@ -737,6 +763,41 @@ h1 {
 @media (max-width: 820px) {
   .live {
     padding: 8px 12px 12px;
+  }
+
+  /* Stop keeps its corner. */
+  header {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto auto;
+    gap: 2px 10px;
+  }
+
+  .who,
+  header > .quiet {
+    grid-column: 1;
+  }
+
+  .stop-now {
+    grid-area: 1 / 3 / span 3;
+    min-width: 96px;
+  }
+
+  header > .plain:not(a),
+  header > .sound {
+    grid-column: 2;
+    min-height: 40px;
+  }
+
+  header > .plain:not(a) {
+    grid-row: 2 / span 2;
+  }
+
+  header > .sound {
+    grid-row: 1;
+  }
+
+  header > a.plain {
+    grid-area: 1 / 3;
   }
 
   .big {

@@ -122,18 +122,16 @@ button:disabled {
   .pad {
     grid-template-columns: minmax(0, 1fr);
   }
-
-  .row {
-    flex-wrap: wrap;
-  }
-
-  .row button {
-    flex-basis: 13%;
-  }
 }
 
 @media (max-width: 480px) {
+  .row {
+    display: grid;
+    grid-template-columns: repeat(5, minmax(0, 1fr));
+  }
+
   .what {
+    grid-column: 1 / -1;
     width: 100%;
     display: flex;
     gap: 8px;

@@ -13,11 +13,12 @@ const props = defineProps<{
   now: number
 }>()
 
-const TALL = 96
+const LEAST = 96
 const LABEL = 18
 const box = ref<HTMLElement | null>(null)
 const canvas = ref<HTMLCanvasElement | null>(null)
-const { width } = useElementSize(box, { width: 900, height: 0 })
+const { width, height } = useElementSize(box, { width: 900, height: LEAST })
+const tall = computed(() => Math.max(LEAST, Math.floor(height.value)))
 
 interface Part {
   row: number
@@ -55,14 +56,14 @@ const x = (seconds: number) => (seconds / end.value) * width.value
 const low = computed(() => props.sheet.zones?.restingBpm ?? 50)
 const high = computed(() => props.sheet.zones?.maximumBpm ?? 190)
 const y = (bpm: number) =>
-  TALL - 3 - ((bpm - low.value) / (high.value - low.value)) * (TALL - LABEL - 6)
+  tall.value - 3 - ((bpm - low.value) / (high.value - low.value)) * (tall.value - LABEL - 6)
 
 function draw() {
   const pen = canvas.value?.getContext('2d')
   if (!pen || !box.value) return
   const ratio = devicePixelRatio || 1
   canvas.value!.width = width.value * ratio
-  canvas.value!.height = TALL * ratio
+  canvas.value!.height = tall.value * ratio
   pen.scale(ratio, ratio)
   const style = getComputedStyle(box.value)
   const colour = (name: string) => style.getPropertyValue(name)
@@ -96,13 +97,13 @@ function draw() {
   pen.stroke()
 }
 onMounted(draw)
-watch([() => props.trace, parts, width, () => props.now], draw, { flush: 'post' })
+watch([() => props.trace, parts, width, height, () => props.now], draw, { flush: 'post' })
 const wide = (part: Part) => x(part.to) - x(part.from) > 46
 </script>
 
 <template>
   <div ref="box" class="strip">
-    <canvas ref="canvas" :style="{ width: `${width}px`, height: `${TALL}px` }" aria-hidden="true" />
+    <canvas ref="canvas" :style="{ width: `${width}px`, height: `${tall}px` }" aria-hidden="true" />
     <i class="here" :style="{ left: `${x(now)}px` }" />
     <ol>
       <li
@@ -123,13 +124,16 @@ const wide = (part: Part) => x(part.to) - x(part.from) > 46
 <style scoped>
 .strip {
   position: relative;
-  height: 96px;
+  flex: 1 1 96px;
+  min-height: 96px;
+  max-height: 240px;
   border-top: 1px solid var(--line);
   overflow: hidden;
 }
 
 canvas {
-  display: block;
+  position: absolute;
+  inset: 0;
 }
 
 ol {

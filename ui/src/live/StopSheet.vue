@@ -4,21 +4,23 @@ import type { LiveSheet } from '../api/korvel'
 
 /** Stopped: which sign was it? The work is over already; the sign is what is kept. */
 defineProps<{ signs: LiveSheet['stopSigns']; also: string[]; action: string }>()
-const emit = defineEmits<{ stop: [sign: string]; cancel: [] }>()
+const emit = defineEmits<{ sign: [sign: string]; undo: [] }>()
 const first = ref<HTMLElement | null>(null)
 onMounted(() => nextTick(() => first.value?.querySelector('button')?.focus()))
 </script>
 
 <template>
-  <section class="stop" aria-labelledby="stop-title" @keydown.esc.stop="emit('cancel')">
+  <section class="stop" aria-labelledby="stop-title" @keydown.esc.stop="emit('undo')">
     <header>
-      <h2 id="stop-title"><span aria-hidden="true">■</span> Stop. What is it?</h2>
-      <button type="button" class="link" @click="emit('cancel')">Go on, nothing is wrong</button>
+      <h2 id="stop-title"><span aria-hidden="true">■</span> Stopped. What is it?</h2>
+      <button type="button" class="link" @click="emit('undo')">
+        Undo: nothing is wrong, go on
+      </button>
     </header>
     <p>{{ action }}</p>
     <ul ref="first">
       <li v-for="{ sign, words } in signs" :key="sign">
-        <button type="button" @click="emit('stop', sign)">{{ words }}</button>
+        <button type="button" @click="emit('sign', sign)">{{ words }}</button>
       </li>
     </ul>
     <p v-if="also.length" class="small">For this client also: {{ also.join('; ') }}.</p>

@@ -13,6 +13,7 @@ import app.korvel.studio.live.SimulatedClient;
 import app.korvel.studio.live.TakeSamples;
 import jakarta.annotation.PreDestroy;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
@@ -38,7 +39,10 @@ class LiveHub {
   /** So many seconds of the rate go along with each push: who missed more asks for all. */
   private static final int SECONDS_ALONG = 130;
 
-  private static final int TICK_MS = 1000;
+  /** Sixty times as fast, three seconds go by in one: less than a sample stands for. */
+  private static final int TICK_MS = 50;
+
+  private static final int TICKS_A_SECOND = 1000 / TICK_MS;
   private static final int LEFT_EVERY_SECONDS = 60;
   private static final Actor CLOCK = new Actor("the clock");
 
@@ -49,6 +53,10 @@ class LiveHub {
   private final JsonMapper json;
   private final Set<LiveViewer> viewers = ConcurrentHashMap.newKeySet();
   private final Map<UUID, SimulatedClient> simulated = new HashMap<>();
+
+  /** Sessions whose strap is simulated, as of the last second. */
+  private List<Opened> pretending = List.of();
+
   private int ticks;
   private final ScheduledExecutorService worker =
       Executors.newSingleThreadScheduledExecutor(
@@ -105,25 +113,29 @@ class LiveHub {
 
   private void tick() {
     try {
-      simulate();
-      viewers.stream().flatMap(viewer -> viewer.session().stream()).distinct().forEach(this::push);
-      if (ticks++ % LEFT_EVERY_SECONDS == 0) {
+      boolean second = ticks % TICKS_A_SECOND == 0;
+      if (second) {
+        pretending =
+            studio.store().live().openNow().stream()
+                .filter(opened -> opened.simulated().isPresent())
+                .toList();
+        simulated
+            .keySet()
+            .retainAll(pretending.stream().map(Opened::id).collect(Collectors.toSet()));
+      }
+      pretending.stream().filter(opened -> second || opened.speed() > 1).forEach(this::send);
+      if (second) {
+        viewers.stream()
+            .flatMap(viewer -> viewer.session().stream())
+            .distinct()
+            .forEach(this::push);
+      }
+      if (ticks++ % (LEFT_EVERY_SECONDS * TICKS_A_SECOND) == 0) {
         new RecordLiveEvent(studio).closeLeft(CLOCK);
       }
     } catch (RuntimeException failed) {
       LOG.warn("The live sessions were not looked after.", failed);
     }
-  }
-
-  private void simulate() {
-    Set<UUID> on = ConcurrentHashMap.newKeySet();
-    for (Opened opened : studio.store().live().openNow()) {
-      if (opened.simulated().isPresent()) {
-        on.add(opened.id());
-        send(opened);
-      }
-    }
-    simulated.keySet().retainAll(on);
   }
 
   private void send(Opened opened) {
