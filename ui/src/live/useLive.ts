@@ -119,8 +119,8 @@ export function useLive(session: Ref<string>) {
       outbox = mine
       waiting.value = { ...mine.waiting }
       void load()
-      channel?.close()
-      openAt = 0
+      if (channel) channel.close()
+      else listen()
     },
     { immediate: true },
   )

@@ -77,6 +77,20 @@ public record Zones(
           : Level.atRpe20(rpe20.low()).rpe10(family).to(Level.atRpe20(rpe20.high()).rpe10(family));
     }
 
+    /**
+     * Seconds of a recording that lie in it.
+     *
+     * @param byBpm seconds at each whole rate
+     */
+    public int seconds(int[] byBpm) {
+      int seconds = 0;
+      int to = place == Place.TOO_NARROW ? -1 : Math.min(highBpm, byBpm.length - 1);
+      for (int bpm = lowBpm; bpm <= to; bpm++) {
+        seconds += byBpm[bpm];
+      }
+      return seconds;
+    }
+
     /** Whether a whole rate lies in it. */
     public boolean holds(int bpm) {
       return place != Place.TOO_NARROW && lowBpm <= bpm && bpm <= highBpm;

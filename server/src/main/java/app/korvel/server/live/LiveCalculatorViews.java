@@ -251,7 +251,7 @@ final class LiveCalculatorViews {
           cues.noDataSeconds(),
           histogram,
           Zones.of(scheme, reserve, Uncertainty.USUAL).bands().stream()
-              .map(band -> new BandSeconds(band.band().id(), secondsIn(band, histogram)))
+              .map(band -> new BandSeconds(band.band().id(), band.seconds(seconds)))
               .toList(),
           SessionLoad.moderateEquivalentSeconds(seconds, reserve),
           new ReserveWeightedView(
@@ -261,13 +261,6 @@ final class LiveCalculatorViews {
           peak.bpm().isPresent()
               ? new TracePeakView(peak.bpm().getAsInt(), peak.atSecond())
               : null);
-    }
-
-    private static int secondsIn(Zones.BandRates band, Map<Integer, Integer> histogram) {
-      return histogram.entrySet().stream()
-          .filter(each -> band.holds(each.getKey()))
-          .mapToInt(Map.Entry::getValue)
-          .sum();
     }
   }
 }

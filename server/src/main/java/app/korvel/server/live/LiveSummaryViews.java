@@ -13,7 +13,6 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /** What a session came to, as it is sent. */
@@ -126,7 +125,7 @@ final class LiveSummaryViews {
           band.level().number(),
           band.lowBpm(),
           band.highBpm(),
-          IntStream.range(0, seconds.length).filter(band::holds).map(bpm -> seconds[bpm]).sum());
+          band.seconds(seconds));
     }
 
     /** Of a man, of a woman, or where it is not given of both. */
