@@ -227,6 +227,10 @@ export const liveSummary = (session: string, scheme: string | null) =>
 export const logLive = (session: string, log: LiveLog) =>
   post<LiveView>(`${livePath(session)}/log`, log)
 
+export type StrapSample = Schemas['StrapSampleAnswer']
+export const judgeStrapSample = (at: number[], packets: string[]) =>
+  ask<StrapSample>('/calculator/strap-sample', { at, packets })
+
 export const deviceSheet = (id: string, scheme: string, mode: Mode) =>
   get<DeviceSheet>(`${client(id)}/device-sheet?${query({ scheme, mode })}`)
 

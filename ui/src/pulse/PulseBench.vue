@@ -9,6 +9,7 @@ import {
   withdraw,
   type Reading,
   type RestingRecord,
+  type StrapSample,
 } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
 import Choices from '../shared/Choices.vue'
@@ -26,9 +27,11 @@ import {
   RHYTHMS,
   SOURCES,
   STRENGTHS,
+  oneOf,
 } from '../shared/words'
 import CountClock from './CountClock.vue'
 import QuietTime from './QuietTime.vue'
+import StrapMinute from './StrapMinute.vue'
 import TapPad from './TapPad.vue'
 import TechniqueHelp from './TechniqueHelp.vue'
 import { useQuiet } from './quiet'
@@ -116,10 +119,18 @@ function rest(minutes: number) {
 }
 async function countRested() {
   const minutesRested = String(Math.min(props.record.mostQuietMinutes, quiet.minutes.value))
-  Object.assign(entry, STANDARD, { minutesRested })
+  // Who chose a strap before the rest goes on with it.
+  const byStrap = entry.source === 'strap'
+  Object.assign(entry, byStrap ? { posture: STANDARD.posture } : STANDARD, { minutesRested })
   leaveRest()
   await nextTick()
   clockFace.value?.start()
+}
+/** A minute by strap is a reading like one that is read off. */
+function onSampled(sample: StrapSample) {
+  entry.number = String(sample.bpm)
+  entry.rhythm = oneOf(RHYTHMS, sample.rhythm) ?? ''
+  void toNumber()
 }
 function leaveRest() {
   quiet.stop()
@@ -328,10 +339,11 @@ useShortcuts({
           @enter="keep"
           @full-minute="fullMinute"
         />
+        <StrapMinute v-else-if="entry.source === 'strap' && !correcting" @sampled="onSampled" />
         <p v-if="correcting" class="quiet small hint">
           The time it was taken stays the same; the earlier value stays in the history.
         </p>
-        <p v-else-if="!felt" class="quiet hint">
+        <p v-else-if="!felt && entry.source !== 'strap'" class="quiet hint">
           Read the rate once it has been steady for a minute, and enter it.
         </p>
       </div>

@@ -68,9 +68,9 @@ public record TrainedWeek(
     int[] minutes = new int[Level.values().length];
     int extra = 0;
     for (SessionLog log : logs) {
-      if (log.done() && within(first, log.on())) {
+      if (log.trained() && within(first, log.on())) {
         minutes[log.level().ordinal()] += log.minutes();
-        extra += log.number().isEmpty() ? 1 : 0;
+        extra += log.done() && log.number().isEmpty() ? 1 : 0;
       }
     }
     return new TrainedWeek(first, due.size(), done, extra, Arrays.stream(minutes).boxed().toList());

@@ -29,7 +29,8 @@ import java.util.stream.Stream;
  * @param on the day
  * @param mode what the body did
  * @param done whether it was done
- * @param minutes of work, {@link Limit#LOGGED_MINUTES}; 0 where it was not done
+ * @param minutes of work, {@link Limit#LOGGED_MINUTES}; 0 where nothing of it was done. One that
+ *     was cut short has some, and was not done
  * @param rate a heart rate of it, if one was taken
  * @param rpe20 how hard it felt, {@link Limit#EFFORT}, if it was asked
  * @param voice what the voice could do, if it was tried
@@ -77,13 +78,12 @@ public record SessionLog(
       faults.add(
           new Fault("on", "lies too far back", "a day of the last " + YEARS_BACK + " years"));
     }
-    if (done) {
+    if (done || trained()) {
       Limit.LOGGED_MINUTES.check(faults, "minutes", minutes);
       rate.ifPresent(each -> Limit.SESSION_RATE.check(faults, "bpm", each.bpm()));
       rpe20.ifPresent(each -> Limit.EFFORT.check(faults, "rpe", each));
     } else {
       Stream.of(
-              minutes == 0 ? "" : "minutes",
               rate.isEmpty() ? "" : "bpm",
               rpe20.isEmpty() ? "" : "rpe",
               voice.isEmpty() ? "" : "voice")
@@ -123,6 +123,11 @@ public record SessionLog(
     return said.isEmpty() ? asked.level() : said.get(said.size() / 2);
   }
 
+  /** Whether anything of it was done. */
+  public boolean trained() {
+    return minutes > 0;
+  }
+
   /** Whether a doctor has to clear something up before the next session. */
   public boolean symptoms() {
     return warnings.stream().anyMatch(StopSign::symptom);
@@ -135,10 +140,11 @@ public record SessionLog(
 
   /** In a few words, for example {@code 25 min, RPE 12, Talk}. */
   public String words() {
-    if (!done) {
+    if (!done && !trained()) {
       return "not done" + (warnings.isEmpty() ? "" : ", " + warningWords());
     }
     return Stream.of(
+            Optional.of("cut short").filter(words -> !done),
             Optional.of(minutes + " min"),
             rate.map(each -> each.bpm() + " " + each.kind().name().toLowerCase(Locale.ROOT)),
             rpe20.map(each -> "RPE " + each),

@@ -138,7 +138,7 @@ public record WeekReview(
       Programme programme, int week, Collection<SessionLog> logs) {
     LocalDate next = programme.plan().startsOn().plusWeeks(week);
     return logs.stream()
-        .filter(SessionLog::done)
+        .filter(SessionLog::trained)
         .map(SessionLog::on)
         .filter(day -> day.isBefore(next))
         .max(Comparator.naturalOrder())
@@ -151,7 +151,7 @@ public record WeekReview(
   /** What the last week with a session asked for; the first one, where that was before it. */
   private static Dose lastDone(Programme programme, int week, Collection<SessionLog> logs) {
     for (int each = week; each >= 1; each--) {
-      if (inWeek(programme, each, logs).stream().anyMatch(SessionLog::done)) {
+      if (inWeek(programme, each, logs).stream().anyMatch(SessionLog::trained)) {
         return programme.weeks().get(each - 1).dose();
       }
     }

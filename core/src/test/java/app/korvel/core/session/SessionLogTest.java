@@ -76,7 +76,7 @@ class SessionLogTest {
             odd.on(),
             odd.mode(),
             false,
-            20,
+            0,
             odd.rate(),
             odd.rpe20(),
             Optional.of(Level.TALK),
@@ -84,9 +84,30 @@ class SessionLogTest {
             "",
             odd.asked(),
             odd.recordedAt());
-    assertThat(faults(log))
-        .extracting(Fault::field)
-        .containsExactly("minutes", "bpm", "rpe", "voice");
+    assertThat(faults(log)).extracting(Fault::field).containsExactly("bpm", "rpe", "voice");
+  }
+
+  @Test
+  void oneThatWasCutShortKeepsItsMinutesAndWasNotDone() {
+    SessionLog done = Logs.done(TODAY, 14, 12, 120);
+    SessionLog log =
+        new SessionLog(
+            done.id(),
+            done.number(),
+            done.on(),
+            done.mode(),
+            false,
+            14,
+            done.rate(),
+            done.rpe20(),
+            Optional.empty(),
+            Set.of(),
+            "",
+            done.asked(),
+            done.recordedAt());
+    assertThat(faults(log)).isEmpty();
+    assertThat(log.trained()).isTrue();
+    assertThat(log.words()).startsWith("cut short, 14 min, ");
   }
 
   @Test

@@ -3,6 +3,8 @@ package app.korvel.server.live;
 import app.korvel.core.effort.Witnesses;
 import app.korvel.core.live.Cues;
 import app.korvel.core.trace.Trace;
+import app.korvel.server.live.LiveCalculatorViews.StrapSampleAnswer;
+import app.korvel.server.live.LiveCalculatorViews.StrapSampleRequest;
 import app.korvel.server.live.LiveCalculatorViews.TraceAnswer;
 import app.korvel.server.live.LiveCalculatorViews.TraceRequest;
 import app.korvel.server.live.LiveCalculatorViews.WitnessesAnswer;
@@ -26,6 +28,12 @@ class LiveCalculatorController {
   @PostMapping("/api/calculator/witnesses")
   WitnessesAnswer witnesses(@RequestBody WitnessesRequest request) {
     return WitnessesAnswer.of(Witnesses.of(request.moment(), request.aim(), request.mover()));
+  }
+
+  /** What a minute of a strap at rest comes to; nothing is kept. */
+  @PostMapping("/api/calculator/strap-sample")
+  StrapSampleAnswer strapSample(@RequestBody StrapSampleRequest request) {
+    return request.sample();
   }
 
   /** What would have been said over a recording by the rate alone, and what it amounts to. */

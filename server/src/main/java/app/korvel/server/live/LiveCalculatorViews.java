@@ -15,6 +15,8 @@ import app.korvel.core.maximum.RecordedPeak;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
+import app.korvel.core.pulse.Rhythm;
+import app.korvel.core.pulse.StrapSample;
 import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.screening.Sex;
 import app.korvel.core.trace.Trace;
@@ -23,6 +25,7 @@ import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Scheme;
 import app.korvel.core.zone.Uncertainty;
 import app.korvel.core.zone.Zones;
+import app.korvel.sensor.HeartRatePacket;
 import app.korvel.server.web.Within;
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -91,6 +94,44 @@ final class LiveCalculatorViews {
           OptionalInt.empty());
     }
   }
+
+  /**
+   * A minute of a strap at rest.
+   *
+   * @param at when each packet came, milliseconds
+   * @param packets as the strap sent them, in hexadecimal figures; broken ones are passed over
+   */
+  record StrapSampleRequest(List<Long> at, List<String> packets) {
+    private static final int MOST = 1000;
+
+    StrapSampleAnswer sample() {
+      if (at.size() != packets.size() || at.isEmpty() || at.size() > MOST) {
+        throw InvalidValueException.of(
+            "packets", "are " + packets.size() + " for " + at.size() + " times", "one for each");
+      }
+      List<Integer> intervals = new ArrayList<>();
+      List<Integer> rates = new ArrayList<>();
+      int broken = 0;
+      for (String packet : packets) {
+        try {
+          HeartRatePacket read = HeartRatePacket.parse(packet);
+          intervals.addAll(read.beatIntervals());
+          if (Limit.PULSE.accepts(read.bpmInContact())) {
+            rates.add(read.bpmInContact());
+          }
+        } catch (InvalidValueException refused) {
+          broken++;
+        }
+      }
+      int seconds = (int) ((at.get(at.size() - 1) - at.get(0) + 999) / 1000);
+      StrapSample sample = StrapSample.of(seconds, intervals, rates);
+      return new StrapSampleAnswer(
+          sample.bpm(), sample.beats(), sample.setAsidePercent(), sample.rhythm(), broken);
+    }
+  }
+
+  /** What it comes to; {@code broken} packets could not be read. */
+  record StrapSampleAnswer(int bpm, int beats, int setAsidePercent, Rhythm rhythm, int broken) {}
 
   /** What each says; null for one that says nothing. */
   record VotesView(@Nullable Said rate, @Nullable Said rpe, @Nullable Said voice) {}

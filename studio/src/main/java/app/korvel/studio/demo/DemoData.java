@@ -1,11 +1,14 @@
 package app.korvel.studio.demo;
 
 import app.korvel.core.checkin.CheckIn;
+import app.korvel.core.effort.Witnesses.RateSource;
 import app.korvel.core.fieldtest.Assurance;
 import app.korvel.core.fieldtest.FieldTest;
 import app.korvel.core.fieldtest.FieldTestEvent;
 import app.korvel.core.fieldtest.FieldTestEvent.Kind;
 import app.korvel.core.fieldtest.FieldTestProtocol;
+import app.korvel.core.live.LiveEvent;
+import app.korvel.core.live.LivePlan.PlanStep;
 import app.korvel.core.maximum.MaximumKind;
 import app.korvel.core.maximum.MeasuredMaximum;
 import app.korvel.core.maximum.Mode;
@@ -53,6 +56,8 @@ import app.korvel.core.zone.OwnScheme;
 import app.korvel.core.zone.Reserve.Percents;
 import app.korvel.core.zone.Scheme;
 import app.korvel.sensor.PracticePulse;
+import app.korvel.sensor.SimulatedStrap;
+import app.korvel.store.LiveRepository.Opened;
 import app.korvel.store.SavedClassCount.Moment;
 import app.korvel.store.SavedSession;
 import app.korvel.store.Store;
@@ -71,6 +76,10 @@ import app.korvel.studio.effort.RecordEffort;
 import app.korvel.studio.fieldtest.BeginFieldTest;
 import app.korvel.studio.fieldtest.KeepTestMaximum;
 import app.korvel.studio.fieldtest.RecordTestEvent;
+import app.korvel.studio.live.LogLiveSession;
+import app.korvel.studio.live.OpenLiveSession;
+import app.korvel.studio.live.RecordLiveEvent;
+import app.korvel.studio.live.SimulateSession;
 import app.korvel.studio.maximum.ChooseEquation;
 import app.korvel.studio.maximum.RecordMaximum;
 import app.korvel.studio.outline.OwnOutlines;
@@ -272,6 +281,21 @@ public final class DemoData {
           Agnethe Moravik  | 6 |
           Yara Fonotele    | 12 | FEVER
           """);
+
+  /**
+   * Whose sessions of the last weeks were recorded, the earliest first: how the strap was, and
+   * after how many minutes it ended early.
+   */
+  private static final Table RECORDED =
+      Table.of(
+          """
+          Jonas Pellworth | NONE      |
+          Jonas Pellworth | SLIPPING  |
+          Jonas Pellworth | NONE      | 16
+          """);
+
+  /** Within so many days all of those are. */
+  private static final int RECORDED_WITHIN = 16;
 
   /** Who was in yesterday's class. */
   private static final List<String> IN_CLASS =
@@ -746,6 +770,10 @@ public final class DemoData {
     for (LocalDate day = monday;
         day.isBefore(today.minusDays(1)) && !day.isAfter(last);
         day = day.plusDays(1)) {
+      if (day.isAfter(today.minusDays(RECORDED_WITHIN))) {
+        Instant evening = day.atTime(LocalTime.of(18, 20)).atZone(zone).toInstant();
+        replay.at(evening, () -> record(client, evening));
+      }
       replay.at(
           day.atTime(LocalTime.of(19, 40)).atZone(zone).toInstant(), () -> log(client, random));
     }
@@ -764,6 +792,61 @@ public final class DemoData {
     }
   }
 
+  /** Runs what was planned for the day by the clock, with the next strap of the table. */
+  private void record(UUID client, Instant from) {
+    List<Row> rows = RECORDED.of(() -> studio.client(client).details().name());
+    int before = studio.store().live().of(client).size();
+    Optional<SavedSession> planned = new OpenLiveSession(studio).plannedToday(studio.head(client));
+    if (before >= rows.size() || planned.isEmpty()) {
+      return;
+    }
+    Row row = rows.get(before);
+    checkIn(client, 0, Set.of());
+    Opened opened =
+        new OpenLiveSession(studio)
+            .by(
+                WHO,
+                client,
+                new OpenLiveSession.Wanted(
+                    planned.map(SavedSession::number),
+                    Optional.empty(),
+                    Optional.empty(),
+                    RateSource.STRAP,
+                    Optional.of(row.word(1, SimulatedStrap.Fault.class)),
+                    1));
+    inSession(opened, from, 0, LiveEvent.Begun::new);
+    boolean whole = row.text(2).isEmpty();
+    int minutes =
+        whole
+            ? opened.plan().steps().stream().mapToInt(PlanStep::seconds).sum() / 60 + 1
+            : row.number(2);
+    inSession(
+        opened,
+        from,
+        60L * minutes - 180,
+        (id, at) -> new LiveEvent.Rated(id, at, OptionalInt.of(13), OptionalInt.empty()));
+    Instant end = from.plusSeconds(60L * minutes);
+    replay.at(end, () -> new SimulateSession(studio).by(WHO, opened.id(), end));
+    LiveEvent.Reason reason = whole ? LiveEvent.Reason.PLANNED : LiveEvent.Reason.TIRED;
+    inSession(opened, from, 60L * minutes, (id, at) -> new LiveEvent.Ended(id, at, reason));
+  }
+
+  private void inSession(
+      Opened opened, Instant from, long seconds, BiFunction<UUID, Instant, LiveEvent> event) {
+    replay.at(
+        from.plusSeconds(seconds),
+        () ->
+            new RecordLiveEvent(studio)
+                .by(WHO, opened.id(), event.apply(studio.nextId(), studio.now())));
+  }
+
+  /** The recording of a planned session, if it was recorded. */
+  private Optional<Opened> recorded(UUID client, int number) {
+    return studio.store().live().of(client).stream()
+        .filter(each -> each.number().equals(Optional.of(number)))
+        .findFirst();
+  }
+
   /** What was planned for the day, done nearly always. */
   private void log(UUID client, Random random) {
     LocalDate day = studio.today();
@@ -774,6 +857,15 @@ public final class DemoData {
         Aim aim =
             new Programmes(studio).runner(studio.head(client), session.mode()).aim(session.range());
         RpeSpan felt = aim.rpe20();
+        Optional<Opened> recorded = recorded(client, session.number());
+        if (recorded.isPresent()) {
+          new LogLiveSession(studio)
+              .by(
+                  WHO,
+                  recorded.get().id(),
+                  new LogLiveSession.Entered(OptionalInt.of(felt.low()), List.of(), ""));
+          continue;
+        }
         done.add(
             new Done(
                 client,

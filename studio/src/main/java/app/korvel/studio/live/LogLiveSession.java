@@ -55,7 +55,7 @@ public record LogLiveSession(Studio studio) {
   private LogSessions.Done done(LiveNow stands, Entered entered) {
     Opened opened = stands.opened();
     LiveSummary summary = LiveSummary.of(stands.session());
-    boolean done = summary.done() || summary.workMinutes() > 0;
+    boolean trained = summary.workMinutes() > 0;
     Set<StopSign> warnings = EnumSet.noneOf(StopSign.class);
     warnings.addAll(entered.warnings);
     stands.session().stopSign().ifPresent(warnings::add);
@@ -64,11 +64,13 @@ public record LogLiveSession(Studio studio) {
         opened.number(),
         LocalDate.ofInstant(stands.session().begunAt().orElse(opened.openedAt()), studio.zone()),
         Optional.of(opened.plan().mode()),
-        done,
-        Optional.of(done ? summary.workMinutes() : 0),
-        done ? rate(summary) : Optional.empty(),
-        done ? boxed(entered.rpe20) : Optional.empty(),
-        done ? boxed(summary.voice()).map(number -> Level.values()[number - 1]) : Optional.empty(),
+        trained && summary.done(),
+        Optional.of(summary.workMinutes()),
+        trained ? rate(summary) : Optional.empty(),
+        trained ? boxed(entered.rpe20) : Optional.empty(),
+        trained
+            ? boxed(summary.voice()).map(number -> Level.values()[number - 1])
+            : Optional.empty(),
         warnings,
         entered.note,
         Optional.of(opened.id()));
