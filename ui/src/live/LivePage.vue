@@ -345,6 +345,7 @@ const strapWords = computed(() => {
           <Ruler v-if="sheet.zones" :rows="[{ zones: sheet.zones, target }]" :pointer="rate" />
           <p v-else class="quiet">No rate leads here: {{ sheet.guide.toLowerCase() }}.</p>
           <Findings v-if="phase === 'ready' && sheet.findings.length" :findings="sheet.findings" />
+          <Findings v-if="state.findings.length" :findings="state.findings" />
         </section>
 
         <section v-if="needsStrap" class="connect" aria-label="Strap">

@@ -20,11 +20,9 @@ class ShotsTest {
   @CsvSource({
     "today, -, /today, Must not train",
     "clients, -, /clients, Agnethe Moravik",
-    "decision, Ragnar, screening, A clearance is in force",
     "pulse, Ines, pulse, Working resting value",
     "maximum, Tindra, maximum, 190 is measured",
     "calculators, -, /calculators/target?rest=64&max=176&basis=reserve&low=50&high=70&cap=140, the smaller of",
-    "zone-systems, Ines, bands/schools, What each zone system calls",
     "methods, -, /methods, Equations for the maximum",
     "zones, Hyun-woo, bands, could sing a verse",
     "prescription, Ines, prescription, moderate-equivalent min",
@@ -83,6 +81,36 @@ class ShotsTest {
       demo.read(186);
       desk.sees("peak 186");
       take(desk, "field-test");
+    }
+  }
+
+  /** A quarter of an hour of a simulated client, and what the whole came to. */
+  @Test
+  void session(@TempDir Path folder) throws Exception {
+    Desk desk = Desk.get();
+    try (ClockedDemo demo = new ClockedDemo(folder)) {
+      demo.openClient("Hyun-woo", "session");
+      desk.sees("What is done");
+      desk.answered();
+      desk.press("A simulated strap");
+      desk.press("60×");
+      desk.press("Open the session");
+      desk.sees("Simulated strap, 60× speed");
+      desk.click("#content");
+      desk.keys(" ");
+      desk.sees("left: warm-up");
+      demo.pass(0, 17);
+      desk.sees("left: work");
+      desk.keys("1", "4", "d");
+      desk.await(() -> desk.all("[aria-label=Voice] [aria-pressed=true]").size() == 1);
+      desk.await(() -> desk.texts(".cue b").contains("Hold"));
+      take(desk, "session");
+      demo.pass(0, 40);
+      desk.sees("All steps are done");
+      desk.keys("e");
+      desk.sees("of 30:00 work · done");
+      desk.await(() -> !desk.all(".zones li").isEmpty());
+      take(desk, "summary");
     }
   }
 

@@ -299,6 +299,9 @@ class LiveApiTest {
     assertThat(stopped.at("/phase")).isEqualTo("ended");
     assertThat(stopped.at("/log/words")).contains("dizzy");
     assertThat(server.get(client).at("/prescription/standing/state")).isEqualTo("suspended");
+    Answer refused = opened(client);
+    assertThat(refused.status()).isEqualTo(422);
+    assertThat(refused.json().toString()).contains("suspended");
     Answer undone = happens(session, SetClock.now(), "withdrawn", ",\"of\":\"" + stop + "\"");
     assertThat(undone.at("/phase")).isEqualTo("running");
     assertThat(undone.json().get("log").isNull()).isTrue();

@@ -233,6 +233,11 @@ public final class SessionLogRepository {
     row.put("minutes", log.minutes());
     row.put("bpm", log.rate().map(LoggedRate::bpm));
     row.put("rate_kind", log.rate().map(LoggedRate::kind).map(Enum::name));
+    // A correction says nothing of the recording: what was there stays.
+    log.rate()
+        .map(LoggedRate::secondsByLevel)
+        .filter(seconds -> !seconds.isEmpty())
+        .ifPresent(seconds -> row.put("level_seconds", JSON.writeValueAsString(seconds)));
     row.put("rpe", log.rpe20());
     row.put("voice", log.voice().map(Enum::name));
     row.put("warnings", JSON.writeValueAsString(log.warnings()));
@@ -268,7 +273,7 @@ public final class SessionLogRepository {
             Mode.valueOf(row.getString("mode")),
             row.getBoolean("done"),
             row.getInt("minutes"),
-            Database.wholeNumber(row, "bpm").map(bpm -> new LoggedRate(bpm, kind.orElseThrow())),
+            rate(row, kind),
             Database.wholeNumber(row, "rpe"),
             Database.word(row, "voice", Level.class),
             warnings(row.getString("warnings")),
@@ -276,6 +281,15 @@ public final class SessionLogRepository {
             asked,
             Instant.parse(row.getString("recorded_at"))),
         Optional.ofNullable(row.getString("live_session_id")).map(UUID::fromString));
+  }
+
+  private static Optional<LoggedRate> rate(ResultSet row, Optional<LoggedRate.Kind> kind)
+      throws SQLException {
+    String seconds = row.getString("level_seconds");
+    List<Integer> byLevel =
+        seconds == null ? List.of() : List.of(JSON.readValue(seconds, Integer[].class));
+    return Database.wholeNumber(row, "bpm")
+        .map(bpm -> new LoggedRate(bpm, kind.orElseThrow(), byLevel));
   }
 
   private static Set<StopSign> warnings(String json) {

@@ -66,7 +66,7 @@ class SessionStoreTest {
         Mode.ROW,
         true,
         25,
-        Optional.of(new LoggedRate(131, LoggedRate.Kind.AVERAGE)),
+        Optional.of(new LoggedRate(131, LoggedRate.Kind.AVERAGE, List.of(300, 1100, 100, 0, 0))),
         Optional.of(13),
         Optional.of(Level.TALK),
         warnings,

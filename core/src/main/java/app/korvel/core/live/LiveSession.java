@@ -6,6 +6,7 @@ import app.korvel.core.effort.Witnesses.Rates;
 import app.korvel.core.live.Course.StepFor;
 import app.korvel.core.live.Course.Told;
 import app.korvel.core.live.LivePlan.PlanStep;
+import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.run.Leg;
 import app.korvel.core.run.Leg.Pause;
@@ -298,6 +299,30 @@ public record LiveSession(
       }
     }
     return due;
+  }
+
+  /** What is to be known of how it stands, besides the cue. */
+  public List<Finding> findings() {
+    List<Finding> findings = new ArrayList<>();
+    if (phase() == Phase.RUNNING && goByHand()) {
+      findings.add(LiveFinding.GO_BY_HAND.of());
+    }
+    if (phase() == Phase.RUNNING && warmsUpAgain()) {
+      findings.add(LiveFinding.WARM_UP_AGAIN.of());
+    }
+    return findings;
+  }
+
+  /** The step before was left in a pause, and it was the pause that asked for a warm-up. */
+  private boolean warmsUpAgain() {
+    List<Leg> legs = run.map(Run::legs).orElse(List.of());
+    if (legs.size() < 2 || run.flatMap(Run::current).isEmpty()) {
+      return false;
+    }
+    Leg before = legs.get(legs.size() - 2);
+    Leg now = legs.get(legs.size() - 1);
+    return now.row() < before.row()
+        && before.pauses().stream().anyMatch(pause -> pause.to().equals(before.endedAt()));
   }
 
   /** Whether nothing has been read for so long that somebody has to count. */

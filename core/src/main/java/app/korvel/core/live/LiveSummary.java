@@ -1,6 +1,11 @@
 package app.korvel.core.live;
 
+import app.korvel.core.effort.Witnesses;
+import app.korvel.core.effort.Witnesses.Aim;
+import app.korvel.core.effort.Witnesses.Moment;
+import app.korvel.core.effort.Witnesses.Mover;
 import app.korvel.core.effort.Witnesses.RateSource;
+import app.korvel.core.effort.Witnesses.Said;
 import app.korvel.core.live.Course.StepFor;
 import app.korvel.core.maximum.RecordedPeak;
 import app.korvel.core.measure.Threshold;
@@ -8,6 +13,7 @@ import app.korvel.core.outline.StepKind;
 import app.korvel.core.run.Leg;
 import app.korvel.core.run.Run;
 import app.korvel.core.trace.Trace;
+import app.korvel.core.zone.Reserve;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
@@ -189,6 +195,31 @@ public record LiveSummary(
     int data = belowSeconds + inSeconds + aboveSeconds;
     return data > 0
         && 100L * data >= (long) Threshold.RECORDED_SHARE.whole() * (data + noDataSeconds);
+  }
+
+  /**
+   * Seconds at each level, from Sing to Silent, where the session is judged by them: the recording
+   * holds enough of the work, and the rate is worth at least half for this person.
+   */
+  public Optional<int[]> secondsByLevel(LiveSession session) {
+    Mover mover = session.plan().mover();
+    return mover
+        .reserve()
+        .filter(span -> recorded() && averageBpm.isPresent())
+        .filter(span -> weight(session, span) >= Threshold.RECORDED_WEIGHT.whole())
+        .map(span -> SessionLoad.secondsByLevel(histogram(), span));
+  }
+
+  private int weight(LiveSession session, Reserve span) {
+    int bpm = averageBpm.getAsInt();
+    OptionalInt none = OptionalInt.empty();
+    return Witnesses.of(
+            new Moment(averageBpm, session.source(), false, none, none, false),
+            Aim.byRate(bpm, bpm, Optional.empty(), span),
+            session.plan().mover())
+        .rate()
+        .map(Said::weight)
+        .orElse(0);
   }
 
   /** Whether the work was cut short without a cool-down. */

@@ -295,6 +295,11 @@ public enum Threshold {
   RATED_FIRST("120", "seconds", "RPE and talk are first asked so long into a step.", Source.KORVEL),
   COUNTED_FIRST("180", "seconds", "Without a sensor, a count so long into a step.", Source.KORVEL),
   COUNTED_BEFORE_END("60", "seconds", "And a count so long before a step ends.", Source.KORVEL),
+  RECORDED_WEIGHT(
+      "500",
+      "thousandths",
+      "And where the heart rate is worth as much, as a witness.",
+      Source.KORVEL),
   RECORDED_SHARE(
       "80",
       "% of the work",

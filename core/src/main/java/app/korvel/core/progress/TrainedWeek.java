@@ -18,7 +18,8 @@ import java.util.List;
  * @param planned sessions that were to be done on its days, as far as those days are over
  * @param done sessions of them that were done
  * @param extra sessions that were done and not planned
- * @param minutes at each level, from Sing to Silent
+ * @param minutes at each level, from Sing to Silent: of recorded sessions by the second, summed and
+ *     then rounded half up
  */
 public record TrainedWeek(
     LocalDate startsOn, int planned, int done, int extra, List<Integer> minutes) {
@@ -65,15 +66,23 @@ public record TrainedWeek(
             .filter(each -> each.date.isBefore(today) || logged(each, logs))
             .toList();
     int done = (int) due.stream().filter(each -> done(each, logs)).count();
-    int[] minutes = new int[Level.values().length];
+    int[] seconds = new int[Level.values().length];
     int extra = 0;
     for (SessionLog log : logs) {
       if (log.trained() && within(first, log.on())) {
-        minutes[log.level().ordinal()] += log.minutes();
+        List<Integer> mine = log.secondsByLevel();
+        for (int level = 0; level < seconds.length; level++) {
+          seconds[level] += mine.get(level);
+        }
         extra += log.done() && log.number().isEmpty() ? 1 : 0;
       }
     }
-    return new TrainedWeek(first, due.size(), done, extra, Arrays.stream(minutes).boxed().toList());
+    return new TrainedWeek(
+        first,
+        due.size(),
+        done,
+        extra,
+        Arrays.stream(seconds).map(each -> (each + 30) / 60).boxed().toList());
   }
 
   private static boolean within(LocalDate first, LocalDate day) {

@@ -11,6 +11,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
@@ -121,6 +122,20 @@ public record SessionLog(
             .sorted()
             .toList();
     return said.isEmpty() ? asked.level() : said.get(said.size() / 2);
+  }
+
+  /**
+   * Seconds at each level, from Sing to Silent: by its recording where it has one that counts, else
+   * all its minutes at its one level.
+   */
+  public List<Integer> secondsByLevel() {
+    List<Integer> recorded = rate.map(LoggedRate::secondsByLevel).orElse(List.of());
+    if (!recorded.isEmpty()) {
+      return recorded;
+    }
+    List<Integer> seconds = new ArrayList<>(Collections.nCopies(Level.values().length, 0));
+    seconds.set(level().ordinal(), 60 * minutes);
+    return seconds;
   }
 
   /** Whether anything of it was done. */

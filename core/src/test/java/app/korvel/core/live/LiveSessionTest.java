@@ -179,6 +179,17 @@ class LiveSessionTest {
   }
 
   @Test
+  void afterALongPauseTheWarmUpComesFirstAndSaysWhy() {
+    LiveEvent pause = new LiveEvent.Paused(id(2), at(400));
+    LiveEvent on = new LiveEvent.Resumed(id(3), at(1000));
+    LiveSession session = at(1010, samples(1010, n -> 100), pause, on);
+    assertThat(session.step().orElseThrow().kind()).isEqualTo(StepKind.WARM_UP);
+    assertThat(session.findings()).containsExactly(LiveFinding.WARM_UP_AGAIN.of());
+    // Then what was left of the work.
+    assertThat(at(1310, samples(1310, n -> 100), pause, on).findings()).isEmpty();
+  }
+
+  @Test
   void theCapHoldsInAPauseAndAfterItOnlyTheInstructorLetsTheWorkGoOn() {
     LivePlan capped = plan(false, Optional.empty(), 130);
     Samples high = samples(900, n -> n <= 310 ? 100 : n <= 420 ? 134 : 125);
@@ -246,6 +257,7 @@ class LiveSessionTest {
     assertThat(at(464, lost).goByHand()).isFalse();
     LiveSession session = at(465, lost);
     assertThat(session.goByHand()).isTrue();
+    assertThat(session.findings()).containsExactly(LiveFinding.GO_BY_HAND.of());
     assertThat(said(session)).containsExactly("406 NO_SIGNAL");
   }
 

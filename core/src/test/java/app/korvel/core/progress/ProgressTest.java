@@ -63,6 +63,20 @@ class ProgressTest {
   }
 
   @Test
+  void recordedSessionsCountByTheSecondSummedOverTheWeek() {
+    List<SessionLog> logs =
+        List.of(
+            Logs.recorded(TODAY, 20, true, 310, 620, 590, 0, 0),
+            // Cut short: its minutes count, and it is not among those done.
+            Logs.recorded(TODAY.minusDays(1), 14, false, 0, 410, 429, 0, 0),
+            Logs.done(TODAY, 10, 12, 120));
+    TrainedWeek now = progress(List.of(), logs).weeks().get(11);
+    // 310 s; 620 + 410 + 600; 590 + 429: half up.
+    assertThat(now.minutes()).containsExactly(5, 27, 17, 0, 0);
+    assertThat(now.extra()).isEqualTo(2);
+  }
+
+  @Test
   void adherenceCountsWhatWasDue() {
     List<TrainedWeek.Due> due =
         List.of(

@@ -12,6 +12,7 @@ import app.korvel.core.zone.Reserve.Percents;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -54,6 +55,25 @@ public final class Logs {
 
   public static SessionLog done(LocalDate on, int minutes, int rpe, int bpm) {
     return log(Optional.empty(), on, minutes, bpm, rpe, null, Set.of(), "", ASKED);
+  }
+
+  /** One that is judged by its recording: seconds at each level. */
+  public static SessionLog recorded(LocalDate on, int minutes, boolean done, Integer... seconds) {
+    SessionLog plain = done(on, minutes, 12, 120);
+    return new SessionLog(
+        plain.id(),
+        plain.number(),
+        on,
+        plain.mode(),
+        done,
+        minutes,
+        Optional.of(new LoggedRate(120, LoggedRate.Kind.AVERAGE, List.of(seconds))),
+        plain.rpe20(),
+        plain.voice(),
+        plain.warnings(),
+        "",
+        plain.asked(),
+        plain.recordedAt());
   }
 
   /** A planned session, done as asked for. */

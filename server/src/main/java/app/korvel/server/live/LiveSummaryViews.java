@@ -101,7 +101,7 @@ final class LiveSummaryViews {
               .map(band -> zone(band, seconds))
               .toList(),
           reserve
-              .filter(span -> summary.recorded())
+              .filter(span -> summary.secondsByLevel(stands.session()).isPresent())
               .map(
                   span ->
                       (SessionLoad.moderateEquivalentSeconds(seconds, span) + MINUTE / 2) / MINUTE)

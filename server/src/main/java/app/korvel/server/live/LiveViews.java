@@ -418,6 +418,7 @@ final class LiveViews {
       @Nullable Integer counted,
       @Nullable Integer level,
       List<PromptView> prompts,
+      List<Finding> findings,
       @Nullable Integer goalSecondsLeft,
       @Nullable UndoView undo,
       @Nullable LoggedAs log) {
@@ -450,6 +451,7 @@ final class LiveViews {
           session.prompts().stream()
               .map(due -> new PromptView(due.what(), (int) due.since().toSeconds()))
               .toList(),
+          session.findings(),
           number(session.goalSecondsLeft()),
           undo(session),
           stands.log().map(LoggedAs::of).orElse(null));

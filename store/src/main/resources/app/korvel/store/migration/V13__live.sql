@@ -61,4 +61,6 @@ create table live_recording (
 
 -- The log of a session that was recorded says which.
 alter table session_log add column live_session_id text references live_session (id);
+-- Seconds at each level, where a session is judged by its recording.
+alter table session_log add column level_seconds text;
 create index session_log_by_live on session_log (live_session_id) where live_session_id is not null;

@@ -13,6 +13,7 @@ import app.korvel.studio.Studio;
 import app.korvel.studio.live.LiveSessions.LiveNow;
 import app.korvel.studio.session.LogSessions;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -66,7 +67,7 @@ public record LogLiveSession(Studio studio) {
         Optional.of(opened.plan().mode()),
         trained && summary.done(),
         Optional.of(summary.workMinutes()),
-        trained ? rate(summary) : Optional.empty(),
+        trained ? rate(stands, summary) : Optional.empty(),
         trained ? boxed(entered.rpe20) : Optional.empty(),
         trained
             ? boxed(summary.voice()).map(number -> Level.values()[number - 1])
@@ -76,9 +77,14 @@ public record LogLiveSession(Studio studio) {
         Optional.of(opened.id()));
   }
 
-  private static Optional<LoggedRate> rate(LiveSummary summary) {
+  private static Optional<LoggedRate> rate(LiveNow stands, LiveSummary summary) {
+    List<Integer> seconds =
+        summary
+            .secondsByLevel(stands.session())
+            .map(each -> Arrays.stream(each).boxed().toList())
+            .orElse(List.of());
     return boxed(summary.averageBpm())
-        .map(bpm -> new LoggedRate(bpm, LoggedRate.Kind.AVERAGE))
+        .map(bpm -> new LoggedRate(bpm, LoggedRate.Kind.AVERAGE, seconds))
         .or(
             () ->
                 boxed(summary.counted()).map(bpm -> new LoggedRate(bpm, LoggedRate.Kind.COUNTED)));
