@@ -5,12 +5,13 @@ import { computed, nextTick, onMounted, reactive, ref, toRef, watch } from 'vue'
 import type { LiveEvent } from '../api/korvel'
 import Findings from '../shared/Findings.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
-import SoundSwitch from '../shared/SoundSwitch.vue'
+import SwitchButton from '../shared/SwitchButton.vue'
+import { clock } from '../shared/clock'
 import { typed } from '../shared/fields'
 import { useKeptSwitch } from '../shared/kept'
 import Ruler from '../shared/ruler/Ruler.vue'
 import { useShortcuts } from '../shared/shortcuts'
-import { CUE_SOUNDS } from '../shared/sound'
+import { CUE_SOUNDS, cuesHeard } from '../shared/sound'
 import { useTitle } from '../shared/title'
 import { MODES, span } from '../shared/words'
 import { CUES, onClock, VOICE } from './cues'
@@ -35,6 +36,7 @@ const {
   step,
   load,
   happened,
+  undo,
   packet,
 } = useLive(toRef(props, 'session'))
 useTitle(() => sheet.value?.clientName)
@@ -119,23 +121,22 @@ const pause = () =>
 const next = () => step.value && happen('step-ended', { leg: leg.value })
 const back = () => step.value && happen('step-back', { leg: leg.value })
 const longer = (seconds: number) => step.value && happen('lengthened', { leg: leg.value, seconds })
-const undo = () => state.value?.undo && happen('withdrawn', { of: state.value.undo.of })
 /** One touch stops; which sign it was is asked afterwards. */
 const asking = ref(false)
+let stopped = ''
 function stop() {
   asking.value = true
-  happen('stopped', { sign: 'wish' })
+  stopped = happen('stopped', { sign: 'wish' })
 }
 function wasSign(sign: string) {
   asking.value = false
-  const stopped = state.value?.undo
-  if (sign === 'wish' || !stopped) return
-  happen('withdrawn', { of: stopped.of })
+  if (sign === 'wish') return
+  happen('withdrawn', { of: stopped })
   happen('stopped', { sign: sign as NonNullable<LiveEvent['sign']> })
 }
 function goOn() {
   asking.value = false
-  undo()
+  happen('withdrawn', { of: stopped })
 }
 const ending = ref(false)
 function end(reason: 'planned' | 'tired' | 'other') {
@@ -171,7 +172,7 @@ watch(
 const rpeKeys = reactive({ typed: '', at: 0 })
 /** Two figures typed one after the other are a rating. */
 function figure(key: string) {
-  const moment = Date.now()
+  const moment = clock.wall()
   rpeKeys.typed = moment - rpeKeys.at < 1200 ? rpeKeys.typed + key : key
   rpeKeys.at = moment
   const value = Number(rpeKeys.typed)
@@ -196,7 +197,8 @@ useShortcuts({
   ],
   act: (key) => {
     if (!state.value || (ended.value && key !== 'u')) return undefined
-    if (/^\d$/.test(key) && running.value) return () => figure(key)
+    // A figure never leads to another place from here.
+    if (/^\d$/.test(key)) return () => running.value && figure(key)
     const voice = VOICE_KEYS.indexOf(key)
     if (key.length === 1 && voice >= 0 && running.value) {
       return () => happen('rated', { voice: voice + 1 })
@@ -244,7 +246,11 @@ const strapWords = computed(() => {
           >{{ MODES[sheet.mode] }} · <span class="num">{{ onClock(since) }}</span></span
         >
         <span class="quiet strap" :class="strap.state.value">{{ strapWords }}</span>
-        <SoundSwitch class="sound" />
+        <SwitchButton v-model="cuesHeard" on="Cues heard" off="Cues silent" class="sound">
+          <path class="full" d="M4 9.5h3.5L12 6v12l-4.5-3.5H4z" />
+          <path v-if="cuesHeard" d="M15 9.2a4 4 0 0 1 0 5.6M17.6 6.8a7.4 7.4 0 0 1 0 10.4" />
+          <path v-else d="M15.5 9.5l5 5m0-5l-5 5" />
+        </SwitchButton>
         <button type="button" class="plain" @click="light = !light">
           {{ light ? 'Dark' : 'Light' }}
         </button>

@@ -48,7 +48,7 @@ const {
     return openLive({
       clientId: props.id,
       planned: data.value!.planned,
-      source: pretend ? 'strap' : form.reader === 'simulated' ? 'strap' : form.reader,
+      source: form.reader === 'simulated' ? 'strap' : form.reader,
       simulated: pretend ? (form.fault as 'none') : null,
       speed: pretend ? form.speed : 1,
     })

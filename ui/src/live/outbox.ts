@@ -5,6 +5,7 @@ import { addToLive, sendSamples, type LiveEvent, type LiveState } from '../api/k
 interface WaitingEvent {
   id: string
   happened: LiveEvent
+  tried: boolean
 }
 interface WaitingSamples {
   sequence: number
@@ -69,11 +70,30 @@ export class Outbox {
     this.heard.changed()
   }
 
-  /** Notes that something happened. */
-  event(happened: LiveEvent) {
-    this.kept.events.push({ id: crypto.randomUUID(), happened })
+  /** Notes that something happened; the id it is known by. */
+  event(happened: LiveEvent): string {
+    const id = crypto.randomUUID()
+    this.kept.events.push({ id, happened, tried: false })
     this.keep()
     void this.send()
+    return id
+  }
+
+  /**
+   * Undoes what happened last, where that still waits here: what the server may have already is
+   * withdrawn, what it cannot have is dropped.
+   *
+   * @returns whether anything waits here; else what happened last is on record
+   */
+  undo(at: string): boolean {
+    const last = this.kept.events.at(-1)
+    if (!last) return false
+    if (last.tried) this.event({ at, kind: 'withdrawn', of: last.id })
+    else {
+      this.kept.events.pop()
+      this.keep()
+    }
+    return true
   }
 
   /** Notes a packet of a strap. */
@@ -110,7 +130,9 @@ export class Outbox {
     this.sending = true
     try {
       while (this.kept.events.length) {
-        const { id, happened } = this.kept.events[0]!
+        const next = this.kept.events[0]!
+        const { id, happened } = next
+        next.tried = true
         const gone = await this.tried(async () =>
           this.heard.state(await addToLive(this.session, id, happened)),
         )

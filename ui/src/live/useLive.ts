@@ -1,6 +1,14 @@
 import { computed, onBeforeUnmount, ref, shallowRef, watch, type Ref } from 'vue'
 import { asProblem, type Problem } from '../api/http'
-import { live, type LiveEvent, type LiveSheet, type LiveState, type LiveTrace } from '../api/korvel'
+import {
+  live,
+  type LiveEvent,
+  type LiveLeg,
+  type LiveSheet,
+  type LiveState,
+  type LiveStep,
+  type LiveTrace,
+} from '../api/korvel'
 import { clock } from '../shared/clock'
 import { LiveClock } from './liveClock'
 import { Outbox } from './outbox'
@@ -15,6 +23,18 @@ const LONGEST_WAIT = 4000
 interface Push {
   state: LiveState
   trace: LiveTrace
+}
+
+/** The step that is on by the plan, when its leg and those after it run their time. */
+export function planned(leg: LiveLeg, steps: LiveStep[], now: number) {
+  let on = leg
+  while (on.until && new Date(on.until).getTime() <= now && on.row + 1 < steps.length) {
+    const row = on.row + 1
+    const seconds = steps[row]!.seconds
+    const until = new Date(new Date(on.until).getTime() + 1000 * seconds).toISOString()
+    on = { ...on, row, from: on.until, clockFrom: on.until, until, seconds }
+  }
+  return { leg: on, step: steps[on.row]! }
 }
 
 /**
@@ -37,7 +57,8 @@ export function useLive(session: Ref<string>) {
 
   function take(fresh: LiveState) {
     // Answers may overtake each other; the clock of a session never goes back.
-    if (state.value && state.value.id === fresh.id && fresh.now < state.value.now) return
+    const before = state.value
+    if (before?.id === fresh.id && new Date(fresh.now) < new Date(before.now)) return
     time.learn(fresh.now)
     now.value = time.now()
     state.value = fresh
@@ -126,9 +147,9 @@ export function useLive(session: Ref<string>) {
   )
 
   /** Notes that something happened now. */
-  function happened(what: Omit<LiveEvent, 'at'>) {
+  function happened(what: Omit<LiveEvent, 'at'>): string {
     refused.value = null
-    outbox?.event({ at: new Date(Math.floor(time.now())).toISOString(), ...what })
+    return outbox!.event({ at: new Date(Math.floor(time.now())).toISOString(), ...what })
   }
   let lastPacket = 0
   function packet(bytes: string) {
@@ -137,11 +158,21 @@ export function useLive(session: Ref<string>) {
     outbox?.packet(lastPacket, bytes)
   }
 
+  /** The step that is on. While nobody answers, the steps follow each other by the plan. */
   const step = computed(() => {
     const leg = state.value?.legs.at(-1)
-    return leg && !leg.ended ? { leg, step: sheet.value!.steps[leg.row]! } : null
+    const steps = sheet.value?.steps
+    if (!leg || leg.ended || !steps) return null
+    return connected.value ? { leg, step: steps[leg.row]! } : planned(leg, steps, now.value)
   })
 
   const seen = { sheet, state, trace, problem, refused, waiting, connected, now, step }
-  return { ...seen, load, happened, packet }
+  /** Undoes what happened last: here, where it has not gone out yet, else on record. */
+  function undo() {
+    const at = new Date(Math.floor(time.now())).toISOString()
+    if (!outbox?.undo(at) && state.value?.undo) {
+      happened({ kind: 'withdrawn', of: state.value.undo.of })
+    }
+  }
+  return { ...seen, load, happened, undo, packet }
 }

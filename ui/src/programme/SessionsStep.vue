@@ -352,6 +352,7 @@ useShortcuts({
           <p v-if="!laying" class="ways">
             <RouterLink :to="`/clients/${id}/hand-out`">Hand-out</RouterLink>
             <RouterLink :to="`/calendar?client=${id}`">Calendar</RouterLink>
+            <RouterLink :to="`/clients/${id}/session`">On the clock</RouterLink>
             <Button
               v-if="data.proposal"
               label="Rebuild"

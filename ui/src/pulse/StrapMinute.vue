@@ -95,7 +95,9 @@ const left = computed(() => Math.max(0, Math.ceil(SECONDS - elapsed.value)))
         :disabled="!canReachStraps()"
         @click="strap.connect()"
       />
-      <p class="quiet small">Or enter the rate that it shows on a device.</p>
+      <p class="quiet small">
+        Or read the rate off a device once it has been steady for a minute, and enter it.
+      </p>
     </template>
     <p v-if="problem || strap.trouble.value || !canReachStraps()" class="small" role="status">
       {{ problem || strap.trouble.value || WITHOUT_BLUETOOTH }}

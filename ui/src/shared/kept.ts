@@ -5,5 +5,6 @@ const ON_OFF = {
   write: (on: boolean) => (on ? 'on' : 'off'),
 }
 
-/** A switch kept on this machine; on at first. */
-export const useKeptSwitch = (name: string) => useLocalStorage(name, true, { serializer: ON_OFF })
+/** A switch kept on this machine; on at first, where nothing else is said. */
+export const useKeptSwitch = (name: string, on = true) =>
+  useLocalStorage(name, on, { serializer: ON_OFF })

@@ -3,11 +3,14 @@ import { useKeptSwitch } from './kept'
 /** Whether the clocks and the practice pulse are heard; kept on this machine. */
 export const soundOn = useKeptSwitch('korvel.sound')
 
+/** Whether cues of a session are heard: off on a device until somebody wants it. */
+export const cuesHeard = useKeptSwitch('korvel.cues', false)
+
 let context: AudioContext | undefined
 
 /** The one way out for sound; a browser lets it speak only after something was pressed. */
-function audio(): AudioContext | undefined {
-  if (!soundOn.value || typeof AudioContext === 'undefined') return undefined
+function audio(on: boolean): AudioContext | undefined {
+  if (!on || typeof AudioContext === 'undefined') return undefined
   context ??= new AudioContext()
   if (context.state === 'suspended') void context.resume()
   return context
@@ -25,8 +28,8 @@ interface Tone {
 }
 
 /** Sounds a tone; the returned function silences it, heard or not. */
-function sound({ from, to, seconds, volume, after = 0 }: Tone): () => void {
-  const out = audio()
+function sound({ from, to, seconds, volume, after = 0 }: Tone, on = soundOn.value): () => void {
+  const out = audio(on)
   if (!out) return () => {}
   const at = out.currentTime + Math.max(0, after)
   const tone = out.createOscillator()
@@ -55,14 +58,15 @@ export const CLOCK_SOUNDS = {
   },
 }
 
+const cue = (tone: Tone) => void sound(tone, cuesHeard.value)
 /** A cue that is to be heard: up, down, and a stop; what is right stays silent. */
 export const CUE_SOUNDS: Partial<Record<string, () => void>> = {
-  'pick-up': () => void sound({ from: 440, to: 700, seconds: 0.25, volume: 0.25 }),
-  'ease-off': () => void sound({ from: 700, to: 380, seconds: 0.3, volume: 0.28 }),
+  'pick-up': () => cue({ from: 440, to: 700, seconds: 0.25, volume: 0.25 }),
+  'ease-off': () => cue({ from: 700, to: 380, seconds: 0.3, volume: 0.28 }),
   'stop-work'() {
-    for (const after of [0, 0.3, 0.6]) sound({ from: 300, seconds: 0.24, volume: 0.35, after })
+    for (const after of [0, 0.3, 0.6]) cue({ from: 300, seconds: 0.24, volume: 0.35, after })
   },
-  ask: () => void sound({ from: 560, seconds: 0.14, volume: 0.2 }),
+  ask: () => cue({ from: 560, seconds: 0.14, volume: 0.2 }),
 }
 
 /** One beat of a pulse, as through a stethoscope. */

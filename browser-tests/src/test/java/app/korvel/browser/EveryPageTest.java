@@ -98,6 +98,8 @@ class EveryPageTest {
     "Pilar, bands, No zones by rate",
     "Hyun-woo, maximum, your choice",
     "Hyun-woo, maximum/tests, May be done today",
+    "Hyun-woo, session, What is done",
+    "Jonas, session, Recorded before",
     "Pilar, maximum/tests, Not with known heart disease",
     "Ragnar, device-sheet, whatever the device says",
     "Pilar, device-sheet, No values for a device",
@@ -128,6 +130,7 @@ class EveryPageTest {
     "-, /floor, Who is here, .how [type=submit], Beats in 15 s",
     "-, /calculators/target, the working, .long button, The first wrong one is shown",
     "-, /clients, Agnethe Moravik, button.keys, Keys on this screen",
+    "Jonas, session, Recorded before, .before a, The work against its target",
     "Ragnar, screening, in force, [aria-label='Change: Medications'], Generic name",
     "Ragnar, screening, in force, [aria-label='Change: Written limits'], Written by",
     "Ragnar, screening, in force, [aria-label^='Change: Goal'], Days they can train",
@@ -144,7 +147,7 @@ class EveryPageTest {
     sound(desk, page + opens);
   }
 
-  private static void sound(Desk desk, String kind) {
+  static void sound(Desk desk, String kind) {
     boolean colours = CHECKED.add(kind);
     List<String> found = new ArrayList<>(seriousFindings(desk, colours));
     for (WebElement sheet : desk.all("iframe")) {

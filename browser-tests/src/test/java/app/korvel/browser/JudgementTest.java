@@ -18,7 +18,7 @@ class JudgementTest {
   void aReadingOffADeviceIsJudgedToo() {
     desk.openClient("Hyun-woo", "pulse");
     desk.press("Strap");
-    desk.sees("Read the rate once it has been steady");
+    desk.sees("Or read the rate off a device");
     desk.sees("Beats per minute");
     desk.type("beats", "52");
     desk.sees("52 is low, and common in someone who trains.");

@@ -2,6 +2,7 @@ package app.korvel.store;
 
 import app.korvel.core.effort.Witnesses.RateSource;
 import app.korvel.core.live.LiveEvent;
+import app.korvel.core.live.LiveEvent.Kind;
 import app.korvel.core.live.LivePlan;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.pulse.CountWindow;
@@ -82,12 +83,13 @@ public final class LiveRepository {
         "select * from live_session where is_open = 1 order by opened_at, id");
   }
 
-  /** A client's, latest first. */
-  public List<Opened> of(UUID clientId) {
+  /** A client's last ones, so many at most, latest first. */
+  public List<Opened> of(UUID clientId, int most) {
     return database.list(
         LiveRepository::opened,
-        "select * from live_session where client_id = ? order by opened_at desc, id desc",
-        clientId.toString());
+        "select * from live_session where client_id = ? order by opened_at desc, id desc limit ?",
+        clientId.toString(),
+        most);
   }
 
   private static Opened opened(ResultSet row) throws SQLException {
@@ -265,30 +267,11 @@ public final class LiveRepository {
     return all;
   }
 
-  /** What an event is called in a column; never renamed. */
-  enum Kind {
-    BEGUN,
-    STEP_STARTED,
-    STEP_ENDED,
-    STEP_BACK,
-    LENGTHENED,
-    PAUSED,
-    RESUMED,
-    RATED,
-    COUNTED,
-    READ_OFF,
-    SOURCE_CHANGED,
-    WORK_RESUMED,
-    STOPPED,
-    ENDED,
-    WITHDRAWN
-  }
-
   private static Map<String, Object> row(LiveEvent event) {
     Map<String, Object> row = new LinkedHashMap<>();
     row.put("id", event.id().toString());
     row.put("at", event.at());
-    Kind kind = kind(event);
+    Kind kind = event.kind();
     row.put("kind", kind);
     switch (kind) {
       case STEP_ENDED -> row.put("leg", ((LiveEvent.StepEnded) event).leg());
@@ -317,28 +300,6 @@ public final class LiveRepository {
 
   private static Optional<Integer> boxed(OptionalInt value) {
     return value.isPresent() ? Optional.of(value.getAsInt()) : Optional.empty();
-  }
-
-  private static final Map<Class<? extends LiveEvent>, Kind> KINDS =
-      Map.ofEntries(
-          Map.entry(LiveEvent.Begun.class, Kind.BEGUN),
-          Map.entry(LiveEvent.StepStarted.class, Kind.STEP_STARTED),
-          Map.entry(LiveEvent.StepEnded.class, Kind.STEP_ENDED),
-          Map.entry(LiveEvent.StepBack.class, Kind.STEP_BACK),
-          Map.entry(LiveEvent.Lengthened.class, Kind.LENGTHENED),
-          Map.entry(LiveEvent.Paused.class, Kind.PAUSED),
-          Map.entry(LiveEvent.Resumed.class, Kind.RESUMED),
-          Map.entry(LiveEvent.Rated.class, Kind.RATED),
-          Map.entry(LiveEvent.Counted.class, Kind.COUNTED),
-          Map.entry(LiveEvent.ReadOff.class, Kind.READ_OFF),
-          Map.entry(LiveEvent.SourceChanged.class, Kind.SOURCE_CHANGED),
-          Map.entry(LiveEvent.WorkResumed.class, Kind.WORK_RESUMED),
-          Map.entry(LiveEvent.Stopped.class, Kind.STOPPED),
-          Map.entry(LiveEvent.Ended.class, Kind.ENDED),
-          Map.entry(LiveEvent.Withdrawn.class, Kind.WITHDRAWN));
-
-  private static Kind kind(LiveEvent event) {
-    return KINDS.get(event.getClass());
   }
 
   private static LiveEvent event(ResultSet row) throws SQLException {

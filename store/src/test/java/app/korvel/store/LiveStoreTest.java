@@ -115,7 +115,7 @@ class LiveStoreTest {
     assertThat(live.openNow()).containsExactly(session);
     live.setOpen(session.id(), false);
     assertThat(live.openNow()).isEmpty();
-    assertThat(live.of(client.id())).hasSize(1);
+    assertThat(live.of(client.id(), 5)).hasSize(1);
   }
 
   @Test
@@ -142,7 +142,7 @@ class LiveStoreTest {
       assertThat(live.add(session.id(), event, NOW)).isFalse();
     }
     assertThat(live.events(session.id())).isEqualTo(events);
-    assertThat(events).hasSize(LiveRepository.Kind.values().length);
+    assertThat(events).hasSize(LiveEvent.Kind.values().length);
     live.open(opened(new UUID(2, 2)));
     assertThatThrownBy(() -> live.add(new UUID(2, 2), events.get(0), NOW))
         .isInstanceOf(InvalidValueException.class);

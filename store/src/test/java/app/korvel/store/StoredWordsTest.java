@@ -79,7 +79,7 @@ class StoredWordsTest {
           Ketones.class,
           Level.class,
           LiveEvent.Reason.class,
-          LiveRepository.Kind.class,
+          LiveEvent.Kind.class,
           LoggedRate.Kind.class,
           MaximumKind.class,
           MedicineClass.class,

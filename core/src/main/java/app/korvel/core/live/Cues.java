@@ -242,9 +242,13 @@ public record Cues(
       while (nextTold < course.told().size() && course.told().get(nextTold).second() <= second) {
         Told told = course.told().get(nextTold++);
         Optional<Aim> aim = step().aim();
-        boolean over = aim.filter(each -> InForce.over(told, each)).isPresent();
-        heard |= rpe.take(told, rate, over) | voice.take(told, rate, over);
-        if (counted.take(told, rate, over)) {
+        OptionalInt none = OptionalInt.empty();
+        heard |=
+            rpe.take(told, rate, aim.filter(each -> each.isUnder(told.rpe20(), none)).isPresent());
+        heard |=
+            voice.take(
+                told, rate, aim.filter(each -> each.isUnder(none, told.voice())).isPresent());
+        if (counted.take(told, rate, false)) {
           countedBy = told.source();
           heard = true;
         }

@@ -1,6 +1,5 @@
 package app.korvel.core.live;
 
-import app.korvel.core.effort.Witnesses.Aim;
 import app.korvel.core.live.Course.Told;
 import app.korvel.core.measure.Threshold;
 import java.util.OptionalInt;
@@ -76,9 +75,5 @@ final class InForce {
     }
     value = OptionalInt.empty();
     return true;
-  }
-
-  static boolean over(Told told, Aim aim) {
-    return aim.isUnder(told.rpe20(), told.voice());
   }
 }

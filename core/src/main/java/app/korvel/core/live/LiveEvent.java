@@ -11,6 +11,7 @@ import app.korvel.core.screening.StopSign;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -24,6 +25,44 @@ public sealed interface LiveEvent {
 
   /** When it happened. */
   Instant at();
+
+  /** What happened, in a word; never renamed, since it stands on record. */
+  enum Kind {
+    BEGUN(Begun.class),
+    STEP_STARTED(StepStarted.class),
+    STEP_ENDED(StepEnded.class),
+    STEP_BACK(StepBack.class),
+    LENGTHENED(Lengthened.class),
+    PAUSED(Paused.class),
+    RESUMED(Resumed.class),
+    RATED(Rated.class),
+    COUNTED(Counted.class),
+    READ_OFF(ReadOff.class),
+    SOURCE_CHANGED(SourceChanged.class),
+    WORK_RESUMED(WorkResumed.class),
+    STOPPED(Stopped.class),
+    ENDED(Ended.class),
+    WITHDRAWN(Withdrawn.class);
+
+    private final Class<? extends LiveEvent> type;
+
+    Kind(Class<? extends LiveEvent> type) {
+      this.type = type;
+    }
+  }
+
+  /** What happened, in a word. */
+  default Kind kind() {
+    return Arrays.stream(Kind.values())
+        .filter(kind -> kind.type.isInstance(this))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  /** Whether it is the end of the session. */
+  default boolean ends() {
+    return this instanceof Ended || this instanceof Stopped;
+  }
 
   /** What of it moves the clock; empty for what does not. */
   default Optional<RunEvent> clock() {

@@ -139,9 +139,7 @@ public record LiveSession(
   }
 
   private static Optional<LiveEvent> over(List<LiveEvent> events) {
-    return events.stream()
-        .filter(event -> event instanceof LiveEvent.Ended || event instanceof LiveEvent.Stopped)
-        .findFirst();
+    return events.stream().filter(LiveEvent::ends).findFirst();
   }
 
   /** The last full second at a moment, from 1 on: what was said in it is heard at once. */

@@ -40,6 +40,9 @@ import java.util.UUID;
 record LivePages(Studio studio) {
   private static final int MINUTE = 60;
 
+  /** So many recordings are listed. */
+  private static final int LATEST = 12;
+
   LiveView view(UUID id) {
     LiveNow stands = new LiveSessions(studio).get(id);
     return new LiveView(
@@ -105,7 +108,7 @@ record LivePages(Studio studio) {
   LiveStart start(UUID client) {
     ClientHead head = studio.head(client);
     OpenLiveSession open = new OpenLiveSession(studio);
-    List<Opened> before = studio.store().live().of(client);
+    List<Opened> before = studio.store().live().of(client, LATEST);
     Optional<SavedSession> planned = open.plannedToday(head);
     List<Finding> findings = new ArrayList<>();
     Optional<Proposal> proposal = Optional.empty();

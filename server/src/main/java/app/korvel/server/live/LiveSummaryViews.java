@@ -9,7 +9,6 @@ import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Zones;
 import app.korvel.server.live.LiveCalculatorViews.ReserveWeightedView;
 import app.korvel.studio.live.LiveSessions.LiveNow;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -63,7 +62,6 @@ final class LiveSummaryViews {
       String scheme,
       @Nullable Integer spanRestingBpm,
       @Nullable Integer spanMaximumBpm,
-      @Nullable LocalDate spanOn,
       List<ZoneSeconds> zones,
       @Nullable Integer moderateEquivalentMinutes,
       @Nullable ReserveWeightedView reserveWeighted,
@@ -96,7 +94,6 @@ final class LiveSummaryViews {
           zones.map(each -> each.scheme().id()).orElse(""),
           reserve.map(Reserve::restingBpm).orElse(null),
           reserve.map(Reserve::maximumBpm).orElse(null),
-          null,
           zones.map(Zones::bands).orElse(List.of()).stream()
               .map(band -> zone(band, seconds))
               .toList(),

@@ -87,25 +87,6 @@ final class LiveViews {
     }
   }
 
-  /** What can happen. */
-  enum LiveEventKind {
-    BEGUN,
-    STEP_STARTED,
-    STEP_ENDED,
-    STEP_BACK,
-    LENGTHENED,
-    PAUSED,
-    RESUMED,
-    RATED,
-    COUNTED,
-    READ_OFF,
-    SOURCE_CHANGED,
-    WORK_RESUMED,
-    STOPPED,
-    ENDED,
-    WITHDRAWN
-  }
-
   /**
    * Something that happened; what does not belong to its kind is left out.
    *
@@ -113,7 +94,7 @@ final class LiveViews {
    */
   record LiveEventRequest(
       Instant at,
-      LiveEventKind kind,
+      LiveEvent.Kind kind,
       @Nullable Integer leg,
       @Nullable Integer seconds,
       @Nullable Integer rpe20,

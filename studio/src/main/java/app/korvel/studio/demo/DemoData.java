@@ -795,7 +795,7 @@ public final class DemoData {
   /** Runs what was planned for the day by the clock, with the next strap of the table. */
   private void record(UUID client, Instant from) {
     List<Row> rows = RECORDED.of(() -> studio.client(client).details().name());
-    int before = studio.store().live().of(client).size();
+    int before = studio.store().live().of(client, RECORDED_WITHIN).size();
     Optional<SavedSession> planned = new OpenLiveSession(studio).plannedToday(studio.head(client));
     if (before >= rows.size() || planned.isEmpty()) {
       return;
@@ -842,7 +842,7 @@ public final class DemoData {
 
   /** The recording of a planned session, if it was recorded. */
   private Optional<Opened> recorded(UUID client, int number) {
-    return studio.store().live().of(client).stream()
+    return studio.store().live().of(client, RECORDED_WITHIN).stream()
         .filter(each -> each.number().equals(Optional.of(number)))
         .findFirst();
   }

@@ -26,6 +26,7 @@ import app.korvel.studio.outline.OutlineCatalog;
 import app.korvel.studio.programme.Programmes;
 import java.time.LocalDate;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
@@ -155,8 +156,8 @@ public record OpenLiveSession(Studio studio) {
   public Optional<SavedSession> plannedToday(ClientHead head) {
     LocalDate today = head.screening().date();
     Set<Integer> logged =
-        studio.store().logs().of(head.client().id()).stream()
-            .filter(log -> log.on().equals(today))
+        studio.store().logs().since(List.of(head.client().id()), today).values().stream()
+            .flatMap(List::stream)
             .flatMap(log -> log.number().stream())
             .collect(Collectors.toSet());
     return studio.store().planned().of(head.client().id()).stream()

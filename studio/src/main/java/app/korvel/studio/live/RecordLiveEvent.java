@@ -85,19 +85,15 @@ public record RecordLiveEvent(Studio studio) {
           "of", "no such event stands", "an event of this session that was not undone");
     }
     boolean loggedByHand = stands.log().isPresent() && !(of.get() instanceof LiveEvent.Stopped);
-    if (ends(of.get()) && loggedByHand) {
+    if (of.get().ends() && loggedByHand) {
       throw InvalidValueException.of(
           "of", "the session is logged", "another event; or delete the log first");
     }
   }
 
-  private static boolean ends(LiveEvent event) {
-    return event instanceof LiveEvent.Ended || event instanceof LiveEvent.Stopped;
-  }
-
   /** What follows of an event besides where the session stands. */
   private void follow(Actor who, Opened opened, LiveEvent event) {
-    if (ends(event)) {
+    if (event.ends()) {
       studio.store().live().setOpen(opened.id(), false);
       if (event instanceof LiveEvent.Stopped stopped && stopped.sign().symptom()) {
         logStop(who, opened, stopped.sign());
@@ -105,7 +101,7 @@ public record RecordLiveEvent(Studio studio) {
     } else if (event instanceof LiveEvent.Withdrawn undone) {
       boolean ended =
           studio.store().live().events(opened.id()).stream()
-              .anyMatch(each -> each.id().equals(undone.of()) && ends(each));
+              .anyMatch(each -> each.id().equals(undone.of()) && each.ends());
       if (ended) {
         studio.store().live().setOpen(opened.id(), true);
         studio

@@ -143,7 +143,7 @@ public record TakeSamples(Studio studio) {
     return opened.open()
         ? Optional.empty()
         : studio.store().live().events(opened.id()).stream()
-            .filter(event -> event instanceof LiveEvent.Ended || event instanceof LiveEvent.Stopped)
+            .filter(LiveEvent::ends)
             .map(LiveEvent::at)
             .reduce((before, after) -> after);
   }

@@ -2,6 +2,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { Problem } from '../src/api/http'
 import { ratings, onClock } from '../src/live/cues'
 import { Outbox } from '../src/live/outbox'
+import { planned } from '../src/live/useLive'
 import { toldRate } from '../src/live/useStrap'
 
 const server = vi.hoisted(() => ({ add: vi.fn(), take: vi.fn() }))
@@ -96,6 +97,26 @@ describe('what has not reached the server', () => {
     expect(box.waiting.events).toBe(0)
   })
 
+  it('undoes what still waits: dropped, or withdrawn where the server may have it', async () => {
+    server.add.mockImplementation(away)
+    const { box } = outbox()
+    expect(box.undo('t')).toBe(false)
+    const tried = box.event({ at: 't', kind: 'paused' })
+    await done()
+    box.event({ at: 't', kind: 'resumed' })
+    expect(box.undo('t')).toBe(true)
+    expect(box.waiting.events).toBe(1)
+    expect(box.undo('t')).toBe(true)
+    await done()
+    server.add.mockReset().mockResolvedValue({})
+    await box.send()
+    expect(server.add.mock.calls.map(([, , happened]) => happened.kind)).toEqual([
+      'paused',
+      'withdrawn',
+    ])
+    expect(server.add.mock.calls[1]![2].of).toBe(tried)
+  })
+
   it('makes batches that the server takes', async () => {
     server.take.mockImplementation(away)
     const { box } = outbox()
@@ -115,6 +136,25 @@ describe('what has not reached the server', () => {
 })
 
 describe('what stands on the pad and the clock', () => {
+  it('lets the steps follow each other by the plan while nobody answers', () => {
+    const at = (seconds: number) => new Date(1_000_000 + 1000 * seconds).toISOString()
+    const leg = {
+      row: 0,
+      from: at(0),
+      clockFrom: at(0),
+      until: at(300),
+      seconds: 300,
+      ended: false,
+      byItself: false,
+    }
+    const steps = [300, 120, 600].map((seconds) => ({ seconds }) as never)
+    const on = (seconds: number) => planned(leg, steps, 1_000_000 + 1000 * seconds).leg
+    expect(on(299).row).toBe(0)
+    expect(on(300)).toMatchObject({ row: 1, from: at(300), until: at(420) })
+    expect(on(500)).toMatchObject({ row: 2, until: at(1020) })
+    expect(on(5000).row).toBe(2)
+  })
+
   it('offers the ratings around the prescribed ones', () => {
     expect(ratings(12, 13)).toEqual([9, 10, 11, 12, 13, 14, 15, 16, 17, 18])
     expect(ratings(6, 11)[0]).toBe(6)
