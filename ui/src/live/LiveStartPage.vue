@@ -64,7 +64,7 @@ useShortcuts({
 
 <template>
   <ProblemNote v-if="problem" :problem="problem" @retry="load()" />
-  <div v-else-if="data" class="stack">
+  <div v-else-if="data" class="stack session-start">
     <header>
       <h1>{{ data.clientName }}</h1>
       <p class="quiet">

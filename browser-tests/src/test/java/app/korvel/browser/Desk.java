@@ -197,7 +197,7 @@ final class Desk {
   /** Opens a demo client, found the first time the way a person finds them; waits for the step. */
   void openClient(String name, String step) {
     driver.get(found.computeIfAbsent(name, this::find) + step);
-    await(() -> all(".path, article, .refused, .printable").size() == 1);
+    await(() -> all(".path, article, .refused, .printable, .session-start").size() == 1);
   }
 
   private String find(String name) {
