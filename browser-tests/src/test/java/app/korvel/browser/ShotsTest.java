@@ -101,12 +101,14 @@ class ShotsTest {
       desk.sees("left: warm-up");
       demo.pass(0, 17);
       desk.sees("left: work");
+      desk.await(() -> !desk.one(".rate b").getText().equals("–"));
       desk.keys("1", "4", "d");
       desk.await(() -> desk.all("[aria-label=Voice] [aria-pressed=true]").size() == 1);
       desk.await(() -> desk.texts(".cue b").contains("Hold"));
       take(desk, "session");
       demo.pass(0, 40);
       desk.sees("All steps are done");
+      desk.await(() -> !desk.one(".rate b").getText().equals("–"));
       desk.keys("e");
       desk.sees("of 30:00 work · done");
       desk.await(() -> !desk.all(".zones li").isEmpty());

@@ -15,6 +15,7 @@ import jakarta.annotation.PreDestroy;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
@@ -142,10 +143,11 @@ class LiveHub {
     LiveNow stands = new LiveSessions(studio).get(opened.id());
     SimulatedClient client =
         simulated.computeIfAbsent(opened.id(), id -> new SimulatedClient(stands));
-    client
-        .until(stands.session())
-        .ifPresent(
-            sent -> new TakeSamples(studio).by(CLOCK, opened.id(), sent.sequence(), sent.handed()));
+    Optional<SimulatedClient.Sent> sent = client.until(stands.session());
+    while (sent.isPresent()) {
+      new TakeSamples(studio).by(CLOCK, opened.id(), sent.get().sequence(), sent.get().handed());
+      sent = client.until(stands.session());
+    }
   }
 
   /** Says goodbye before the server stops: open channels would see nothing but a broken line. */

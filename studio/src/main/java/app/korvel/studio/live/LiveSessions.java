@@ -21,6 +21,7 @@ public record LiveSessions(Studio studio) {
    *
    * @param now what time it is by its clock
    * @param lastAt when the last sample was taken or the last thing happened
+   * @param recordedUntil when the last sample was taken; when it was opened, before the first
    * @param latestBpm the rate of the last sample, if it still stands
    * @param log its log, if it was logged
    */
@@ -29,6 +30,7 @@ public record LiveSessions(Studio studio) {
       LiveSession session,
       Instant now,
       Instant lastAt,
+      Instant recordedUntil,
       OptionalInt latestBpm,
       Optional<SessionLog> log) {}
 
@@ -82,7 +84,13 @@ public record LiveSessions(Studio studio) {
     Instant lastAt =
         samples.size() > 0 && samples.lastAt().isAfter(happened) ? samples.lastAt() : happened;
     return new LiveNow(
-        opened, session, now, lastAt, latest(samples, now), studio.store().logs().ofLive(id));
+        opened,
+        session,
+        now,
+        lastAt,
+        samples.lastAt(),
+        latest(samples, now),
+        studio.store().logs().ofLive(id));
   }
 
   private static OptionalInt latest(Samples samples, Instant now) {

@@ -29,7 +29,7 @@ public final class SimulatedClient {
   private static final Reserve ANYBODY = Reserve.of(64, 176);
 
   private static final double STANDING = 0.12;
-  private static final int MOST_AT_ONCE = 110;
+  private static final int MOST_SECONDS = 110;
 
   private final Opened opened;
   private final SimulatedBody body;
@@ -53,8 +53,7 @@ public final class SimulatedClient {
         new SimulatedStrap(
             opened.id().getLeastSignificantBits(),
             opened.simulated().map(SimulatedStrap.Fault::valueOf).orElseThrow());
-    boolean resumes = stands.lastAt().isAfter(opened.openedAt());
-    this.sent = resumes ? stands.lastAt() : opened.openedAt();
+    this.sent = stands.recordedUntil();
     this.sequence = Duration.between(opened.openedAt(), sent).toSeconds();
   }
 
@@ -66,7 +65,8 @@ public final class SimulatedClient {
     List<Instant> at = new ArrayList<>();
     List<Integer> bpm = new ArrayList<>();
     long number = sequence;
-    while (at.size() < MOST_AT_ONCE && !sent.plusSeconds(1).isAfter(session.at())) {
+    Instant until = sent.plusSeconds(MOST_SECONDS);
+    while (sent.isBefore(until) && !sent.plusSeconds(1).isAfter(session.at())) {
       sent = sent.plusSeconds(1);
       sequence++;
       body.work(share(session, sent));
