@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue'
-import { liveNow, today } from '../api/korvel'
+import { useRouter } from 'vue-router'
+import { addToLive, liveNow, openLive, today } from '../api/korvel'
 import { useAnswer } from '../shared/answer'
+import { useSave } from '../shared/save'
+import { theStudio } from '../shared/studio'
 import { MODES } from '../shared/words'
 
 /** Sessions that are on, and who could begin one: checked in, and allowed to train. */
@@ -18,6 +21,27 @@ const ready = computed(
       ({ leads, clientId }) => leads === 'session' && !busy.value.has(clientId),
     ) ?? [],
 )
+
+/** In the demo a session is seen at work by one press: a simulated client, ten times as fast. */
+const router = useRouter()
+const {
+  save: simulate,
+  saving,
+  general,
+} = useSave(
+  async (clientId: string) => {
+    const { sheet, state } = await openLive({
+      clientId,
+      planned: null,
+      source: 'strap',
+      simulated: 'none',
+      speed: 10,
+    })
+    await addToLive(sheet.id, crypto.randomUUID(), { at: state.now, kind: 'begun' })
+    return sheet.id
+  },
+  { saved: (session) => router.push(`/floor/sessions/${session}`) },
+)
 </script>
 
 <template>
@@ -32,9 +56,20 @@ const ready = computed(
       <li v-for="row in ready" :key="row.clientId">
         <RouterLink :to="`/clients/${row.clientId}/session`">{{ row.name }}</RouterLink>
         <span class="quiet">{{ row.words.toLowerCase() }}, ready to start</span>
+        <button
+          v-if="theStudio?.demo"
+          type="button"
+          class="link"
+          :disabled="saving"
+          :aria-label="`Simulate a session of ${row.name}`"
+          @click="simulate(row.clientId)"
+        >
+          Simulate
+        </button>
       </li>
     </ul>
-    <p v-else class="quiet">
+    <p v-if="general" class="fault" role="alert">{{ general }}</p>
+    <p v-if="!on.data.value.length && !ready.length" class="quiet">
       Nobody is checked in yet: a session starts with a check-in.
       <RouterLink to="/today">To today</RouterLink>
     </p>

@@ -18,6 +18,8 @@ const FLUSH = 1000
 /** Nothing heard for so long: the page shows what it knows, and says so. */
 const SILENT = 4000
 const FIRST_WAIT = 250
+/** Samples that waited so long, in seconds, change what was shown before. */
+const LATE = 20
 const LONGEST_WAIT = 4000
 
 interface Push {
@@ -54,6 +56,8 @@ export function useLive(session: Ref<string>) {
   const time = new LiveClock(() => sheet.value?.speed ?? 1)
   const now = ref(clock.wall())
   let outbox: Outbox | null = null
+  let late = false
+  let heardAt = clock.now()
 
   function take(fresh: LiveState) {
     // Answers may overtake each other; the clock of a session never goes back.
@@ -70,6 +74,8 @@ export function useLive(session: Ref<string>) {
       sheet.value = view.sheet
       trace.value = view.trace.bpm
       take(view.state)
+      heardAt = clock.now()
+      connected.value = true
       problem.value = null
     } catch (thrown) {
       if (!sheet.value) problem.value = asProblem(thrown)
@@ -87,7 +93,6 @@ export function useLive(session: Ref<string>) {
   let channel: WebSocket | null = null
   let wait = FIRST_WAIT
   let over = false
-  let heardAt = clock.now()
   let openAt = 0
   function listen() {
     const from = location.origin.replace(/^http/, 'ws')
@@ -135,7 +140,14 @@ export function useLive(session: Ref<string>) {
       const mine: Outbox = new Outbox(id, {
         state: take,
         refused: (failure) => (refused.value = failure),
-        changed: () => (waiting.value = { ...mine.waiting }),
+        changed() {
+          waiting.value = { ...mine.waiting }
+          late ||= waiting.value.seconds > LATE
+          if (!late || waiting.value.seconds) return
+          // What was handed in late lies further back than what comes along.
+          late = false
+          void load()
+        },
       })
       outbox = mine
       waiting.value = { ...mine.waiting }

@@ -3,6 +3,7 @@ package app.korvel.browser;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
@@ -234,7 +235,18 @@ class LiveTest {
 
   @Test
   void withoutAStrapItIsCountedAndLightOnlyStaysLight() {
-    demo.openClient("Agnethe", "session");
+    demo.openClient("Agnethe", "check-in");
+    desk.sees("Checked in today");
+    // From Today by one key.
+    demo.open("/today");
+    desk.sees("Agnethe Moravik");
+    desk.keys(
+        (String)
+            desk.driver()
+                .executeScript(
+                    "return [...document.querySelectorAll('.checked li')]"
+                        + ".find((row) => row.textContent.includes('Agnethe'))"
+                        + ".querySelector('kbd').textContent"));
     desk.sees("Light only: every target ends at 40 % of reserve.");
     desk.sees("This browser cannot reach straps");
     desk.answered();
@@ -302,5 +314,17 @@ class LiveTest {
     desk.sees("Next week stays as planned until its step is decided.");
     desk.choose("Zone system", "Fifths of maximum");
     desk.soon(() -> assertThat(desk.all(".zones li")).hasSize(5));
+  }
+
+  /** On the demo itself, whose clock nobody sets. */
+  @Test
+  void inTheDemoOnePressShowsASessionAtWork() {
+    desk.open("/floor");
+    desk.sees("A session for one");
+    desk.click("[aria-label='Simulate a session of Agnethe Moravik']");
+    desk.sees("Simulated strap, 10× speed");
+    desk.sees("left: warm-up");
+    desk.letPass(Duration.ofSeconds(2));
+    desk.await(() -> !big().equals("–"));
   }
 }
