@@ -78,7 +78,7 @@ class SafetyTest {
     }
     return new Made(
         trace(random, reserve),
-        new Course(steps, pauses(random), told(random), Set.of(), source(random)),
+        new Course(steps, SECONDS, pauses(random), told(random), Set.of(), source(random)),
         mover);
   }
 

@@ -33,8 +33,8 @@ public enum WitnessFinding implements FindingKind {
       Source.KORVEL),
   CUE_VOTED(
       INFO,
-      "%s: rate, RPE and voice, each by its weight.",
-      "The weighted median of what each says: below, within or above the target.",
+      "%s: %s the target.",
+      "The weighted median of what rate, RPE and voice say, as far as they are known.",
       Source.KORVEL),
   CUE_HELD_BACK(
       INFO,

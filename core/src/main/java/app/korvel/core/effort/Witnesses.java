@@ -24,6 +24,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -206,6 +207,7 @@ public record Witnesses(
       OptionalInt voice,
       boolean stopSign) {}
 
+  private static final List<String> VOTES = List.of("below", "within", "above");
   private static final int WHOLE = 1000;
   private static final int HALF = WHOLE / 2;
   private static final int TOP_RPE = 20;
@@ -247,7 +249,7 @@ public record Witnesses(
             .flatMap(Optional::stream)
             .filter(said -> said.weight > 0)
             .toList();
-    Decided decided = decide(moment, mover, aim.highest(), voting, rpe, voice);
+    Decided decided = decide(moment, mover, aim.highest(), voting, rate, rpe, voice);
     List<Finding> findings = new ArrayList<>();
     findings.add(decided.because);
     disagreement(rate, rpe, voice).ifPresent(findings::add);
@@ -271,6 +273,7 @@ public record Witnesses(
       Mover mover,
       int highest,
       List<Said> voting,
+      Optional<Said> rate,
       Optional<Said> rpe,
       Optional<Said> voice) {
     if (moment.stopSign()) {
@@ -300,10 +303,10 @@ public record Witnesses(
     }
     int vote = median(voting, Comparator.comparingInt(Said::vote)).vote;
     if (vote < 0) {
-      return pickUp(mover, voting, rpe, voice);
+      return pickUp(mover, voting, rate, rpe, voice);
     }
     Cue cue = vote > 0 ? Cue.EASE_OFF : Cue.HOLD;
-    return new Decided(cue, WitnessFinding.CUE_VOTED.of(cue.words()));
+    return new Decided(cue, WitnessFinding.CUE_VOTED.of(cue.words(), votes(rate, rpe, voice)));
   }
 
   private static Decided bodyOver(String who, Said said, int highest) {
@@ -312,7 +315,11 @@ public record Witnesses(
 
   /** More is asked for only where nothing speaks against it, and the rate is not all there is. */
   private static Decided pickUp(
-      Mover mover, List<Said> voting, Optional<Said> rpe, Optional<Said> voice) {
+      Mover mover,
+      List<Said> voting,
+      Optional<Said> rate,
+      Optional<Said> rpe,
+      Optional<Said> voice) {
     if (rpe.filter(said -> said.vote > 0).isPresent()) {
       return new Decided(Cue.HOLD, WitnessFinding.CUE_HELD_BACK.of("RPE"));
     }
@@ -324,7 +331,18 @@ public record Witnesses(
     if (rateAlone && (!led || voting.get(0).weight < HALF)) {
       return new Decided(Cue.ASK, WitnessFinding.CUE_ASK.of());
     }
-    return new Decided(Cue.PICK_UP, WitnessFinding.CUE_VOTED.of(Cue.PICK_UP.words()));
+    return new Decided(
+        Cue.PICK_UP, WitnessFinding.CUE_VOTED.of(Cue.PICK_UP.words(), votes(rate, rpe, voice)));
+  }
+
+  /** Who says what, for example {@code rate within, voice above}; without weight nobody does. */
+  private static String votes(Optional<Said> rate, Optional<Said> rpe, Optional<Said> voice) {
+    return Stream.of(
+            rate.filter(said -> said.weight > 0).map(said -> "rate " + VOTES.get(said.vote + 1)),
+            rpe.map(said -> "RPE " + VOTES.get(said.vote + 1)),
+            voice.map(said -> "voice " + VOTES.get(said.vote + 1)))
+        .flatMap(Optional::stream)
+        .collect(Collectors.joining(", "));
   }
 
   /** Where the body agrees with itself and the rate is two levels or more from both. */

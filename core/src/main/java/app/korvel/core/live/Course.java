@@ -2,6 +2,7 @@ package app.korvel.core.live;
 
 import app.korvel.core.effort.Witnesses.Aim;
 import app.korvel.core.effort.Witnesses.RateSource;
+import app.korvel.core.trace.Trace;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
@@ -12,13 +13,19 @@ import java.util.Set;
  * What was asked for and told while a heart rate came in, by the second from 1 on.
  *
  * @param steps in their order, the first from second 1 on
+ * @param lastSecond of the last step; what is measured after it counts in nothing
  * @param paused the seconds in which the clock stood
  * @param told ratings and counts, in order
  * @param resumed the seconds in which the instructor let the work go on after it was stopped
  * @param source what reads the rate
  */
 public record Course(
-    List<Step> steps, BitSet paused, List<Told> told, Set<Integer> resumed, RateSource source) {
+    List<Step> steps,
+    int lastSecond,
+    BitSet paused,
+    List<Told> told,
+    Set<Integer> resumed,
+    RateSource source) {
 
   /** What a step of the session is for. */
   public enum StepFor {
@@ -26,7 +33,12 @@ public record Course(
     WORK,
     BURST,
     EASY,
-    COOL_DOWN
+    COOL_DOWN;
+
+    /** Whether its minutes are minutes of work. */
+    boolean exercise() {
+      return this == WORK || this == BURST || this == EASY;
+    }
   }
 
   /**
@@ -65,6 +77,6 @@ public record Course(
 
   /** Steps alone: nothing told, no pause. */
   public static Course of(List<Step> steps, RateSource source) {
-    return new Course(steps, new BitSet(), List.of(), Set.of(), source);
+    return new Course(steps, Trace.MOST_SECONDS, new BitSet(), List.of(), Set.of(), source);
   }
 }

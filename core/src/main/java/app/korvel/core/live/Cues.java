@@ -28,18 +28,8 @@ import java.util.Set;
  *
  * @param given every cue, in order
  * @param standing what is to be shown at the end of the recording
- * @param belowSeconds seconds of the smoothed rate under the target of their step
- * @param inSeconds within it, both edges included
- * @param aboveSeconds over it
- * @param noDataSeconds without a smoothed rate
  */
-public record Cues(
-    List<Given> given,
-    Standing standing,
-    int belowSeconds,
-    int inSeconds,
-    int aboveSeconds,
-    int noDataSeconds) {
+public record Cues(List<Given> given, Standing standing) {
 
   /** What is said. */
   public enum Kind {
@@ -106,7 +96,7 @@ public record Cues(
   /** What is said over a recording. */
   public static Cues of(Trace trace, Course course, Mover mover) {
     Listening listening = new Listening(trace, course, mover);
-    for (int second = 1; second <= trace.seconds(); second++) {
+    for (int second = 1; second <= Math.min(course.lastSecond(), trace.seconds()); second++) {
       listening.hear(second);
     }
     return listening.cues();
@@ -118,9 +108,6 @@ public record Cues(
     private final Course course;
     private final Mover mover;
     private final List<Given> given = new ArrayList<>();
-
-    /** Seconds below, within and above. */
-    private final int[] times = new int[3];
 
     private final InForce rpe = new InForce(Told::rpe20);
     private final InForce voice = new InForce(Told::voice);
@@ -139,7 +126,6 @@ public record Cues(
     private int overCap;
     private int farOver;
     private int overMaximum;
-    private int noData;
     private int silentFor;
     private boolean afterGap;
     private boolean stopped;
@@ -162,11 +148,7 @@ public record Cues(
       return new Cues(
           given,
           new Standing(
-              standing, rpe.value(), voice.value(), counted.value(), last, stopped, silentFor),
-          times[0],
-          times[1],
-          times[2],
-          noData);
+              standing, rpe.value(), voice.value(), counted.value(), last, stopped, silentFor));
     }
 
     private Step step() {
@@ -194,7 +176,6 @@ public record Cues(
       pausedFor = 0;
       inStep++;
       if (smoothed.isEmpty()) {
-        noData++;
         voting = 0;
       } else {
         count(second, smoothed.getAsInt());
@@ -337,7 +318,6 @@ public record Cues(
         return;
       }
       int now = step().aim().flatMap(Aim::rates).orElseThrow().vote(bpm);
-      times[now + 1]++;
       if (now != vote) {
         vote = now;
         voting = 0;

@@ -8,11 +8,13 @@ import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.run.RunEvent;
 import app.korvel.core.screening.StopSign;
+import app.korvel.core.zone.Level;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -28,27 +30,34 @@ public sealed interface LiveEvent {
 
   /** What happened, in a word; never renamed, since it stands on record. */
   enum Kind {
-    BEGUN(Begun.class),
-    STEP_STARTED(StepStarted.class),
-    STEP_ENDED(StepEnded.class),
-    STEP_BACK(StepBack.class),
-    LENGTHENED(Lengthened.class),
-    PAUSED(Paused.class),
-    RESUMED(Resumed.class),
-    RATED(Rated.class),
-    COUNTED(Counted.class),
-    READ_OFF(ReadOff.class),
-    SOURCE_CHANGED(SourceChanged.class),
-    WORK_RESUMED(WorkResumed.class),
-    STOPPED(Stopped.class),
-    ENDED(Ended.class),
-    WITHDRAWN(Withdrawn.class);
+    BEGUN(Begun.class, "Started"),
+    STEP_STARTED(StepStarted.class, "Step started"),
+    STEP_ENDED(StepEnded.class, "Next step"),
+    STEP_BACK(StepBack.class, "Back a step"),
+    LENGTHENED(Lengthened.class, "Step changed"),
+    PAUSED(Paused.class, "Paused"),
+    RESUMED(Resumed.class, "Resumed"),
+    RATED(Rated.class, "Rated"),
+    COUNTED(Counted.class, "Counted"),
+    READ_OFF(ReadOff.class, "Read off"),
+    SOURCE_CHANGED(SourceChanged.class, "Source changed"),
+    WORK_RESUMED(WorkResumed.class, "Work goes on"),
+    STOPPED(Stopped.class, "Stopped"),
+    ENDED(Ended.class, "Ended"),
+    WITHDRAWN(Withdrawn.class, "Undone");
 
     private final Class<? extends LiveEvent> type;
+    private final String words;
 
-    Kind(Class<? extends LiveEvent> type) {
+    Kind(Class<? extends LiveEvent> type, String words) {
       this.type = type;
+      this.words = words;
     }
+  }
+
+  /** What happened, in a few words, as it is shown. */
+  default String words() {
+    return kind().words;
   }
 
   /** What happened, in a word. */
@@ -111,6 +120,11 @@ public sealed interface LiveEvent {
     public Optional<RunEvent> clock() {
       return Optional.of(new RunEvent.Lengthened(id, at, leg, Duration.ofSeconds(seconds)));
     }
+
+    @Override
+    public String words() {
+      return (seconds > 0 ? "+" : "−") + Math.abs(seconds) + " s";
+    }
   }
 
   /** The clock stands. */
@@ -142,6 +156,13 @@ public sealed interface LiveEvent {
         throw InvalidValueException.of(faults);
       }
     }
+
+    @Override
+    public String words() {
+      return rpe20.isPresent()
+          ? "RPE " + rpe20.getAsInt()
+          : "Voice: " + Level.values()[voice.getAsInt() - 1].displayName();
+    }
   }
 
   /** Counted by hand. */
@@ -158,6 +179,11 @@ public sealed interface LiveEvent {
     int bpm() {
       return bpm(beats, window);
     }
+
+    @Override
+    public String words() {
+      return beats + " beats in " + window.seconds() + " s";
+    }
   }
 
   /** A rate read off the display of a machine. */
@@ -169,12 +195,22 @@ public sealed interface LiveEvent {
         throw InvalidValueException.of(faults);
       }
     }
+
+    @Override
+    public String words() {
+      return bpm + " read off";
+    }
   }
 
   /** Another thing reads the rate from now on. */
   record SourceChanged(UUID id, Instant at, RateSource source) implements LiveEvent {
     public SourceChanged {
       Objects.requireNonNull(source);
+    }
+
+    @Override
+    public String words() {
+      return "Rate by " + source.name().toLowerCase(Locale.ROOT);
     }
   }
 
@@ -191,15 +227,26 @@ public sealed interface LiveEvent {
     public Optional<RunEvent> clock() {
       return Optional.of(new RunEvent.Over(id, at));
     }
+
+    @Override
+    public String words() {
+      return "Stopped: " + sign.words();
+    }
   }
 
   /** Why a session ended. */
   enum Reason {
-    PLANNED,
-    TIRED,
-    OTHER,
+    PLANNED("Ended"),
+    TIRED("Ended early: tired"),
+    OTHER("Ended early"),
     /** Nobody ended it: it closed itself. */
-    LEFT_OPEN
+    LEFT_OPEN("Closed by itself at the last sample");
+
+    private final String words;
+
+    Reason(String words) {
+      this.words = words;
+    }
   }
 
   /** Ended. */
@@ -211,6 +258,11 @@ public sealed interface LiveEvent {
     @Override
     public Optional<RunEvent> clock() {
       return Optional.of(new RunEvent.Over(id, at));
+    }
+
+    @Override
+    public String words() {
+      return reason.words;
     }
   }
 

@@ -5,7 +5,6 @@ import app.korvel.core.effort.Witnesses;
 import app.korvel.core.effort.Witnesses.Mover;
 import app.korvel.core.live.Course.StepFor;
 import app.korvel.core.maximum.Mode;
-import app.korvel.core.maximum.WorkingMaximum;
 import app.korvel.core.maximum.WorkingMaximum.Origin;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.Threshold;
@@ -33,7 +32,6 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -143,7 +141,7 @@ public record LivePlan(
         baseline
             .maximum()
             .filter(known -> reserve.isPresent() && baseline.resting().isPresent())
-            .map(known -> new Basis(baseline.uncertainty(), method(known))));
+            .map(known -> new Basis(baseline.uncertainty(), known.method())));
   }
 
   private static PlanStep planned(Step step, ExertionLimits runner, Optional<Reserve> reserve) {
@@ -162,16 +160,6 @@ public record LivePlan(
                 });
     return new PlanStep(
         step.kind(), step.seconds(), step.range(), aim, step.waits() && aim.isPresent());
-  }
-
-  private static String method(WorkingMaximum maximum) {
-    return maximum
-        .estimate()
-        .map(estimate -> estimate.equation().id())
-        .or(
-            () ->
-                maximum.measured().map(each -> each.value().kind().name().toLowerCase(Locale.ROOT)))
-        .orElse("");
   }
 
   private static Mover mover(

@@ -16,9 +16,11 @@ import app.korvel.core.run.RunEvent;
 import app.korvel.core.screening.StopSign;
 import app.korvel.core.trace.Samples;
 import app.korvel.core.trace.Trace;
+import app.korvel.core.zone.Reserve;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -38,7 +40,7 @@ import java.util.UUID;
  * @param run its steps as they came; empty while it has not begun
  * @param trace its heart rate, by the second since it began
  * @param cues what was said, and what stands
- * @param tallies what each leg came to
+ * @param tallies what each leg came to, in their order
  * @param source what reads the rate now
  * @param events those that stand, in the order of their times
  */
@@ -111,7 +113,7 @@ public record LiveSession(
         Optional.of(run),
         trace,
         Cues.of(trace, course, plan.mover()),
-        Tally.of(trace, run, course, plan),
+        Tally.of(trace, course),
         reads,
         events);
   }
@@ -226,7 +228,8 @@ public record LiveSession(
     events.stream()
         .filter(LiveEvent.WorkResumed.class::isInstance)
         .forEach(event -> resumed.add(lastSecond(begun, event.at())));
-    return new Course(steps, paused, told, resumed, source);
+    int last = run.complete() ? second(begun, run.sinceLast()) : Trace.MOST_SECONDS;
+    return new Course(steps, last, paused, told, resumed, source);
   }
 
   /** Where it stands. */
@@ -266,9 +269,11 @@ public record LiveSession(
 
   /** Seconds in the zone itself; over a cap nothing counts. */
   private int secondsAtGoal() {
-    int cap = plan.mover().capBpm().orElse(Trace.HIGHEST);
-    return Tally.secondsAt(
-        tallies, plan.goal().orElseThrow().level(), plan.mover().reserve().orElseThrow(), cap);
+    int[] seconds = Tally.together(tallies);
+    plan.mover().capBpm().ifPresent(cap -> Arrays.fill(seconds, cap + 1, seconds.length, 0));
+    Reserve reserve = plan.mover().reserve().orElseThrow();
+    return SessionLoad.secondsByLevel(seconds, reserve)[
+        plan.goal().orElseThrow().level().ordinal()];
   }
 
   /**

@@ -7,7 +7,9 @@ import app.korvel.core.effort.Witnesses.Mover;
 import app.korvel.core.effort.Witnesses.RateSource;
 import app.korvel.core.effort.Witnesses.Said;
 import app.korvel.core.live.Course.StepFor;
+import app.korvel.core.live.Tally.Against;
 import app.korvel.core.maximum.RecordedPeak;
+import app.korvel.core.measure.Rounding;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.outline.StepKind;
 import app.korvel.core.run.Leg;
@@ -19,6 +21,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.Function;
+import java.util.function.Predicate;
 
 /**
  * What a session came to.
@@ -82,25 +85,19 @@ public record LiveSummary(
 
   /** What a session came to, as far as it has come. */
   public static LiveSummary of(LiveSession session) {
-    List<Tally> work = session.tallies().stream().filter(each -> each.kind().exercise()).toList();
-    int[] against = new int[3];
-    for (Tally tally : work) {
-      int[] times = tally.against();
-      for (int n = 0; n < against.length; n++) {
-        against[n] += times[n];
-      }
-    }
+    List<Tally> work = session.tallies().stream().filter(each -> each.use().exercise()).toList();
+    Against against = Tally.against(work);
     RecordedPeak peak = RecordedPeak.of(session.trace());
     return new LiveSummary(
         session.tallies(),
         session.tallies().stream().mapToInt(Tally::seconds).sum(),
-        work.stream().mapToInt(Tally::ran).sum(),
+        ran(session, StepKind::exercise),
         session.plan().workSeconds(),
-        against[0],
-        against[1],
-        against[2],
+        against.below(),
+        against.in(),
+        against.above(),
         work.stream().mapToInt(Tally::noData).sum(),
-        average(Tally.together(work)),
+        SessionLoad.averageBpm(Tally.together(work)),
         lastCounted(session),
         peak.bpm().isPresent()
             ? Optional.of(new Peak(peak.bpm().getAsInt(), peak.atSecond()))
@@ -108,20 +105,16 @@ public record LiveSummary(
         drop(session),
         highest(session, rated -> rated.rpe20()),
         highest(session, rated -> rated.voice()),
-        session.tallies().stream()
-            .anyMatch(each -> each.kind() == StepKind.COOL_DOWN && each.seconds() >= MINUTE));
+        ran(session, StepKind.COOL_DOWN::equals) >= MINUTE);
   }
 
-  private static OptionalInt average(int[] histogram) {
-    long beats = 0;
-    long seconds = 0;
-    for (int bpm = 0; bpm < histogram.length; bpm++) {
-      beats += (long) bpm * histogram[bpm];
-      seconds += histogram[bpm];
-    }
-    return seconds == 0
-        ? OptionalInt.empty()
-        : OptionalInt.of((int) ((2 * beats + seconds) / (2 * seconds)));
+  /** Seconds by the clock of the steps of a kind. */
+  private static int ran(LiveSession session, Predicate<StepKind> kind) {
+    return session.run().stream()
+        .flatMap(run -> run.legs().stream())
+        .filter(leg -> kind.test(session.plan().steps().get(leg.row()).kind()))
+        .mapToInt(leg -> (int) leg.ran(session.at()).toSeconds())
+        .sum();
   }
 
   private static OptionalInt lastCounted(LiveSession session) {
@@ -177,12 +170,12 @@ public record LiveSummary(
 
   /** Minutes of work, half up. */
   public int workMinutes() {
-    return (workSeconds + MINUTE / 2) / MINUTE;
+    return Rounding.quotient(workSeconds, MINUTE);
   }
 
   /** Minutes with warm-up and cool-down, half up. */
   public int minutes() {
-    return (seconds + MINUTE / 2) / MINUTE;
+    return Rounding.quotient(seconds, MINUTE);
   }
 
   /** Seconds at each rate, of the whole session. */
@@ -208,6 +201,17 @@ public record LiveSummary(
         .filter(span -> recorded() && averageBpm.isPresent())
         .filter(span -> weight(session, span) >= Threshold.RECORDED_WEIGHT.whole())
         .map(span -> SessionLoad.secondsByLevel(histogram(), span));
+  }
+
+  /** Moderate-equivalent minutes, where the session is judged by its seconds; half up. */
+  public OptionalInt moderateEquivalentMinutes(LiveSession session) {
+    return secondsByLevel(session).isEmpty()
+        ? OptionalInt.empty()
+        : OptionalInt.of(
+            Rounding.quotient(
+                SessionLoad.moderateEquivalentSeconds(
+                    histogram(), session.plan().mover().reserve().orElseThrow()),
+                MINUTE));
   }
 
   private int weight(LiveSession session, Reserve span) {

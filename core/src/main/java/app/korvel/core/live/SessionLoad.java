@@ -1,11 +1,13 @@
 package app.korvel.core.live;
 
 import app.korvel.core.measure.Limit;
+import app.korvel.core.measure.Rounding;
 import app.korvel.core.screening.Sex;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.Reserve;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.OptionalInt;
 
 /** What a session amounts to, from the seconds at each smoothed rate. */
 public final class SessionLoad {
@@ -59,6 +61,17 @@ public final class SessionLoad {
       sum += seconds[bpm] * held * factor * Math.exp(exponent * held) / SECONDS_A_MINUTE;
     }
     return BigDecimal.valueOf(sum).setScale(2, RoundingMode.HALF_UP);
+  }
+
+  /** The mean rate, half up; empty without a second of it. */
+  public static OptionalInt averageBpm(int[] seconds) {
+    long beats = 0;
+    long all = 0;
+    for (int bpm = 0; bpm < seconds.length; bpm++) {
+      beats += (long) bpm * seconds[bpm];
+      all += seconds[bpm];
+    }
+    return all == 0 ? OptionalInt.empty() : OptionalInt.of(Rounding.quotient(beats, all));
   }
 
   /** Seconds in each level, by its number less one. */

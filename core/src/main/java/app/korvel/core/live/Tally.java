@@ -2,52 +2,51 @@ package app.korvel.core.live;
 
 import app.korvel.core.effort.Witnesses.Aim;
 import app.korvel.core.effort.Witnesses.Rates;
-import app.korvel.core.outline.StepKind;
-import app.korvel.core.run.Leg;
-import app.korvel.core.run.Run;
+import app.korvel.core.live.Course.Step;
+import app.korvel.core.live.Course.StepFor;
 import app.korvel.core.trace.Trace;
-import app.korvel.core.zone.Level;
-import app.korvel.core.zone.Reserve;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 
 /**
- * What one leg of a session came to, in seconds; what its clock stood for is in nothing else.
+ * What one step of a session came to, in seconds. Those in which its clock stood are in nothing
+ * else.
  *
- * @param row the step it was, from 0
- * @param kind what the step is for
+ * @param use what the step is for
  * @param rates its target, if it had one by rate
  * @param histogram seconds at each smoothed rate, by bpm from 0 to {@link Trace#HIGHEST}
  * @param noData seconds without a rate
  * @param paused seconds in which its clock stood
- * @param ran seconds by its clock: without pauses, and without waiting for the target
  */
-public record Tally(
-    int row,
-    StepKind kind,
-    Optional<Rates> rates,
-    int[] histogram,
-    int noData,
-    int paused,
-    int ran) {
+public record Tally(StepFor use, Optional<Rates> rates, int[] histogram, int noData, int paused) {
 
-  /** What the legs of a run came to. */
-  static List<Tally> of(Trace trace, Run run, Course course, LivePlan plan) {
+  /**
+   * Seconds against a target.
+   *
+   * @param below under it
+   * @param in within it, both edges included
+   * @param above over it
+   */
+  public record Against(int below, int in, int above) {
+    private Against plus(Against other) {
+      return new Against(below + other.below, in + other.in, above + other.above);
+    }
+  }
+
+  /** What the steps of a recording came to, in their order. */
+  public static List<Tally> of(Trace trace, Course course) {
     List<Tally> all = new ArrayList<>();
-    for (int n = 0; n < run.legs().size(); n++) {
-      Leg leg = run.legs().get(n);
-      int from = course.steps().get(n).fromSecond();
-      int to =
-          n + 1 < course.steps().size()
-              ? course.steps().get(n + 1).fromSecond() - 1
-              : (int) Duration.between(run.begunAt(), leg.endedAt().orElse(run.at())).toSeconds();
+    List<Step> steps = course.steps();
+    int last = Math.min(course.lastSecond(), trace.seconds());
+    for (int n = 0; n < steps.size(); n++) {
+      int to = n + 1 < steps.size() ? Math.min(last, steps.get(n + 1).fromSecond() - 1) : last;
       int[] histogram = new int[Trace.HIGHEST + 1];
       int noData = 0;
       int paused = 0;
-      for (int second = from; second <= Math.min(to, trace.seconds()); second++) {
+      for (int second = steps.get(n).fromSecond(); second <= to; second++) {
         int bpm = trace.smoothed(second).orElse(0);
         if (course.paused().get(second)) {
           paused++;
@@ -57,32 +56,18 @@ public record Tally(
           histogram[bpm]++;
         }
       }
-      LivePlan.PlanStep step = plan.steps().get(leg.row());
-      all.add(
-          new Tally(
-              leg.row(),
-              step.kind(),
-              step.aim().flatMap(Aim::rates),
-              histogram,
-              noData,
-              paused,
-              (int) leg.ran(run.at()).toSeconds()));
+      Optional<Rates> rates = steps.get(n).aim().flatMap(Aim::rates);
+      all.add(new Tally(steps.get(n).use(), rates, histogram, noData, paused));
     }
     return all;
   }
 
-  /** Seconds with a rate. */
-  public int data() {
-    return Arrays.stream(histogram).sum();
-  }
-
   /** Seconds with and without a rate, without pauses. */
   public int seconds() {
-    return data() + noData;
+    return Arrays.stream(histogram).sum() + noData;
   }
 
-  /** Seconds under, within and over its target; none of it without one. */
-  public int[] against() {
+  private Against against() {
     int[] times = new int[3];
     rates.ifPresent(
         target -> {
@@ -90,11 +75,16 @@ public record Tally(
             times[target.vote(bpm) + 1] += histogram[bpm];
           }
         });
-    return times;
+    return new Against(times[0], times[1], times[2]);
+  }
+
+  /** The seconds of several against their targets; of a step without one, none. */
+  public static Against against(Collection<Tally> all) {
+    return all.stream().map(Tally::against).reduce(new Against(0, 0, 0), Against::plus);
   }
 
   /** The seconds of several at each rate together. */
-  public static int[] together(List<Tally> all) {
+  public static int[] together(Collection<Tally> all) {
     int[] sum = new int[Trace.HIGHEST + 1];
     for (Tally tally : all) {
       for (int bpm = 0; bpm < sum.length; bpm++) {
@@ -104,30 +94,18 @@ public record Tally(
     return sum;
   }
 
-  /** Seconds at a level, up to a rate. */
-  static int secondsAt(List<Tally> all, Level level, Reserve reserve, int upTo) {
-    int[] sum = together(all);
-    int seconds = 0;
-    for (int bpm = Trace.LOWEST; bpm <= Math.min(upTo, Trace.HIGHEST); bpm++) {
-      seconds += sum[bpm] > 0 && Level.atRate(bpm, reserve) == level ? sum[bpm] : 0;
-    }
-    return seconds;
-  }
-
   @Override
   public boolean equals(Object other) {
     return other instanceof Tally that
-        && row == that.row
-        && kind == that.kind
+        && use == that.use
         && rates.equals(that.rates)
         && Arrays.equals(histogram, that.histogram)
         && noData == that.noData
-        && paused == that.paused
-        && ran == that.ran;
+        && paused == that.paused;
   }
 
   @Override
   public int hashCode() {
-    return Arrays.hashCode(histogram) * 31 + row;
+    return Arrays.hashCode(histogram) * 31 + use.hashCode();
   }
 }

@@ -1,5 +1,6 @@
 package app.korvel.core.progress;
 
+import app.korvel.core.measure.Rounding;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.session.SessionLog;
 import app.korvel.core.zone.GuidelineClass;
@@ -82,7 +83,7 @@ public record TrainedWeek(
         due.size(),
         done,
         extra,
-        Arrays.stream(seconds).map(each -> (each + 30) / 60).boxed().toList());
+        Arrays.stream(seconds).map(each -> Rounding.quotient(each, 60)).boxed().toList());
   }
 
   private static boolean within(LocalDate first, LocalDate day) {

@@ -1,6 +1,7 @@
 package app.korvel.core.pulse;
 
 import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.Rounding;
 import app.korvel.core.measure.Threshold;
 import java.util.Arrays;
 import java.util.List;
@@ -46,7 +47,7 @@ public record StrapSample(int bpm, int beats, int setAsidePercent, Rhythm rhythm
           "packets", "hold " + rates.size() + " rates", "a rate in every second one, with contact");
     }
     int sum = rates.stream().mapToInt(Integer::intValue).sum();
-    return new StrapSample(half(sum, rates.size()), rates.size(), 0, Rhythm.TOO_SHORT);
+    return new StrapSample(Rounding.quotient(sum, rates.size()), rates.size(), 0, Rhythm.TOO_SHORT);
   }
 
   private static StrapSample ofIntervals(List<Integer> intervals) {
@@ -66,9 +67,9 @@ public record StrapSample(int bpm, int beats, int setAsidePercent, Rhythm rhythm
             && uneven * Threshold.TAPS_UNEVEN_SHARE.whole() >= possible.length;
     long ticks = Arrays.stream(kept).sum();
     return new StrapSample(
-        half(60L * TICKS * kept.length, ticks),
+        Rounding.quotient(60L * TICKS * kept.length, ticks),
         kept.length,
-        half(100L * (intervals.size() - kept.length), intervals.size()),
+        Rounding.quotient(100L * (intervals.size() - kept.length), intervals.size()),
         isUneven ? Rhythm.UNEVEN : Rhythm.STEADY);
   }
 
@@ -79,9 +80,5 @@ public record StrapSample(int bpm, int beats, int setAsidePercent, Rhythm rhythm
 
   private static boolean near(int ticks, int median) {
     return 100 * Math.abs(ticks - median) <= Threshold.TAPS_UNEVEN_BY.whole() * median;
-  }
-
-  private static int half(long part, long of) {
-    return (int) ((2 * part + of) / (2 * of));
   }
 }

@@ -88,12 +88,21 @@ public record Run(
    * @throws InvalidValueException when it lies before the one or after the other
    */
   public static void checkTime(Instant at, Instant last, Instant now) {
-    if (at.isAfter(now.plus(AHEAD))) {
-      throw InvalidValueException.of("at", "lies in the future", "a moment up to now");
-    }
+    checkNotAhead(at, now);
     if (at.isBefore(last)) {
       throw InvalidValueException.of(
           "at", "comes before what was entered last", "a moment from then on");
+    }
+  }
+
+  /**
+   * Checks that something said to have happened is not still to come; clocks differ a little.
+   *
+   * @throws InvalidValueException when it is
+   */
+  public static void checkNotAhead(Instant at, Instant now) {
+    if (at.isAfter(now.plus(AHEAD))) {
+      throw InvalidValueException.of("at", "lies in the future", "a moment up to now");
     }
   }
 

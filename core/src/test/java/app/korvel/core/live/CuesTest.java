@@ -91,10 +91,10 @@ class CuesTest {
             "277 HOLD",
             "306 NO_SIGNAL",
             "352 PICK_UP");
-    assertThat(
-            List.of(
-                cues.belowSeconds(), cues.inSeconds(), cues.aboveSeconds(), cues.noDataSeconds()))
-        .containsExactly(178, 105, 70, 17);
+    List<Tally> tallies =
+        Tally.of(UP_AND_DOWN, Course.of(List.of(step(1, 120, 142, WORK)), RateSource.STRAP));
+    assertThat(Tally.against(tallies)).isEqualTo(new Tally.Against(178, 105, 70));
+    assertThat(tallies.get(0).noData()).isEqualTo(17);
   }
 
   @Test

@@ -1,7 +1,9 @@
 package app.korvel.server.live;
 
 import app.korvel.core.effort.Witnesses;
+import app.korvel.core.live.Course;
 import app.korvel.core.live.Cues;
+import app.korvel.core.live.Tally;
 import app.korvel.core.trace.Trace;
 import app.korvel.server.live.LiveCalculatorViews.StrapSampleAnswer;
 import app.korvel.server.live.LiveCalculatorViews.StrapSampleRequest;
@@ -40,9 +42,11 @@ class LiveCalculatorController {
   @PostMapping("/api/calculator/trace")
   TraceAnswer trace(@RequestBody TraceRequest request) {
     Trace trace = request.trace();
+    Course course = request.course();
     return TraceAnswer.of(
         trace,
-        Cues.of(trace, request.course(), request.mover()),
+        Cues.of(trace, course, request.mover()),
+        Tally.of(trace, course),
         request.reserve(),
         new SchemeCatalog(studio).of(request.scheme()));
   }

@@ -11,6 +11,7 @@ import app.korvel.core.effort.Witnesses.Said;
 import app.korvel.core.live.Course;
 import app.korvel.core.live.Cues;
 import app.korvel.core.live.SessionLoad;
+import app.korvel.core.live.Tally;
 import app.korvel.core.maximum.RecordedPeak;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
@@ -269,27 +270,26 @@ final class LiveCalculatorViews {
       @Nullable Integer averageBpm,
       @Nullable TracePeakView peak) {
 
-    static TraceAnswer of(Trace trace, Cues cues, Reserve reserve, Scheme scheme) {
+    static TraceAnswer of(
+        Trace trace, Cues cues, List<Tally> tallies, Reserve reserve, Scheme scheme) {
       RecordedPeak peak = RecordedPeak.of(trace);
       int[] seconds = trace.histogram();
+      Tally.Against against = Tally.against(tallies);
       Map<Integer, Integer> histogram = new TreeMap<>();
-      long beats = 0;
-      int all = 0;
       for (int bpm = 0; bpm < seconds.length; bpm++) {
         if (seconds[bpm] > 0) {
           histogram.put(bpm, seconds[bpm]);
-          beats += (long) bpm * seconds[bpm];
-          all += seconds[bpm];
         }
       }
+      OptionalInt average = SessionLoad.averageBpm(seconds);
       return new TraceAnswer(
           cues.given().stream()
               .map(each -> new CueView(each.second(), each.kind(), each.overCap()))
               .toList(),
-          cues.belowSeconds(),
-          cues.inSeconds(),
-          cues.aboveSeconds(),
-          cues.noDataSeconds(),
+          against.below(),
+          against.in(),
+          against.above(),
+          trace.secondsWithoutData(),
           histogram,
           Zones.of(scheme, reserve, Uncertainty.USUAL).bands().stream()
               .map(band -> new BandSeconds(band.band().id(), band.seconds(seconds)))
@@ -298,7 +298,7 @@ final class LiveCalculatorViews {
           new ReserveWeightedView(
               SessionLoad.reserveWeightedMinutes(seconds, reserve, Sex.MALE),
               SessionLoad.reserveWeightedMinutes(seconds, reserve, Sex.FEMALE)),
-          all == 0 ? null : (int) Math.round((double) beats / all),
+          average.isPresent() ? average.getAsInt() : null,
           peak.bpm().isPresent()
               ? new TracePeakView(peak.bpm().getAsInt(), peak.atSecond())
               : null);

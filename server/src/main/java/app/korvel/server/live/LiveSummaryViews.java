@@ -16,8 +16,6 @@ import org.jspecify.annotations.Nullable;
 
 /** What a session came to, as it is sent. */
 final class LiveSummaryViews {
-  private static final int MINUTE = 60;
-
   private LiveSummaryViews() {}
 
   /**
@@ -97,12 +95,7 @@ final class LiveSummaryViews {
           zones.map(Zones::bands).orElse(List.of()).stream()
               .map(band -> zone(band, seconds))
               .toList(),
-          reserve
-              .filter(span -> summary.secondsByLevel(stands.session()).isPresent())
-              .map(
-                  span ->
-                      (SessionLoad.moderateEquivalentSeconds(seconds, span) + MINUTE / 2) / MINUTE)
-              .orElse(null),
+          number(summary.moderateEquivalentMinutes(stands.session())),
           reserve
               .filter(span -> summary.recorded())
               .map(span -> weighted(seconds, span, sex))

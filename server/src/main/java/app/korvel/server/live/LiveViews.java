@@ -28,7 +28,6 @@ import app.korvel.core.zone.Scheme;
 import app.korvel.core.zone.Uncertainty;
 import app.korvel.core.zone.Zones;
 import app.korvel.sensor.SimulatedStrap;
-import app.korvel.server.web.Words;
 import app.korvel.server.zone.ZoneViews.ZonesView;
 import app.korvel.store.LiveRepository.Opened;
 import app.korvel.studio.Studio;
@@ -41,7 +40,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
@@ -415,7 +413,7 @@ final class LiveViews {
           session.phase(),
           session.begunAt().orElse(null),
           session.over().map(LiveEvent::at).orElse(null),
-          session.over().map(LiveViews::words).orElse(null),
+          session.over().map(LiveEvent::words).orElse(null),
           run.map(Run::legs).orElse(List.of()).stream().map(LegView::of).toList(),
           run.flatMap(Run::current).map(leg -> leg.ran(session.at()).toMillis()).orElse(0L),
           session.trace().seconds(),
@@ -444,52 +442,9 @@ final class LiveViews {
         return null;
       }
       LiveEvent last = events.get(events.size() - 1);
-      return new UndoView(last.id(), words(last));
+      return new UndoView(last.id(), last.words());
     }
   }
-
-  /** What happened, in a few words. */
-  static String words(LiveEvent event) {
-    if (event instanceof LiveEvent.Rated rated) {
-      return rated.rpe20().isPresent()
-          ? "RPE " + rated.rpe20().getAsInt()
-          : "Voice: " + Level.values()[rated.voice().getAsInt() - 1].displayName();
-    }
-    if (event instanceof LiveEvent.Counted counted) {
-      return counted.beats() + " beats in " + counted.window().seconds() + " s";
-    }
-    if (event instanceof LiveEvent.ReadOff read) {
-      return read.bpm() + " read off";
-    }
-    if (event instanceof LiveEvent.Lengthened more) {
-      return (more.seconds() > 0 ? "+" : "−") + Math.abs(more.seconds()) + " s";
-    }
-    if (event instanceof LiveEvent.Stopped stopped) {
-      return "Stopped: " + stopped.sign().words();
-    }
-    if (event instanceof LiveEvent.Ended ended) {
-      return switch (ended.reason()) {
-        case PLANNED -> "Ended";
-        case TIRED -> "Ended early: tired";
-        case OTHER -> "Ended early";
-        case LEFT_OPEN -> "Closed by itself at the last sample";
-      };
-    }
-    if (event instanceof LiveEvent.SourceChanged changed) {
-      return "Rate by " + Words.of(changed.source());
-    }
-    return PLAIN.get(event.getClass());
-  }
-
-  private static final Map<Class<?>, String> PLAIN =
-      Map.of(
-          LiveEvent.Begun.class, "Started",
-          LiveEvent.StepStarted.class, "Step started",
-          LiveEvent.StepEnded.class, "Next step",
-          LiveEvent.StepBack.class, "Back a step",
-          LiveEvent.Paused.class, "Paused",
-          LiveEvent.Resumed.class, "Resumed",
-          LiveEvent.WorkResumed.class, "Work goes on");
 
   /** All of a session: what it is, as it stands, and its heart rate. */
   record LiveView(LiveSheet sheet, LiveState state, TraceView trace) {}

@@ -66,7 +66,11 @@ public record LiveSessions(Studio studio) {
    * @throws NotFoundException when there is none
    */
   public LiveNow get(UUID id) {
-    return studio.read(() -> now(opened(id), now(opened(id))));
+    return studio.read(
+        () -> {
+          Opened opened = opened(id);
+          return now(opened, now(opened));
+        });
   }
 
   /** A session as it stood or stands at a moment. */

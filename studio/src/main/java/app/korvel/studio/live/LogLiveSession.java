@@ -14,6 +14,7 @@ import app.korvel.studio.live.LiveSessions.LiveNow;
 import app.korvel.studio.session.LogSessions;
 import java.time.LocalDate;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -29,7 +30,7 @@ public record LogLiveSession(Studio studio) {
    * @param rpe20 of the whole session, if it was asked
    * @param warnings stop signs besides the one at which it was stopped
    */
-  public record Entered(OptionalInt rpe20, List<StopSign> warnings, String note) {}
+  public record Entered(OptionalInt rpe20, Collection<StopSign> warnings, String note) {}
 
   /**
    * Keeps its log.

@@ -11,6 +11,7 @@ import app.korvel.core.measure.Threshold;
 import app.korvel.core.outline.Outline;
 import app.korvel.core.prescription.ClientBaseline;
 import app.korvel.core.prescription.ExertionLimits;
+import app.korvel.core.prescription.Prescription;
 import app.korvel.core.programme.PlannedSession;
 import app.korvel.core.screening.Activity;
 import app.korvel.sensor.SimulatedStrap;
@@ -116,15 +117,17 @@ public record OpenLiveSession(Studio studio) {
     }
     head.leading();
     UUID client = head.client().id();
-    Optional<SavedSession> planned = wanted.number.map(number -> planned(client, number));
+    Programmes programmes = new Programmes(studio);
+    Optional<SavedSession> planned =
+        wanted.number.map(number -> programmes.planned("planned", client, number));
     Mode mode =
         wanted
             .mode
             .or(() -> planned.map(SavedSession::mode))
             .orElse(head.leading().prescription().parts().mode());
-    ExertionLimits runner = new Programmes(studio).runner(head, mode);
+    ExertionLimits runner = programmes.runner(head, mode);
     ClientBaseline baseline = head.baseline(mode);
-    if (runner.reserve().isEmpty() && byRate(head, baseline)) {
+    if (runner.reserve().isEmpty() && byRate(head, baseline, mode)) {
       throw RefusedException.because(LiveFinding.NO_SPAN.of());
     }
     LivePlan plan =
@@ -138,10 +141,15 @@ public record OpenLiveSession(Studio studio) {
     return new Proposal(plan, planned, checkIn);
   }
 
-  /** Whether rates lead: neither their context nor a change of medication speaks against it. */
-  private static boolean byRate(ClientHead head, ClientBaseline baseline) {
-    return baseline.noRateBecause().isEmpty()
-        && Programmes.standing(head, head.leading()).ratesHold();
+  /**
+   * Whether rates would lead: by the prescription in its own mode, by today's numbers in another.
+   */
+  private static boolean byRate(ClientHead head, ClientBaseline baseline, Mode mode) {
+    Prescription made = head.leading().prescription();
+    return Programmes.standing(head, head.leading()).ratesHold()
+        && (mode == made.parts().mode()
+            ? made.basis().isPresent()
+            : baseline.noRateBecause().isEmpty());
   }
 
   /** Today's check-in, if there was one. */
@@ -160,24 +168,11 @@ public record OpenLiveSession(Studio studio) {
             .flatMap(List::stream)
             .flatMap(log -> log.number().stream())
             .collect(Collectors.toSet());
-    return studio.store().planned().of(head.client().id()).stream()
-        .filter(each -> each.on().equals(today))
+    return studio.store().planned().between(today, today).stream()
+        .filter(each -> each.clientId().equals(head.client().id()))
         .filter(each -> each.state() == SavedSession.State.PLANNED)
         .filter(each -> !logged.contains(each.number()))
         .min(Comparator.comparingInt(SavedSession::number));
-  }
-
-  private SavedSession planned(UUID client, int number) {
-    return studio
-        .store()
-        .planned()
-        .get(client, number)
-        .orElseThrow(
-            () ->
-                InvalidValueException.of(
-                    "planned",
-                    number + " is no session of this client",
-                    "a session that was laid out, or none"));
   }
 
   private Outline outline(ClientHead head, Optional<SavedSession> planned, Wanted wanted) {

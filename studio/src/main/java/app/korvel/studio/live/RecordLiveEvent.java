@@ -4,6 +4,7 @@ import app.korvel.core.live.LiveEvent;
 import app.korvel.core.live.LiveSession.Phase;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.run.Run;
 import app.korvel.core.screening.StopSign;
 import app.korvel.core.session.SessionLog;
 import app.korvel.store.LiveRepository.Opened;
@@ -13,17 +14,15 @@ import app.korvel.studio.NotFoundException;
 import app.korvel.studio.Studio;
 import app.korvel.studio.live.LiveSessions.LiveNow;
 import java.time.Duration;
-import java.time.Instant;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.UUID;
 
 /** Adds what happened in a session on the clock; sent twice, it is entered once. */
 public record RecordLiveEvent(Studio studio) {
-  /** How far a clock may run ahead of ours. */
-  private static final Duration AHEAD = Duration.ofSeconds(5);
-
   /**
    * Adds an event. A stop sign that is a symptom is logged at once, so that it suspends as one that
    * was logged by hand does; undone, that log is withdrawn.
@@ -49,17 +48,15 @@ public record RecordLiveEvent(Studio studio) {
         });
   }
 
+  /** As the session stood when it happened: what was handed in late was not too late. */
   private void check(Opened opened, LiveEvent event) {
     LiveSessions sessions = new LiveSessions(studio);
-    Instant now = sessions.now(opened);
-    if (event.at().isAfter(now.plus(AHEAD))) {
-      throw InvalidValueException.of("at", "lies in the future", "a moment up to now");
-    }
+    Run.checkNotAhead(event.at(), sessions.now(opened));
     if (event.at().isBefore(opened.openedAt())) {
       throw InvalidValueException.of(
           "at", "lies before the session", "a moment from when it was opened");
     }
-    LiveNow stands = sessions.now(opened, event.at().isAfter(now) ? event.at() : now);
+    LiveNow stands = sessions.now(opened, event.at());
     Phase phase = stands.session().phase();
     if (event instanceof LiveEvent.Withdrawn undone) {
       checkUndo(stands, undone);
@@ -84,8 +81,8 @@ public record RecordLiveEvent(Studio studio) {
       throw InvalidValueException.of(
           "of", "no such event stands", "an event of this session that was not undone");
     }
-    boolean loggedByHand = stands.log().isPresent() && !(of.get() instanceof LiveEvent.Stopped);
-    if (of.get().ends() && loggedByHand) {
+    boolean logsItself = of.get() instanceof LiveEvent.Stopped stop && stop.sign().symptom();
+    if (of.get().ends() && stands.log().isPresent() && !logsItself) {
       throw InvalidValueException.of(
           "of", "the session is logged", "another event; or delete the log first");
     }
@@ -114,9 +111,23 @@ public record RecordLiveEvent(Studio studio) {
     }
   }
 
+  /** Logs it with its sign; a log that there was already, of a stop handed in late, gets it too. */
   private void logStop(Actor who, Opened opened, StopSign sign) {
+    Optional<SessionLog> before = studio.store().logs().ofLive(opened.id());
+    Set<StopSign> signs = EnumSet.of(sign);
+    before.ifPresent(
+        log -> {
+          signs.addAll(log.warnings());
+          withdraw(opened, log.id());
+        });
     new LogLiveSession(studio)
-        .by(who, opened.id(), new LogLiveSession.Entered(OptionalInt.empty(), List.of(sign), ""));
+        .by(
+            who,
+            opened.id(),
+            new LogLiveSession.Entered(
+                before.flatMap(SessionLog::rpe20).map(OptionalInt::of).orElse(OptionalInt.empty()),
+                signs,
+                before.map(SessionLog::note).orElse("")));
   }
 
   private void withdraw(Opened opened, UUID log) {

@@ -3,6 +3,7 @@ package app.korvel.studio.live;
 import app.korvel.core.live.LiveEvent;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.InvalidValueException.Fault;
+import app.korvel.core.run.Run;
 import app.korvel.core.trace.Samples;
 import app.korvel.core.trace.Trace;
 import app.korvel.sensor.HeartRatePacket;
@@ -23,9 +24,6 @@ public record TakeSamples(Studio studio) {
   private static final int MOST_SECONDS = 120;
 
   private static final int MOST_SAMPLES = 4 * MOST_SECONDS;
-
-  /** How far a clock may run ahead of ours. */
-  private static final Duration AHEAD = Duration.ofSeconds(5);
 
   /** How long before a session was opened a sample of it may have been taken. */
   private static final Duration BEFORE = Duration.ofMinutes(1);
@@ -122,9 +120,7 @@ public record TakeSamples(Studio studio) {
           "span " + (Duration.between(first, last).toSeconds() + 1) + " s",
           "up to " + MOST_SECONDS + " s at once");
     }
-    if (last.isAfter(new LiveSessions(studio).now(opened).plus(AHEAD))) {
-      throw InvalidValueException.of("at", "lies in the future", "moments up to now");
-    }
+    Run.checkNotAhead(last, new LiveSessions(studio).now(opened));
     if (first.isBefore(opened.openedAt().minus(BEFORE))) {
       throw InvalidValueException.of(
           "at", "lies before the session", "moments from when it was opened");

@@ -1,6 +1,7 @@
 package app.korvel.studio.programme;
 
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.outline.Bounds;
@@ -20,6 +21,7 @@ import app.korvel.core.screening.Cap;
 import app.korvel.core.screening.Scope;
 import app.korvel.core.session.WeekReview;
 import app.korvel.store.SavedPrescription;
+import app.korvel.store.SavedSession;
 import app.korvel.studio.ClientHead;
 import app.korvel.studio.Studio;
 import java.time.DayOfWeek;
@@ -108,6 +110,25 @@ public record Programmes(Studio studio) {
     return free.size() < wanted.first().days()
         ? wanted
         : plan(head, first, last, free, before, lightWeeks);
+  }
+
+  /**
+   * A session that was laid out for a client.
+   *
+   * @param field in which it was named
+   * @throws InvalidValueException when there is none of that number
+   */
+  public SavedSession planned(String field, UUID client, int number) {
+    return studio
+        .store()
+        .planned()
+        .get(client, number)
+        .orElseThrow(
+            () ->
+                InvalidValueException.of(
+                    field,
+                    number + " is no session of this client",
+                    "a session that was laid out, or none"));
   }
 
   /** The days they named; any where they named none. */

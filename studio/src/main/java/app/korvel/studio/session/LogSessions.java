@@ -119,7 +119,8 @@ public record LogSessions(Studio studio) {
   /** A log of what was done, with what was asked for beside it; nothing is kept. */
   SessionLog logged(Done done) {
     ClientHead head = studio.openHead(done.client);
-    Optional<SavedSession> session = done.number.map(number -> planned(done.client, number));
+    Optional<SavedSession> session =
+        done.number.map(number -> new Programmes(studio).planned("number", done.client, number));
     Fitt parts =
         head.prescription()
             .orElseThrow(() -> RefusedException.because(PrescriptionFinding.NO_PRESCRIPTION.of()))
@@ -150,18 +151,5 @@ public record LogSessions(Studio studio) {
             asked,
             stamp.at())
         .checked(stamp.zone());
-  }
-
-  private SavedSession planned(UUID client, int number) {
-    return studio
-        .store()
-        .planned()
-        .get(client, number)
-        .orElseThrow(
-            () ->
-                InvalidValueException.of(
-                    "number",
-                    number + " is no session of this client",
-                    "a session that was laid out, or none"));
   }
 }
