@@ -309,6 +309,59 @@ class LiveApiTest {
   }
 
   @Test
+  void whatIsHandedInLateIsJudgedAsTheSessionStoodThen() {
+    String client = ready("Handed In Late");
+    String session = session(client);
+    Instant begun = begun(session);
+    SetClock.letPass(Duration.ofSeconds(900));
+    send(session, 1, samples(begun.plusSeconds(500), 100, 115));
+    happens(session, SetClock.now(), "ended", "");
+    assertThat(server.post(session + "/log", "{\"rpe\":12,\"note\":\"windy\"}").status())
+        .isEqualTo(200);
+    assertThat(happens(session, begun.plusSeconds(600), "rated", ",\"rpe20\":13").status())
+        .isEqualTo(200);
+    assertThat(happens(session, SetClock.now(), "rated", ",\"rpe20\":13").status()).isEqualTo(400);
+    // A stop sign that another device kept for a while suspends all the same; nothing is lost of
+    // the log.
+    Answer stopped =
+        happens(session, begun.plusSeconds(700), "stopped", ",\"sign\":\"chest-pain\"");
+    assertThat(stopped.status()).as(stopped.json().toString()).isEqualTo(200);
+    assertThat(stopped.at("/log/words")).contains("RPE 12").contains("chest");
+    assertThat(server.get(client).at("/prescription/standing/state")).isEqualTo("suspended");
+  }
+
+  @Test
+  void aLogThatWasMadeByHandIsNotUndoneWithTheStop() {
+    String session = session(ready("Logged By Hand"));
+    Instant begun = begun(session);
+    SetClock.letPass(Duration.ofSeconds(900));
+    send(session, 1, samples(begun.plusSeconds(500), 100, 115));
+    UUID stop = UUID.randomUUID();
+    event(session, stop, SetClock.now(), "stopped", ",\"sign\":\"wish\"");
+    server.post(session + "/log", "{}");
+    Answer refused = happens(session, SetClock.now(), "withdrawn", ",\"of\":\"" + stop + "\"");
+    assertThat(refused.at("/errors/0/field")).isEqualTo("of");
+  }
+
+  @Test
+  void anotherModeNeedsAReserveOfItsOwn() {
+    // 144 by the equation at 92, on foot 44 over 100; on the cycle ten less.
+    String client = added(server, "Ninety Two", 92, "some", "");
+    counted(server, client, 100);
+    Answer prescribed = server.post(client + "/prescriptions", PARTS.formatted(40, 50));
+    assertThat(prescribed.status()).as(prescribed.json().toString()).isEqualTo(201);
+    checkedIn(client, 100);
+    Answer refused =
+        server.post(
+            "/api/live",
+            "{\"clientId\":\"%s\",\"source\":\"strap\",\"mode\":\"cycle\"}"
+                .formatted(client.substring(client.lastIndexOf('/') + 1)));
+    assertThat(refused.status()).as(refused.json().toString()).isEqualTo(422);
+    assertThat(codes(refused)).containsExactly("no-span");
+    assertThat(opened(client).status()).isEqualTo(201);
+  }
+
+  @Test
   void aSessionNobodyEndsClosesItselfAtItsLastSample() {
     String session = session(ready("Left Open"));
     Instant begun = begun(session);
