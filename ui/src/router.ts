@@ -162,6 +162,41 @@ export const router = createRouter({
       meta: { title: 'Session', bare: true },
     },
     {
+      path: '/floor/sessions/:session/recovery',
+      component: () => import('./room/RecoveryPage.vue'),
+      props: true,
+      meta: { title: 'Recovery', bare: true },
+    },
+    {
+      path: '/floor/rooms/new',
+      component: () => import('./room/RoomStartPage.vue'),
+      meta: { title: 'Open a room', place: 'floor' },
+    },
+    {
+      path: '/floor/rooms/:room',
+      component: () => import('./room/RoomPage.vue'),
+      props: true,
+      meta: { title: 'Room', bare: true },
+    },
+    {
+      path: '/floor/rooms/:room/wall',
+      component: () => import('./room/RoomWallPage.vue'),
+      props: true,
+      meta: { title: 'Wall', bare: true },
+    },
+    {
+      path: '/floor/rooms/:room/recovery',
+      component: () => import('./room/RecoveryPage.vue'),
+      props: true,
+      meta: { title: 'Recovery', bare: true },
+    },
+    {
+      path: '/clients/:id/recoveries',
+      component: () => import('./room/RecoveriesPage.vue'),
+      props: true,
+      meta: { title: 'Recoveries', place: 'clients' },
+    },
+    {
       path: '/floor/clock',
       component: () => import('./floor/RoomClockPage.vue'),
       meta: { title: 'Clock for the room', bare: true },

@@ -227,6 +227,49 @@ export const liveSummary = (session: string, scheme: string | null) =>
 export const logLive = (session: string, log: LiveLog) =>
   post<LiveView>(`${livePath(session)}/log`, log)
 
+export type RoomStart = Schemas['RoomStart']
+export type RoomRow = Schemas['RoomRow']
+export type RoomRequest = Partial<Typed<Schemas['RoomRequest']>>
+export type RoomPersonRequest = Partial<Typed<Schemas['RoomPersonRequest']>>
+export type RoomView = Schemas['RoomView']
+export type RoomSheet = Schemas['RoomSheet']
+export type RoomPerson = Schemas['RoomPerson']
+export type RoomState = Schemas['RoomState']
+export type RoomTime = Schemas['RoomTime']
+export type Lane = Schemas['Lane']
+export type SwapQuestion = Schemas['SwapView']
+export type RecoverySheet = Schemas['RecoverySheet']
+export type RecoverySet = Schemas['SetView']
+export type RecoveryWays = Schemas['WaysView']
+export type RecoveryPosture = RecoverySet['posture']
+export type ClientRecoveries = Schemas['ClientRecoveries']
+
+const roomPath = (room: string) => `/rooms/${room}`
+export const roomStart = () => get<RoomStart>('/rooms/start')
+export const roomsNow = () => get<RoomRow[]>('/rooms')
+export const openRoom = (request: RoomRequest) => post<RoomView>('/rooms', request)
+export const simulateRoom = (request: Partial<Typed<Schemas['SimulatedRoomRequest']>>) =>
+  post<RoomView>('/rooms/simulated', request)
+export const liveRoom = (id: string) => get<RoomView>(roomPath(id))
+export const addToRoom = (id: string, event: string, happened: LiveEvent) =>
+  put<RoomView>(`${roomPath(id)}/events/${event}`, happened)
+export const joinRoom = (id: string, person: RoomPersonRequest) =>
+  post<RoomView>(`${roomPath(id)}/people`, person)
+export const showOnWall = (
+  id: string,
+  session: string,
+  shown: { nickname: string | null; rate: boolean },
+) => put<RoomView>(`${roomPath(id)}/people/${session}/wall`, shown)
+export const logRoom = (id: string) => post<Schemas['RoomLogged']>(`${roomPath(id)}/logs`, {})
+
+type Ways = { first: string; second: string } | null
+const ways = (two: Ways) => (two ? `?${query(two)}` : '')
+export const roomRecovery = (id: string, two: Ways) =>
+  get<RecoverySheet>(`${roomPath(id)}/recovery${ways(two)}`)
+export const liveRecovery = (session: string, two: Ways) =>
+  get<RecoverySheet>(`${livePath(session)}/recovery${ways(two)}`)
+export const clientRecoveries = (id: string) => get<ClientRecoveries>(`${client(id)}/recoveries`)
+
 export type StrapSample = Schemas['StrapSampleAnswer']
 export const judgeStrapSample = (at: number[], packets: string[]) =>
   ask<StrapSample>('/calculator/strap-sample', { at, packets })

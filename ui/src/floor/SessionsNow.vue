@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue'
 import { useRouter } from 'vue-router'
-import { addToLive, liveNow, openLive, today } from '../api/korvel'
+import { addToLive, liveNow, openLive, roomsNow, today } from '../api/korvel'
 import { useAnswer } from '../shared/answer'
 import { useSave } from '../shared/save'
 import { theStudio } from '../shared/studio'
@@ -9,9 +9,11 @@ import { MODES } from '../shared/words'
 
 /** Sessions that are on, and who could begin one: checked in, and allowed to train. */
 const on = useAnswer(liveNow)
+const rooms = useAnswer(roomsNow)
 const day = useAnswer(today)
 onMounted(() => {
   void on.load()
+  void rooms.load()
   void day.load()
 })
 const busy = computed(() => new Set(on.data.value?.map(({ clientId }) => clientId)))
@@ -45,6 +47,21 @@ const {
 </script>
 
 <template>
+  <section v-if="rooms.data.value" class="sheet" aria-labelledby="rooms-title">
+    <h2 id="rooms-title">A room</h2>
+    <p>
+      <RouterLink to="/floor/rooms/new">Open a room</RouterLink>
+      <span class="quiet">: each with their own target, all by one clock</span>
+    </p>
+    <ul v-if="rooms.data.value.length">
+      <li v-for="each in rooms.data.value" :key="each.id">
+        <RouterLink :to="`/floor/rooms/${each.id}`"
+          >Room with {{ each.people === 1 ? '1 person' : `${each.people} people` }}</RouterLink
+        >
+        <b class="now">on now</b>
+      </li>
+    </ul>
+  </section>
   <section v-if="on.data.value && day.data.value" class="sheet" aria-labelledby="sessions-title">
     <h2 id="sessions-title">A session for one</h2>
     <ul v-if="on.data.value.length || ready.length">
@@ -87,8 +104,9 @@ li {
   display: flex;
   flex-wrap: wrap;
   gap: 4px 12px;
-  align-items: center;
+  align-items: baseline;
   min-height: var(--touch);
+  padding: 6px 0;
 }
 
 .now {

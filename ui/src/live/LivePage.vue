@@ -1,13 +1,11 @@
 <script setup lang="ts">
 import { useWakeLock } from '@vueuse/core'
 import Button from 'primevue/button'
-import { computed, nextTick, onMounted, reactive, ref, toRef, watch } from 'vue'
+import { computed, onMounted, ref, toRef, watch } from 'vue'
 import type { LiveEvent } from '../api/korvel'
 import Findings from '../shared/Findings.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import SwitchButton from '../shared/SwitchButton.vue'
-import { clock } from '../shared/clock'
-import { typed } from '../shared/fields'
 import { useKeptSwitch } from '../shared/kept'
 import Ruler from '../shared/ruler/Ruler.vue'
 import { useShortcuts } from '../shared/shortcuts'
@@ -15,10 +13,14 @@ import { CUE_SOUNDS, cuesHeard } from '../shared/sound'
 import { useTitle } from '../shared/title'
 import { MODES, span } from '../shared/words'
 import { CUES, onClock, VOICE } from './cues'
+import CountEntry from './CountEntry.vue'
+import LiveFigures from './LiveFigures.vue'
 import LiveSummary from './LiveSummary.vue'
 import RatingPad from './RatingPad.vue'
 import StepStrip from './StepStrip.vue'
 import StopSheet from './StopSheet.vue'
+import { useRatingKeys } from './ratingKeys'
+import { useStopping } from './stopping'
 import { useLive } from './useLive'
 import { toldRate, useStrap, WITHOUT_BLUETOOTH, canReachStraps } from './useStrap'
 
@@ -42,14 +44,20 @@ const {
 useTitle(() => sheet.value?.clientName)
 
 const strapRate = ref<number | null>(null)
-const strap = useStrap((bytes) => {
-  strapRate.value = toldRate(bytes)
-  packet(bytes)
-})
+const strap = useStrap(
+  (bytes) => {
+    strapRate.value = toldRate(bytes)
+    packet(bytes)
+  },
+  (name) => happened({ kind: 'strap-given', strap: name }),
+)
 const simulated = computed(() => sheet.value?.simulated ?? null)
 const byHand = computed(() => state.value?.source !== 'strap')
+/** For some no rate leads: nothing reads one then. */
+const byRate = computed(() => !!sheet.value?.zones)
 const needsStrap = computed(
-  () => !simulated.value && !byHand.value && !ended.value && strap.state.value !== 'on',
+  () =>
+    byRate.value && !simulated.value && !byHand.value && !ended.value && strap.state.value !== 'on',
 )
 
 const { isSupported, request } = useWakeLock()
@@ -89,6 +97,24 @@ const quiet = computed(() => {
   return step.value?.step.name ?? ''
 })
 const why = ref(false)
+const rateNote = computed(() => {
+  const { secondsWithoutSignal, counted } = state.value!
+  if (offline.value && rate.value !== null) return ' as the strap says it'
+  if (secondsWithoutSignal > 5 && !byHand.value) {
+    return ` · no signal for ${onClock(secondsWithoutSignal)}`
+  }
+  return counted === null ? '' : ` · counted ${counted}`
+})
+const timeShown = computed(() => {
+  if (left.value !== null) return onClock(left.value)
+  if (!step.value) return '–'
+  return onClock(waits.value ? (now.value - ms(step.value.leg.from)) / 1000 : stood.value)
+})
+const timeOf = computed(() => {
+  if (waits.value) return 'waiting for the target'
+  if (step.value) return `left: ${step.value.step.name.toLowerCase()}`
+  return phase.value === 'ready' ? 'not begun' : 'end it when ready'
+})
 const target = computed(() => {
   const first = phase.value === 'ready' ? sheet.value?.steps.find(({ work }) => work) : undefined
   const on = step.value?.step ?? first
@@ -121,23 +147,7 @@ const pause = () =>
 const next = () => step.value && happen('step-ended', { leg: leg.value })
 const back = () => step.value && happen('step-back', { leg: leg.value })
 const longer = (seconds: number) => step.value && happen('lengthened', { leg: leg.value, seconds })
-/** One touch stops; which sign it was is asked afterwards. */
-const asking = ref(false)
-let stopped = ''
-function stop() {
-  asking.value = true
-  stopped = happen('stopped', { sign: 'wish' })
-}
-function wasSign(sign: string) {
-  asking.value = false
-  if (sign === 'wish') return
-  happen('withdrawn', { of: stopped })
-  happen('stopped', { sign: sign as NonNullable<LiveEvent['sign']> })
-}
-function goOn() {
-  asking.value = false
-  happen('withdrawn', { of: stopped })
-}
+const { asking, stop, wasSign, goOn } = useStopping(happened)
 const ending = ref(false)
 function end(reason: 'planned' | 'tired' | 'other') {
   ending.value = false
@@ -146,19 +156,12 @@ function end(reason: 'planned' | 'tired' | 'other') {
 const askEnd = () => (phase.value === 'complete' ? end('planned') : (ending.value = true))
 
 // A count by hand, or a rate read off
-const count = reactive({ beats: '', windowSeconds: 15 })
-const countField = ref<HTMLInputElement | null>(null)
-async function enterCount() {
-  const beats = typed(count.beats)
-  if (beats === null) return
-  if (count.windowSeconds) happen('counted', { beats, windowSeconds: count.windowSeconds })
-  else happen('read-off', { bpm: beats })
-  count.beats = ''
-  await nextTick()
-  countField.value?.blur()
-}
+const countEntry = ref<InstanceType<typeof CountEntry> | null>(null)
 const counting = computed(
-  () => (byHand.value || state.value?.goByHand) && (running.value || phase.value === 'paused'),
+  () =>
+    byRate.value &&
+    (byHand.value || state.value?.goByHand || state.value?.inDoubt) &&
+    (running.value || phase.value === 'paused'),
 )
 
 watch(
@@ -169,19 +172,7 @@ watch(
   },
 )
 
-const rpeKeys = reactive({ typed: '', at: 0 })
-/** Two figures typed one after the other are a rating. */
-function figure(key: string) {
-  const moment = clock.wall()
-  rpeKeys.typed = moment - rpeKeys.at < 1200 ? rpeKeys.typed + key : key
-  rpeKeys.at = moment
-  const value = Number(rpeKeys.typed)
-  if (value >= 6 && value <= 20) {
-    happen('rated', { rpe20: value })
-    rpeKeys.typed = ''
-  }
-}
-const VOICE_KEYS = 'asdfg'
+const ratingOf = useRatingKeys((what) => happen('rated', what))
 useShortcuts({
   list: [
     ['Space', 'begin, pause, go on'],
@@ -198,18 +189,15 @@ useShortcuts({
   act: (key) => {
     if (!state.value || (ended.value && key !== 'u')) return undefined
     // A figure never leads to another place from here.
-    if (/^\d$/.test(key)) return () => running.value && figure(key)
-    const voice = VOICE_KEYS.indexOf(key)
-    if (key.length === 1 && voice >= 0 && running.value) {
-      return () => happen('rated', { voice: voice + 1 })
-    }
+    const rating = ratingOf(key)
+    if (rating && (running.value || /\d/.test(key))) return () => running.value && rating()
     return {
       ' ': phase.value === 'ready' ? begin : pause,
       n: next,
       b: back,
       '+': () => longer(60),
       '-': () => longer(-60),
-      c: () => countField.value?.focus(),
+      c: () => countEntry.value?.focus(),
       u: state.value.undo && !(ended.value && state.value.log) ? undo : undefined,
       e: askEnd,
       x: stop,
@@ -222,6 +210,7 @@ const offline = computed(() => state.value !== null && !connected.value)
 const strapWords = computed(() => {
   if (simulated.value)
     return `Simulated strap${sheet.value!.speed > 1 ? `, ${sheet.value!.speed}× speed` : ''}`
+  if (!byRate.value) return sheet.value!.guide
   if (byHand.value)
     return state.value?.source === 'count' ? 'Counted by hand' : 'Read off a machine'
   const { state: strapIs, name, battery } = strap
@@ -235,7 +224,7 @@ const strapWords = computed(() => {
 </script>
 
 <template>
-  <main id="content" class="live" :class="{ 'dark-ground': !light }" tabindex="-1">
+  <main id="content" class="floor-page" :class="{ 'dark-ground': !light }" tabindex="-1">
     <ProblemNote v-if="problem" :problem="problem" @retry="load" />
     <template v-else-if="sheet && state">
       <header>
@@ -246,6 +235,12 @@ const strapWords = computed(() => {
           >{{ MODES[sheet.mode] }} · <span class="num">{{ onClock(since) }}</span></span
         >
         <span class="quiet strap" :class="strap.state.value">{{ strapWords }}</span>
+        <RouterLink
+          v-if="phase !== 'ready'"
+          :to="`/floor/sessions/${session}/recovery`"
+          class="floor-link recovery"
+          >Recovery</RouterLink
+        >
         <SwitchButton v-model="cuesHeard" on="Cues heard" off="Cues silent" class="sound">
           <path class="full" d="M4 9.5h3.5L12 6v12l-4.5-3.5H4z" />
           <path v-if="cuesHeard" d="M15 9.2a4 4 0 0 1 0 5.6M17.6 6.8a7.4 7.4 0 0 1 0 10.4" />
@@ -260,7 +255,7 @@ const strapWords = computed(() => {
         <RouterLink v-else to="/today" class="plain">To today</RouterLink>
       </header>
 
-      <p v-if="offline" class="note" role="status">
+      <p v-if="offline" class="floor-note" role="status">
         Korvel does not answer. The clock goes on;
         <template v-if="waiting.seconds || waiting.events"
           >{{ waiting.seconds }} s of heart rate and {{ waiting.events }}
@@ -269,7 +264,7 @@ const strapWords = computed(() => {
         ><template v-else>what comes now is kept here.</template>
         Cues wait: go by RPE and talk.
       </p>
-      <p v-else-if="refused" class="note" role="alert">
+      <p v-else-if="refused" class="floor-note" role="alert">
         {{
           refused.errors[0]
             ? `${refused.errors[0].message}. Accepted: ${refused.errors[0].accepted}.`
@@ -296,48 +291,20 @@ const strapWords = computed(() => {
       </section>
 
       <template v-if="!ended">
-        <section class="big" aria-label="Now">
-          <div class="rate">
-            <b class="num" :class="{ none: rate === null }">{{ rate ?? '–' }}</b>
-            <span
-              >bpm<template v-if="offline && rate !== null"> as the strap says it</template
-              ><template v-else-if="state.secondsWithoutSignal > 5 && !byHand">
-                · no signal for {{ onClock(state.secondsWithoutSignal) }}</template
-              ><template v-else-if="state.counted !== null">
-                · counted {{ state.counted }}</template
-              ></span
-            >
-          </div>
-          <div class="cue" :class="cue?.kind" role="status">
-            <template v-if="cue"
-              ><span class="mark" aria-hidden="true">{{ cue.mark }}</span>
-              <b>{{ cue.words }}</b></template
-            >
-            <b v-else class="calm">{{ quiet }}</b>
-            <button v-if="cue" type="button" class="plain why" @click="why = !why">Why?</button>
-          </div>
-          <div class="left">
-            <b class="num">{{
-              left !== null
-                ? onClock(left)
-                : waits
-                  ? onClock(since - (ms(step!.leg.from) - ms(state.begunAt!)) / 1000)
-                  : step
-                    ? onClock(stood)
-                    : '–'
-            }}</b>
-            <span>{{
-              waits
-                ? 'waiting for the target'
-                : step
-                  ? `left: ${step.step.name.toLowerCase()}`
-                  : phase === 'ready'
-                    ? 'not begun'
-                    : 'end it when ready'
-            }}</span>
-          </div>
-        </section>
-        <Findings v-if="why && cue" :findings="[cue.because]" open />
+        <LiveFigures
+          :rate="rate"
+          :note="rateNote"
+          :cue="cue"
+          :otherwise="quiet"
+          :time="timeShown"
+          :of="timeOf"
+          :by-rate="byRate"
+          @why="why = !why"
+        />
+        <p v-if="why && cue" class="because">
+          <b>{{ cue.because.message }}</b> {{ cue.because.because }}
+          <span class="quiet">{{ cue.because.source }}</span>
+        </p>
 
         <section class="under">
           <p class="asked">
@@ -349,7 +316,7 @@ const strapWords = computed(() => {
             >
           </p>
           <Ruler v-if="sheet.zones" :rows="[{ zones: sheet.zones, target }]" :pointer="rate" />
-          <p v-else class="quiet">No rate leads here: {{ sheet.guide.toLowerCase() }}.</p>
+          <p v-else class="quiet">{{ sheet.guide }}: no heart rate leads here.</p>
           <Findings v-if="phase === 'ready' && sheet.findings.length" :findings="sheet.findings" />
           <Findings v-if="state.findings.length" :findings="state.findings" />
         </section>
@@ -379,50 +346,15 @@ const strapWords = computed(() => {
           </p>
         </section>
 
-        <form
+        <CountEntry
           v-if="counting"
-          class="count"
-          :class="{ due: due.includes('count') }"
-          novalidate
-          @submit.prevent="enterCount"
-        >
-          <label
-            >{{ count.windowSeconds ? 'Beats' : 'Rate' }}
-            <input
-              ref="countField"
-              v-model="count.beats"
-              inputmode="numeric"
-              autocomplete="off"
-              name="beats"
-            />
-          </label>
-          <div role="group" aria-label="Counted for" class="windows">
-            <button
-              v-for="window in [10, 15, 30]"
-              :key="window"
-              type="button"
-              :aria-pressed="count.windowSeconds === window"
-              @click="count.windowSeconds = window"
-            >
-              {{ window }} s
-            </button>
-            <button
-              type="button"
-              :aria-pressed="count.windowSeconds === 0"
-              @click="count.windowSeconds = 0"
-            >
-              bpm
-            </button>
-          </div>
-          <Button type="submit" label="Enter" />
-          <span v-if="due.includes('count')" class="dueword">Count now</span>
-          <Button
-            v-if="byHand && !simulated"
-            label="Use a strap"
-            text
-            @click="happen('source-changed', { source: 'strap' })"
-          />
-        </form>
+          ref="countEntry"
+          :due="due.includes('count')"
+          :may-strap="byHand && !simulated"
+          @counted="(beats, windowSeconds) => happen('counted', { beats, windowSeconds })"
+          @read="(bpm) => happen('read-off', { bpm })"
+          @strap="happen('source-changed', { source: 'strap' })"
+        />
 
         <RatingPad
           v-if="step"
@@ -518,16 +450,6 @@ const strapWords = computed(() => {
 </template>
 
 <style scoped>
-.live {
-  min-height: 100vh;
-  background: var(--paper);
-  color: var(--ink);
-  padding: 10px 22px 14px;
-  display: flex;
-  flex-direction: column;
-  gap: 12px;
-}
-
 header {
   display: flex;
   flex-wrap: wrap;
@@ -563,106 +485,9 @@ header {
   align-items: center;
 }
 
-.stop-now {
-  font: inherit;
-  font-size: 1.2rem;
-  font-weight: 750;
-  min-height: 60px;
-  min-width: 128px;
-  color: oklch(99% 0.005 85);
-  background: oklch(45% 0.14 20);
-  border: 0;
-  border-radius: var(--radius);
-}
-
-.note {
-  border-left: 4px solid var(--ochre);
-  padding: 6px 14px;
-  font-weight: 650;
-}
-
 .ends {
   display: grid;
   gap: 10px;
-}
-
-.big {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1.5fr) minmax(0, 1fr);
-  gap: 20px;
-  align-items: center;
-}
-
-.rate b,
-.left b {
-  display: block;
-  font-size: clamp(4.2rem, 9vw, 7.4rem);
-  line-height: 0.95;
-  letter-spacing: -0.06em;
-}
-
-.rate b.none {
-  color: var(--ink-quiet);
-}
-
-.rate span,
-.left span {
-  color: var(--ink-quiet);
-}
-
-.left {
-  text-align: right;
-}
-
-.cue {
-  display: grid;
-  justify-items: center;
-  text-align: center;
-  gap: 2px;
-  min-height: 150px;
-  align-content: center;
-  border-radius: var(--radius);
-}
-
-.cue b {
-  font-size: clamp(1.8rem, 4vw, 3rem);
-  line-height: 1.05;
-}
-
-.cue .calm {
-  color: var(--ink-quiet);
-  font-weight: 500;
-}
-
-.mark {
-  font-size: 3.2rem;
-  line-height: 1;
-}
-
-.cue.hold .mark,
-.cue.pick-up .mark {
-  color: var(--teal);
-}
-
-.cue.ease-off .mark {
-  color: var(--ochre);
-}
-
-.cue.ease-off,
-.cue.pick-up {
-  background: var(--ground-2);
-}
-
-.cue.stop-work {
-  background: oklch(45% 0.14 20);
-  color: oklch(99% 0.005 85);
-}
-
-.why {
-  min-height: 36px;
-  border: 0;
-  color: inherit;
-  text-decoration: underline;
 }
 
 .asked {
@@ -670,8 +495,7 @@ header {
 }
 
 .connect,
-.controls,
-.count {
+.controls {
   display: flex;
   flex-wrap: wrap;
   gap: 10px;
@@ -683,82 +507,12 @@ header {
   max-width: 80ch;
 }
 
-.live :deep(.controls .p-button),
-.live :deep(.connect .p-button),
-.live :deep(.count .p-button) {
-  min-height: 56px;
-}
-
-.dark-ground :deep(.p-button:not(.p-button-outlined):not(.p-button-text)) {
-  background: var(--teal);
-  border-color: var(--teal);
-  color: var(--paper);
-}
-
-.dark-ground :deep(.p-button-outlined),
-.dark-ground :deep(.p-button-text) {
-  color: var(--teal);
-  border-color: var(--line);
-}
-
-.dark-ground :deep(.p-button-text) {
-  border-color: transparent;
-}
-
 .main {
   min-width: 150px;
 }
 
 .end {
   margin-left: auto;
-}
-
-.count label {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  font-weight: 650;
-}
-
-.count input {
-  font: inherit;
-  font-size: 1.5rem;
-  width: 6rem;
-  min-height: 56px;
-  padding: 0 12px;
-  color: var(--ink);
-  background: var(--sheet);
-  border: 1px solid var(--line);
-  border-radius: var(--radius);
-}
-
-.count.due input {
-  border: 3px solid var(--ochre);
-}
-
-.dueword {
-  font-weight: 750;
-  color: var(--ochre-deep);
-}
-
-.windows {
-  display: flex;
-  gap: 4px;
-}
-
-.windows button {
-  font: inherit;
-  min-height: 56px;
-  min-width: 56px;
-  color: var(--ink);
-  background: var(--sheet);
-  border: 1px solid var(--line);
-  border-radius: var(--radius);
-}
-
-.windows button[aria-pressed='true'] {
-  background: var(--teal);
-  color: var(--paper);
 }
 
 h1 {
@@ -768,10 +522,6 @@ h1 {
 }
 
 @media (max-width: 820px) {
-  .live {
-    padding: 8px 12px 12px;
-  }
-
   /* Stop keeps its corner. */
   header {
     display: grid;
@@ -780,7 +530,8 @@ h1 {
   }
 
   .who,
-  header > .quiet {
+  header > .quiet,
+  header > .recovery {
     grid-column: 1;
   }
 
@@ -805,22 +556,6 @@ h1 {
 
   header > a.plain {
     grid-area: 1 / 3;
-  }
-
-  .big {
-    grid-template-columns: 1fr 1fr;
-    gap: 6px 12px;
-  }
-
-  .cue {
-    grid-column: 1 / -1;
-    grid-row: 2;
-    min-height: 96px;
-  }
-
-  .rate b,
-  .left b {
-    font-size: 4.4rem;
   }
 }
 </style>

@@ -22,10 +22,10 @@ watch(toRef(props, 'id'), () => void load())
 
 type Reader = 'strap' | 'simulated' | 'count' | 'wrist'
 const READERS: { value: Reader; name: string }[] = [
-  { value: 'strap', name: 'A strap' },
-  { value: 'count', name: 'Counting by hand' },
-  { value: 'wrist', name: 'A machine’s display' },
-  { value: 'simulated', name: 'A simulated strap' },
+  { value: 'strap', name: 'Strap' },
+  { value: 'count', name: 'By hand' },
+  { value: 'wrist', name: 'Machine' },
+  { value: 'simulated', name: 'Simulated' },
 ]
 const form = reactive({ reader: 'strap' as Reader, fault: 'none', speed: 1 })
 const faults = computed(
@@ -48,7 +48,7 @@ const {
     return openLive({
       clientId: props.id,
       planned: data.value!.planned,
-      source: form.reader === 'simulated' ? 'strap' : form.reader,
+      source: !data.value!.byRate ? 'count' : form.reader === 'simulated' ? 'strap' : form.reader,
       simulated: pretend ? (form.fault as 'none') : null,
       speed: pretend ? form.speed : 1,
     })
@@ -85,9 +85,6 @@ useShortcuts({
       <section class="sheet stack" aria-labelledby="what">
         <h2 id="what">{{ data.allowed ? 'What is done' : 'No session yet' }}</h2>
         <Findings v-if="data.findings.length" :findings="data.findings" />
-        <p v-if="!data.allowed">
-          <RouterLink :to="`/clients/${id}/check-in`">To the check-in</RouterLink>
-        </p>
         <ol v-if="data.steps.length" class="steps">
           <li v-for="(step, at) in data.steps" :key="at">
             <b>{{ step.name }}</b>
@@ -104,8 +101,14 @@ useShortcuts({
         </ol>
       </section>
       <form v-if="data.allowed" class="sheet stack" novalidate @submit.prevent="begin()">
-        <ChoiceField v-model="form.reader" label="The rate is read by" :options="READERS" />
-        <p v-if="form.reader === 'strap' && !canReachStraps()" class="small">
+        <ChoiceField
+          v-if="data.byRate"
+          v-model="form.reader"
+          label="The heart rate by"
+          :options="READERS"
+        />
+        <p v-else>No heart rate leads this client: go by RPE and talk.</p>
+        <p v-if="data.byRate && form.reader === 'strap' && !canReachStraps()" class="small">
           {{ WITHOUT_BLUETOOTH }}
         </p>
         <template v-if="form.reader === 'simulated'">
@@ -121,6 +124,7 @@ useShortcuts({
     </div>
     <section v-if="data.sessions.length" class="sheet" aria-labelledby="before">
       <h2 id="before">Recorded before</h2>
+      <p><RouterLink :to="`/clients/${id}/recoveries`">Recoveries</RouterLink></p>
       <ul class="before">
         <li v-for="row in data.sessions" :key="row.id">
           <RouterLink :to="`/floor/sessions/${row.id}`">{{ day(row.openedAt) }}</RouterLink>

@@ -84,15 +84,15 @@ useShortcuts({
           {{ summary.done ? '· done' : '· cut short' }}</span
         >
       </div>
-      <div class="fact">
+      <div v-if="sheet.zones" class="fact">
         <b class="num">{{ summary.averageBpm ?? '–' }}</b><span>average of the work, bpm</span>
       </div>
-      <div class="fact">
+      <div v-if="sheet.zones" class="fact">
         <b class="num">{{ summary.peak?.bpm ?? '–' }}</b><span>{{
           summary.peak ? `peak, at ${onClock(summary.peak.second)}` : 'no peak held'
         }}</span>
       </div>
-      <div class="fact">
+      <div v-if="sheet.zones" class="fact">
         <b class="num">{{ summary.drop ? `−${summary.drop.bpm}` : '–' }}</b><span>{{
           summary.drop
             ? `in the first minute after, ${summary.drop.endBpm} to ${summary.drop.after60Bpm}`
@@ -103,8 +103,8 @@ useShortcuts({
 
     <div class="halves">
       <div class="stack">
-        <h2>The work against its target</h2>
-        <table>
+        <h2>{{ sheet.zones ? 'The work against its target' : 'How it felt' }}</h2>
+        <table v-if="sheet.zones">
           <tbody>
             <tr v-for="[name, seconds] in work" :key="name">
               <th scope="row">{{ name }}</th>
@@ -112,6 +112,13 @@ useShortcuts({
             </tr>
           </tbody>
         </table>
+        <p v-if="summary.rpe20 !== null || summary.voice !== null">
+          Highest:
+          <template v-if="summary.rpe20 !== null"
+            >RPE <span class="num">{{ summary.rpe20 }}</span></template
+          >{{ summary.rpe20 !== null && summary.voice !== null ? ', ' : ''
+          }}{{ summary.voice !== null ? VOICE[summary.voice - 1] : '' }}
+        </p>
         <p v-if="summary.moderateEquivalentMinutes !== null" class="quiet small">
           <span class="num">{{ summary.moderateEquivalentMinutes }}</span> moderate-equivalent min
           <template v-if="summary.reserveWeighted">
@@ -188,7 +195,6 @@ useShortcuts({
         <p v-if="general" class="fault" role="alert">{{ general }}</p>
       </template>
     </form>
-    <p v-if="summary.voice" class="visually-hidden">Voice {{ VOICE[summary.voice - 1] }}</p>
   </section>
   <p v-else class="quiet" role="status">Loading…</p>
 </template>

@@ -58,6 +58,8 @@ const high = computed(() => props.sheet.zones?.maximumBpm ?? 190)
 const y = (bpm: number) =>
   tall.value - 3 - ((bpm - low.value) / (high.value - low.value)) * (tall.value - LABEL - 6)
 
+const share = (percent: number) => low.value + (percent / 100) * (high.value - low.value)
+
 function draw() {
   const pen = canvas.value?.getContext('2d')
   if (!pen || !box.value) return
@@ -69,15 +71,17 @@ function draw() {
   const colour = (name: string) => style.getPropertyValue(name)
   for (const part of parts.value) {
     const step = props.sheet.steps[part.row]!
-    if (step.lowBpm === null || step.highBpm === null) continue
-    const top = y(step.highBpm)
+    if (step.lowPercent === null || step.highPercent === null) continue
+    // Where no rate leads it is drawn as hard as it is to be.
+    const top = y(step.highBpm ?? share(step.highPercent))
+    const bottom = y(step.lowBpm ?? share(step.lowPercent))
     pen.fillStyle = colour(step.work ? '--band-3' : '--band-1')
     pen.globalAlpha = part.done ? 0.35 : 0.55
     pen.fillRect(
       x(part.from),
       top,
       Math.max(1, x(part.to) - x(part.from) - 1),
-      Math.max(3, y(step.lowBpm) - top),
+      Math.max(3, bottom - top),
     )
   }
   pen.globalAlpha = 1

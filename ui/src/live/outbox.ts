@@ -44,9 +44,18 @@ export class Outbox {
   constructor(
     private readonly session: string,
     private readonly heard: {
-      state: (state: LiveState) => void
+      state?: (state: LiveState) => void
       refused: (problem: Problem) => void
-      changed: () => void
+      changed?: () => void
+    },
+    /** Hands in what happened: in a session, or in a room. */
+    private readonly handIn: (
+      id: string,
+      event: string,
+      happened: LiveEvent,
+    ) => Promise<unknown> = async (id, event, happened) => {
+      const state = await addToLive(id, event, happened)
+      this.heard.state?.(state)
     },
   ) {
     const read = localStorage.getItem(keyOf(session))
@@ -67,7 +76,7 @@ export class Outbox {
     const nothing = !this.kept.events.length && !this.kept.samples.length && !this.kept.next
     if (nothing) localStorage.removeItem(keyOf(this.session))
     else localStorage.setItem(keyOf(this.session), JSON.stringify(this.kept))
-    this.heard.changed()
+    this.heard.changed?.()
   }
 
   /** Notes that something happened; the id it is known by. */
@@ -133,9 +142,7 @@ export class Outbox {
         const next = this.kept.events[0]!
         const { id, happened } = next
         next.tried = true
-        const gone = await this.tried(async () =>
-          this.heard.state(await addToLive(this.session, id, happened)),
-        )
+        const gone = await this.tried(() => this.handIn(this.session, id, happened))
         if (!gone) return
         this.kept.events.shift()
         this.keep()

@@ -10,17 +10,14 @@ import {
   type LiveTrace,
 } from '../api/korvel'
 import { clock } from '../shared/clock'
+import { useChannel } from './channel'
 import { LiveClock } from './liveClock'
 import { Outbox } from './outbox'
 
 const TICK = 200
 const FLUSH = 1000
-/** Nothing heard for so long: the page shows what it knows, and says so. */
-const SILENT = 4000
-const FIRST_WAIT = 250
 /** Samples that waited so long, in seconds, change what was shown before. */
 const LATE = 20
-const LONGEST_WAIT = 4000
 
 interface Push {
   state: LiveState
@@ -51,13 +48,15 @@ export function useLive(session: Ref<string>) {
   const problem = shallowRef<Problem | null>(null)
   const refused = shallowRef<Problem | null>(null)
   const waiting = ref({ events: 0, seconds: 0 })
-  const connected = ref(false)
 
   const time = new LiveClock(() => sheet.value?.speed ?? 1)
   const now = ref(clock.wall())
   let outbox: Outbox | null = null
   let late = false
-  let heardAt = clock.now()
+  const { connected, heard, again } = useChannel(
+    () => session.value,
+    (message) => hear(message as Push),
+  )
 
   function take(fresh: LiveState) {
     // Answers may overtake each other; the clock of a session never goes back.
@@ -74,8 +73,7 @@ export function useLive(session: Ref<string>) {
       sheet.value = view.sheet
       trace.value = view.trace.bpm
       take(view.state)
-      heardAt = clock.now()
-      connected.value = true
+      heard()
       problem.value = null
     } catch (thrown) {
       if (!sheet.value) problem.value = asProblem(thrown)
@@ -89,45 +87,17 @@ export function useLive(session: Ref<string>) {
     else trace.value = [...trace.value.slice(0, piece.from - 1), ...piece.bpm]
   }
 
-  // The channel: opened again whenever it closes, sooner at first.
-  let channel: WebSocket | null = null
-  let wait = FIRST_WAIT
-  let over = false
-  let openAt = 0
-  function listen() {
-    const from = location.origin.replace(/^http/, 'ws')
-    channel = new WebSocket(`${from}/api/live/channel`)
-    channel.onopen = () => {
-      wait = FIRST_WAIT
-      channel!.send(session.value)
-    }
-    channel.onmessage = ({ data }) => {
-      heardAt = clock.now()
-      connected.value = true
-      hear(JSON.parse(data as string) as Push)
-    }
-    channel.onclose = () => {
-      channel = null
-      openAt = clock.now() + wait
-      wait = Math.min(LONGEST_WAIT, wait * 2)
-    }
-  }
-
   let flushed = 0
   const stopTicking = clock.every(TICK, () => {
     now.value = time.now()
     const moment = clock.now()
-    if (connected.value && moment - heardAt > SILENT) connected.value = false
-    if (!channel && !over && moment >= openAt) listen()
     if (moment - flushed >= FLUSH) {
       flushed = moment
       outbox?.flush()
     }
   })
   onBeforeUnmount(() => {
-    over = true
     stopTicking()
-    channel?.close()
     outbox?.flush()
   })
 
@@ -152,8 +122,7 @@ export function useLive(session: Ref<string>) {
       outbox = mine
       waiting.value = { ...mine.waiting }
       void load()
-      if (channel) channel.close()
-      else listen()
+      again()
     },
     { immediate: true },
   )

@@ -27,6 +27,8 @@ const WRONG_DEVICE =
 export const WITHOUT_BLUETOOTH =
   'This browser cannot reach straps: use Chrome or Edge, on this computer itself or over https. Until then count by hand, or read the rate off a machine.'
 
+class WrongDevice extends Error {}
+
 const hex = (value: DataView) =>
   Array.from(new Uint8Array(value.buffer, value.byteOffset, value.byteLength), (byte) =>
     byte.toString(16).padStart(2, '0'),
@@ -45,8 +47,13 @@ export function toldRate(packet: string): number {
 /**
  * A strap by the open Bluetooth heart rate service: chosen once, connected again by itself when it
  * was lost. Its packets are handed on as they are.
+ *
+ * @param chosenNow told what the strap is called, once it sends
  */
-export function useStrap(heard: (packet: string) => void) {
+export function strapConnection(
+  heard: (packet: string) => void,
+  chosenNow: (name: string) => void = () => {},
+) {
   const state = ref<StrapState>('none')
   const trouble = ref('')
   const name = ref('')
@@ -70,6 +77,7 @@ export function useStrap(heard: (packet: string) => void) {
       chosen.addEventListener('gattserverdisconnected', lost)
       state.value = 'connecting'
       await listen(chosen)
+      chosenNow(name.value)
     } catch (thrown) {
       fail(thrown)
     }
@@ -83,8 +91,6 @@ export function useStrap(heard: (packet: string) => void) {
         : (TROUBLES[kind] ?? `The strap cannot be used: ${(thrown as Error).message}`)
     if (state.value === 'connecting') leave()
   }
-
-  class WrongDevice extends Error {}
 
   async function listen(chosen: BluetoothDevice) {
     const server = await chosen.gatt!.connect()
@@ -145,10 +151,18 @@ export function useStrap(heard: (packet: string) => void) {
     state.value = 'none'
     battery.value = null
   }
-  onBeforeUnmount(() => {
+  /** Lets go of it for good. */
+  function stop() {
     stopTicking()
     leave()
-  })
+  }
+  return { state, trouble, name, battery, connect, leave, stop }
+}
+export type StrapConnection = ReturnType<typeof strapConnection>
 
-  return { state, trouble, name, battery, connect, leave }
+/** The strap of a page for one. */
+export function useStrap(heard: (packet: string) => void, chosenNow?: (name: string) => void) {
+  const strap = strapConnection(heard, chosenNow)
+  onBeforeUnmount(strap.stop)
+  return strap
 }

@@ -24,6 +24,7 @@ const names = Object.values(VOICES).map((voice) => voice.slice(2))
 <template>
   <ProblemNote v-if="problem && !data" :problem="problem" @retry="load(id)" />
   <div v-else-if="data" class="stack">
+    <p><RouterLink :to="`/clients/${id}/recoveries`">Recoveries, by posture</RouterLink></p>
     <section v-if="!data.logs" class="sheet stack">
       <h2>Nothing logged yet</h2>
       <p>

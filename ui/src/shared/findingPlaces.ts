@@ -1,5 +1,6 @@
 const record = { to: 'screening#clearances', words: 'Record a clearance' }
 const questions = { to: 'screening', words: 'To the questions' }
+const checkIn = { to: 'check-in', words: 'Check in' }
 const pulse = { to: 'pulse', words: 'Count a pulse' }
 const maximum = { to: 'maximum', words: 'To the maximum' }
 const prescription = { to: 'prescription', words: 'To the prescription' }
@@ -48,6 +49,9 @@ export const FINDING_PLACES: Record<string, { to: string; words: string }> = {
   'thresholds-missing': thresholds,
   'thresholds-stale': thresholds,
   'thresholds-outside': thresholds,
-  'field-test-check-in': { to: 'check-in', words: 'Check in' },
+  'field-test-check-in': checkIn,
+  'not-checked-in': checkIn,
+  'not-today': { to: 'check-in', words: 'To the check-in' },
+  'no-span': pulse,
   'test-due': { to: 'maximum/tests', words: 'To the field tests' },
 }

@@ -121,6 +121,20 @@ public final class KorvelProcess implements AutoCloseable {
     return millisToReady;
   }
 
+  /** The processor time that it has taken, in seconds. */
+  public double processorSeconds() {
+    return process.info().totalCpuDuration().orElseThrow().toMillis() / 1e3;
+  }
+
+  /** The memory that it holds, in MB. */
+  public double residentMegabytes() throws IOException {
+    return Files.readAllLines(Path.of("/proc/" + process.pid() + "/status")).stream()
+        .filter(line -> line.startsWith("VmRSS:"))
+        .mapToDouble(line -> Double.parseDouble(line.replaceAll("[^0-9]", "")) / 1024)
+        .findFirst()
+        .orElseThrow();
+  }
+
   /** As {@code kill -9} does: no goodbye. */
   public void kill() throws InterruptedException {
     process.destroyForcibly().waitFor();

@@ -43,12 +43,21 @@ public final class LivePerson {
 
   /** Adds and screens them, counts, prescribes, checks them in, and opens a session. */
   public String session() throws IOException, InterruptedException {
+    return id(
+        send(
+            "POST",
+            "/api/live",
+            "{\"clientId\":\"" + ready("On The Clock") + "\",\"source\":\"strap\"}"));
+  }
+
+  /** Adds and screens them, counts, prescribes and checks them in; their id. */
+  String ready(String name) throws IOException, InterruptedException {
     String person =
         id(
             send(
                 "POST",
                 "/api/clients",
-                "{\"name\":\"On The Clock\",\"birthDate\":\"1985-01-01\",\"sex\":\"not-given\"}"));
+                "{\"name\":\"" + name + "\",\"birthDate\":\"1985-01-01\",\"sex\":\"not-given\"}"));
     String client = "/api/clients/" + person;
     send("PUT", client + "/screening", "{\"version\":0,\"answers\":{\"activity\":\"some\"}}");
     send(
@@ -62,6 +71,6 @@ public final class LivePerson {
         "{\"goal\":\"general-fitness\",\"approach\":\"guideline\",\"lowPercent\":40,"
             + "\"highPercent\":50,\"minutes\":30,\"days\":3,\"type\":\"steady\",\"mode\":\"run\"}");
     send("POST", client + "/checkins", "{\"pulseBpm\":64,\"recounted\":true}");
-    return id(send("POST", "/api/live", "{\"clientId\":\"" + person + "\",\"source\":\"strap\"}"));
+    return person;
   }
 }

@@ -71,6 +71,8 @@ class EveryPageTest {
     "Osei, pulse, Do not use the neck with this client.",
     "-, /floor, Who is here",
     "-, /floor/clock, seconds",
+    "-, /floor/rooms/new, Who is here",
+    "Jonas, recoveries, Recoveries",
     "-, /practice, Your tries",
     "-, /calculators/pulse?by=tap, Tap once a beat",
     "first day, /floor, Nobody to count yet",

@@ -250,7 +250,7 @@ class LiveTest {
     desk.sees("Light only: every target ends at 40 % of reserve.");
     desk.sees("This browser cannot reach straps");
     desk.answered();
-    desk.press("Counting by hand");
+    desk.press("By hand");
     desk.press("Open the session");
     desk.sees("Counted by hand");
     desk.click("#content");
@@ -293,7 +293,7 @@ class LiveTest {
       desk.sees("What is done");
     }
     desk.answered();
-    desk.press("A simulated strap");
+    desk.press("Simulated");
     desk.sees("a simulated body does what the session asks for");
     desk.press("60×");
     desk.press("Open the session");

@@ -12,6 +12,7 @@ import app.korvel.core.prescription.PrescriptionFinding;
 import app.korvel.core.programme.ProgrammeFinding;
 import app.korvel.core.progress.ProgressFinding;
 import app.korvel.core.pulse.PulseFinding;
+import app.korvel.core.recovery.RecoveryFinding;
 import app.korvel.core.screening.ScreeningFinding;
 import app.korvel.core.session.SessionFinding;
 import app.korvel.core.zone.ZoneFinding;
@@ -33,6 +34,7 @@ public final class Findings {
               ZoneFinding.values(),
               EffortFinding.values(),
               WitnessFinding.values(),
+              RecoveryFinding.values(),
               OutlineFinding.values(),
               PrescriptionFinding.values(),
               ProgrammeFinding.values(),

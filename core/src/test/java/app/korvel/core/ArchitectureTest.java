@@ -66,6 +66,8 @@ class ArchitectureTest {
           .definedBy("..core.zone..")
           .layer("effort")
           .definedBy("..core.effort..")
+          .layer("recovery")
+          .definedBy("..core.recovery..")
           .layer("outline")
           .definedBy("..core.outline..")
           .layer("prescription")
@@ -98,6 +100,8 @@ class ArchitectureTest {
           .mayOnlyAccessLayers("measure", "screening", "pulse", "maximum")
           .whereLayer("effort")
           .mayOnlyAccessLayers("measure", "screening", "pulse", "maximum", "zone")
+          .whereLayer("recovery")
+          .mayOnlyAccessLayers("measure", "trace", "zone", "effort")
           .whereLayer("outline")
           .mayOnlyAccessLayers("measure", "screening", "maximum", "zone")
           .whereLayer("prescription")
@@ -115,6 +119,7 @@ class ArchitectureTest {
               "run",
               "zone",
               "effort",
+              "recovery",
               "outline",
               "prescription")
           .whereLayer("session")

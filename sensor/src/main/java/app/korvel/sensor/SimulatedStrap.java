@@ -11,17 +11,31 @@ import java.util.Random;
  */
 public final class SimulatedStrap {
 
-  /** What may be wrong with it. */
+  /** What may be wrong with it, or with whoever wears it. */
   public enum Fault {
-    NONE("As it should be"),
-    DROP_OUTS("Loses the signal now and then"),
-    SLIPPING("Slips, and reads low"),
-    SPIKES("Shows spikes");
+    NONE("As it should be", true),
+    DROP_OUTS("Loses the signal now and then", true),
+    SLIPPING("Slips, and reads low", true),
+    SPIKES("Shows spikes", true),
+    STEP_LOCKED("Locks on to the steps", true),
+    /** Works so hard that a cap, or the maximum, is passed. */
+    TOO_HARD("Works far too hard", true),
+    EARLY_STOP("Is tired and stops early", true),
+    SYMPTOM("Tells of a symptom", true),
+    /** Two of a room wear each other's straps after a while. */
+    SWAPPED("Two straps are swapped", false);
 
     private final String displayName;
+    private final boolean forOne;
 
-    Fault(String displayName) {
+    Fault(String displayName, boolean forOne) {
       this.displayName = displayName;
+      this.forOne = forOne;
+    }
+
+    /** Whether it can be had by one person alone. */
+    public boolean forOne() {
+      return forOne;
     }
 
     /** As it is shown. */
@@ -35,6 +49,7 @@ public final class SimulatedStrap {
   private static final int SLIPS_FROM = 240;
   private static final double SLIPS_BY = 0.75;
   private static final int SPIKE = 40;
+  private static final int STEPS_A_MINUTE = 164;
   private static final double BREATH_SECONDS = 4.3;
   private static final double TICKS = 1024 * 60.0;
 
@@ -59,6 +74,7 @@ public final class SimulatedStrap {
     double read =
         switch (fault) {
           case SLIPPING -> second > SLIPS_FROM && troubled ? noisy * SLIPS_BY : noisy;
+          case STEP_LOCKED -> second > SLIPS_FROM && troubled ? STEPS_A_MINUTE : noisy;
           case SPIKES -> second % FAULTY_EVERY == 0 ? noisy + SPIKE : noisy;
           default -> noisy;
         };

@@ -78,7 +78,15 @@ class SafetyTest {
     }
     return new Made(
         trace(random, reserve),
-        new Course(steps, SECONDS, pauses(random), told(random), Set.of(), source(random)),
+        new Course(
+            steps,
+            SECONDS,
+            sometimes(random),
+            told(random),
+            Set.of(),
+            source(random),
+            sometimes(random),
+            sometimes(random)),
         mover);
   }
 
@@ -86,7 +94,8 @@ class SafetyTest {
     return RateSource.values()[random.nextInt(RateSource.values().length)];
   }
 
-  private static BitSet pauses(Random random) {
+  /** A stretch, in one of three sessions. */
+  private static BitSet sometimes(Random random) {
     BitSet paused = new BitSet();
     if (random.nextInt(3) == 0) {
       int from = 1 + random.nextInt(SECONDS);

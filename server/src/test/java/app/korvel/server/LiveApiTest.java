@@ -10,9 +10,6 @@ import app.korvel.server.TestServer.Answer;
 import app.korvel.studio.Actor;
 import app.korvel.studio.Studio;
 import app.korvel.studio.live.RecordLiveEvent;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.WebSocket;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
@@ -20,11 +17,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.BlockingQueue;
-import java.util.concurrent.CompletionStage;
-import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
-import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -35,87 +28,19 @@ import tools.jackson.databind.JsonNode;
 /** Sessions on the clock over HTTP, by a clock that is set. */
 class LiveApiTest {
   private static TestServer server;
+  private static LiveScene scene;
   private static Path folder;
 
   @BeforeAll
   static void start(@TempDir Path temp) {
     folder = temp;
     server = new TestServer(folder, SetClock.class);
+    scene = new LiveScene(server);
   }
 
   @AfterAll
   static void stop() {
     server.close();
-  }
-
-  /** 64 at rest, an estimated maximum of 176, 40 to 50 % of reserve: 109 to 120. */
-  private static String client(String name) {
-    String client = added(server, name, 46, "some", "");
-    counted(server, client, 64);
-    server.post(client + "/prescriptions", PARTS.formatted(40, 50));
-    return client;
-  }
-
-  private static String ready(String name) {
-    String client = client(name);
-    checkedIn(client, 64);
-    return client;
-  }
-
-  private static void checkedIn(String client, int bpm) {
-    Answer kept =
-        server.post(
-            client + "/checkins",
-            """
-            {"pulseBpm":%d,"recounted":true}
-            """
-                .formatted(bpm));
-    assertThat(kept.status()).as(kept.json().toString()).isEqualTo(201);
-  }
-
-  private static Answer opened(String client) {
-    return server.post(
-        "/api/live",
-        "{\"clientId\":\"%s\",\"source\":\"strap\"}"
-            .formatted(client.substring(client.lastIndexOf('/') + 1)));
-  }
-
-  private static String session(String client) {
-    Answer opened = opened(client);
-    assertThat(opened.status()).as(opened.json().toString()).isEqualTo(201);
-    return "/api/live/" + opened.at("/sheet/id");
-  }
-
-  private static Answer happens(String session, Instant at, String kind, String more) {
-    return event(session, UUID.randomUUID(), at, kind, more);
-  }
-
-  private static Answer event(String session, UUID id, Instant at, String kind, String more) {
-    return server.put(
-        session + "/events/" + id, "{\"at\":\"%s\",\"kind\":\"%s\"%s}".formatted(at, kind, more));
-  }
-
-  private static Instant begun(String session) {
-    Instant at = SetClock.now();
-    assertThat(happens(session, at, "begun", "").status()).isEqualTo(200);
-    return at;
-  }
-
-  /** A sample each second from a moment on. */
-  private static String samples(Instant from, int seconds, int bpm) {
-    String at =
-        IntStream.range(0, seconds)
-            .mapToObj(n -> String.valueOf(from.plusSeconds(n).toEpochMilli()))
-            .collect(Collectors.joining(","));
-    String rates =
-        IntStream.range(0, seconds)
-            .mapToObj(n -> String.valueOf(bpm))
-            .collect(Collectors.joining(","));
-    return "{\"at\":[%s],\"bpm\":[%s]}".formatted(at, rates);
-  }
-
-  private static Answer send(String session, long sequence, String body) {
-    return server.put(session + "/samples/" + sequence, body);
   }
 
   private static List<String> codes(Answer answer) {
@@ -126,23 +51,23 @@ class LiveApiTest {
 
   @Test
   void nothingRunsWithoutTodaysCheckIn() {
-    String client = client("Not Checked In");
-    Answer refused = opened(client);
+    String client = scene.client("Not Checked In");
+    Answer refused = scene.opened(client);
     assertThat(refused.status()).isEqualTo(422);
     assertThat(codes(refused)).containsExactly("not-checked-in");
     Answer start = server.get(client + "/live");
     assertThat(start.json().get("allowed").asBoolean()).isFalse();
     assertThat(codes(start)).containsExactly("not-checked-in");
 
-    checkedIn(client, 75);
-    assertThat(codes(opened(client))).containsExactly("not-today");
+    scene.checkedIn(client, 75);
+    assertThat(codes(scene.opened(client))).containsExactly("not-today");
   }
 
   @Test
   void lightOnlyEndsEveryTargetAtFortyPercent() {
-    String client = client("Light Only");
-    checkedIn(client, 70);
-    Answer opened = opened(client);
+    String client = scene.client("Light Only");
+    scene.checkedIn(client, 70);
+    Answer opened = scene.opened(client);
     assertThat(codes(server.get(client + "/live"))).contains("light-only");
     JsonNode steps = opened.json().at("/sheet/steps");
     for (JsonNode step : steps) {
@@ -158,28 +83,29 @@ class LiveApiTest {
   void aClientWithoutAPrescriptionOrASpanIsRefused() {
     String bare = added(server, "No Prescription", 46, "some", "");
     counted(server, bare, 64);
-    checkedIn(bare, 64);
-    assertThat(opened(bare).status()).isEqualTo(422);
-    assertThat(codes(opened(bare))).contains("no-programme-yet");
+    scene.checkedIn(bare, 64);
+    assertThat(scene.opened(bare).status()).isEqualTo(422);
+    assertThat(codes(scene.opened(bare))).contains("no-programme-yet");
   }
 
   @Test
   void oneSessionAtATime() {
-    String client = ready("One At A Time");
-    String session = session(client);
-    Answer second = opened(client);
+    String client = scene.ready("One At A Time");
+    String session = scene.session(client);
+    Answer second = scene.opened(client);
     assertThat(second.status()).isEqualTo(422);
     assertThat(codes(second)).containsExactly("session-on");
     Instant at = SetClock.now();
-    assertThat(happens(session, at, "ended", ",\"reason\":\"other\"").status()).isEqualTo(200);
-    assertThat(opened(client).status()).isEqualTo(201);
+    assertThat(scene.happens(session, at, "ended", ",\"reason\":\"other\"").status())
+        .isEqualTo(200);
+    assertThat(scene.opened(client).status()).isEqualTo(201);
   }
 
   @Test
   void aWholeSessionIsRunEndedAndLogged() {
-    String client = ready("Whole Session");
-    String session = session(client);
-    Instant begun = begun(session);
+    String client = scene.ready("Whole Session");
+    String session = scene.session(client);
+    Instant begun = scene.begun(session);
     int at = 0;
     long sequence = 1;
     JsonNode steps = server.get(session).json().at("/sheet/steps");
@@ -189,7 +115,8 @@ class LiveApiTest {
         boolean lasts = step.get("kind").asString().equals("cool-down") && part == 0;
         int bpm = step.get("work").asBoolean() || lasts ? 115 : 95;
         SetClock.letPass(Duration.ofSeconds(60));
-        Answer taken = send(session, sequence++, samples(begun.plusSeconds(at + part), 60, bpm));
+        Answer taken =
+            scene.send(session, sequence++, scene.samples(begun.plusSeconds(at + part), 60, bpm));
         assertThat(taken.status()).as(taken.json().toString()).isEqualTo(200);
       }
       at += seconds;
@@ -199,8 +126,8 @@ class LiveApiTest {
     Answer state = server.get(session);
     assertThat(state.at("/state/phase")).isEqualTo("complete");
     assertThat(state.json().at("/trace/bpm").size()).isGreaterThanOrEqualTo(at);
-    happens(session, SetClock.now(), "rated", ",\"rpe20\":13");
-    assertThat(happens(session, SetClock.now(), "ended", "").at("/phase")).isEqualTo("ended");
+    scene.happens(session, SetClock.now(), "rated", ",\"rpe20\":13");
+    assertThat(scene.happens(session, SetClock.now(), "ended", "").at("/phase")).isEqualTo("ended");
 
     JsonNode summary = server.get(session + "/summary").json();
     assertThat(summary.get("workSeconds").asInt()).isEqualTo(1800);
@@ -226,50 +153,59 @@ class LiveApiTest {
 
   @Test
   void whatIsSentTwiceIsEnteredOnce() {
-    String session = session(ready("Sent Twice"));
-    Instant begun = begun(session);
+    String session = scene.session(scene.ready("Sent Twice"));
+    Instant begun = scene.begun(session);
     SetClock.letPass(Duration.ofSeconds(30));
-    String body = samples(begun.plusSeconds(1), 20, 100);
-    assertThat(send(session, 7, body).json().get("isNew").asBoolean()).isTrue();
-    assertThat(send(session, 7, body).json().get("isNew").asBoolean()).isFalse();
+    String body = scene.samples(begun.plusSeconds(1), 20, 100);
+    assertThat(scene.send(session, 7, body).json().get("isNew").asBoolean()).isTrue();
+    assertThat(scene.send(session, 7, body).json().get("isNew").asBoolean()).isFalse();
     UUID rated = UUID.randomUUID();
     Instant at = SetClock.now();
-    event(session, rated, at, "rated", ",\"rpe20\":12");
-    Answer again = event(session, rated, at, "rated", ",\"rpe20\":12");
+    scene.event(session, rated, at, "rated", ",\"rpe20\":12");
+    Answer again = scene.event(session, rated, at, "rated", ",\"rpe20\":12");
     assertThat(again.status()).isEqualTo(200);
     assertThat(again.json().get("rpe20").asInt()).isEqualTo(12);
-    String other = session(ready("Other Session"));
-    assertThat(event(other, rated, SetClock.now(), "begun", "").status()).isEqualTo(400);
+    String other = scene.session(scene.ready("Other Session"));
+    assertThat(scene.event(other, rated, SetClock.now(), "begun", "").status()).isEqualTo(400);
   }
 
   @Test
   void badSamplesAreRefusedAndTheSessionGoesOn() {
-    String session = session(ready("Bad Samples"));
-    Instant begun = begun(session);
+    String session = scene.session(scene.ready("Bad Samples"));
+    Instant begun = scene.begun(session);
     SetClock.letPass(Duration.ofSeconds(300));
-    assertThat(send(session, 1, samples(begun.plusSeconds(1), 121, 100)).at("/errors/0/field"))
+    assertThat(
+            scene
+                .send(session, 1, scene.samples(begun.plusSeconds(1), 121, 100))
+                .at("/errors/0/field"))
         .isEqualTo("at");
-    assertThat(send(session, 1, samples(SetClock.now().plusSeconds(60), 2, 100)).status())
+    assertThat(
+            scene.send(session, 1, scene.samples(SetClock.now().plusSeconds(60), 2, 100)).status())
         .isEqualTo(400);
-    assertThat(send(session, 1, samples(begun.minusSeconds(600), 2, 100)).status()).isEqualTo(400);
+    assertThat(scene.send(session, 1, scene.samples(begun.minusSeconds(600), 2, 100)).status())
+        .isEqualTo(400);
     long later = begun.plusSeconds(9).toEpochMilli();
     long earlier = begun.plusSeconds(3).toEpochMilli();
     assertThat(
-            send(session, 1, "{\"at\":[%d,%d],\"bpm\":[90,91]}".formatted(later, earlier))
+            scene
+                .send(session, 1, "{\"at\":[%d,%d],\"bpm\":[90,91]}".formatted(later, earlier))
                 .at("/errors/0/field"))
         .isEqualTo("at[1]");
-    assertThat(send(session, 1, "{\"at\":[%d],\"bpm\":[90,91]}".formatted(later)).status())
+    assertThat(scene.send(session, 1, "{\"at\":[%d],\"bpm\":[90,91]}".formatted(later)).status())
         .isEqualTo(400);
-    assertThat(send(session, 1, "{\"at\":[%d]}".formatted(later)).status()).isEqualTo(400);
-    assertThat(send(session, -1, samples(begun.plusSeconds(1), 1, 90)).status()).isEqualTo(400);
-    assertThat(send("/api/live/" + UUID.randomUUID(), 1, samples(begun, 1, 90)).status())
+    assertThat(scene.send(session, 1, "{\"at\":[%d]}".formatted(later)).status()).isEqualTo(400);
+    assertThat(scene.send(session, -1, scene.samples(begun.plusSeconds(1), 1, 90)).status())
+        .isEqualTo(400);
+    assertThat(
+            scene.send("/api/live/" + UUID.randomUUID(), 1, scene.samples(begun, 1, 90)).status())
         .isEqualTo(404);
 
-    Answer dropped = send(session, 2, "{\"at\":[%d,%d],\"bpm\":[0,255]}".formatted(earlier, later));
+    Answer dropped =
+        scene.send(session, 2, "{\"at\":[%d,%d],\"bpm\":[0,255]}".formatted(earlier, later));
     assertThat(dropped.json().get("withoutRate").asInt()).isEqualTo(2);
     String hex = "0064";
     Answer packets =
-        send(
+        scene.send(
             session,
             3,
             "{\"at\":[%1$d,%1$d,%1$d,%1$d],\"packets\":[\"\",\"%2$s\",\"%3$s\",\"0664\"]}"
@@ -278,31 +214,33 @@ class LiveApiTest {
     assertThat(packets.json().get("broken").size()).isEqualTo(2);
     assertThat(packets.at("/broken/1/field")).isEqualTo("packets[1]");
 
-    assertThat(happens(session, SetClock.now(), "paused", "").status()).isEqualTo(200);
-    happens(session, SetClock.now(), "ended", "");
+    assertThat(scene.happens(session, SetClock.now(), "paused", "").status()).isEqualTo(200);
+    scene.happens(session, SetClock.now(), "ended", "");
     Instant end = SetClock.now();
     SetClock.letPass(Duration.ofSeconds(60));
-    assertThat(send(session, 9, samples(end.plusSeconds(5), 2, 90)).status()).isEqualTo(400);
+    assertThat(scene.send(session, 9, scene.samples(end.plusSeconds(5), 2, 90)).status())
+        .isEqualTo(400);
     // What was taken before the end is still handed in after it.
-    assertThat(send(session, 10, samples(end.minusSeconds(20), 2, 90)).status()).isEqualTo(200);
+    assertThat(scene.send(session, 10, scene.samples(end.minusSeconds(20), 2, 90)).status())
+        .isEqualTo(200);
   }
 
   @Test
   void aStopSignSuspendsAtOnceAndUndoneDoesNot() {
-    String client = ready("Stop Sign");
-    String session = session(client);
-    Instant begun = begun(session);
+    String client = scene.ready("Stop Sign");
+    String session = scene.session(client);
+    Instant begun = scene.begun(session);
     SetClock.letPass(Duration.ofSeconds(700));
-    send(session, 1, samples(begun.plusSeconds(1), 100, 100));
+    scene.send(session, 1, scene.samples(begun.plusSeconds(1), 100, 100));
     UUID stop = UUID.randomUUID();
-    Answer stopped = event(session, stop, SetClock.now(), "stopped", ",\"sign\":\"dizzy\"");
+    Answer stopped = scene.event(session, stop, SetClock.now(), "stopped", ",\"sign\":\"dizzy\"");
     assertThat(stopped.at("/phase")).isEqualTo("ended");
     assertThat(stopped.at("/log/words")).contains("dizzy");
     assertThat(server.get(client).at("/prescription/standing/state")).isEqualTo("suspended");
-    Answer refused = opened(client);
+    Answer refused = scene.opened(client);
     assertThat(refused.status()).isEqualTo(422);
     assertThat(refused.json().toString()).contains("suspended");
-    Answer undone = happens(session, SetClock.now(), "withdrawn", ",\"of\":\"" + stop + "\"");
+    Answer undone = scene.happens(session, SetClock.now(), "withdrawn", ",\"of\":\"" + stop + "\"");
     assertThat(undone.at("/phase")).isEqualTo("running");
     assertThat(undone.json().get("log").isNull()).isTrue();
     assertThat(server.get(client).at("/prescription/standing/state")).isEqualTo("issued");
@@ -310,21 +248,22 @@ class LiveApiTest {
 
   @Test
   void whatIsHandedInLateIsJudgedAsTheSessionStoodThen() {
-    String client = ready("Handed In Late");
-    String session = session(client);
-    Instant begun = begun(session);
+    String client = scene.ready("Handed In Late");
+    String session = scene.session(client);
+    Instant begun = scene.begun(session);
     SetClock.letPass(Duration.ofSeconds(900));
-    send(session, 1, samples(begun.plusSeconds(500), 100, 115));
-    happens(session, SetClock.now(), "ended", "");
+    scene.send(session, 1, scene.samples(begun.plusSeconds(500), 100, 115));
+    scene.happens(session, SetClock.now(), "ended", "");
     assertThat(server.post(session + "/log", "{\"rpe\":12,\"note\":\"windy\"}").status())
         .isEqualTo(200);
-    assertThat(happens(session, begun.plusSeconds(600), "rated", ",\"rpe20\":13").status())
+    assertThat(scene.happens(session, begun.plusSeconds(600), "rated", ",\"rpe20\":13").status())
         .isEqualTo(200);
-    assertThat(happens(session, SetClock.now(), "rated", ",\"rpe20\":13").status()).isEqualTo(400);
+    assertThat(scene.happens(session, SetClock.now(), "rated", ",\"rpe20\":13").status())
+        .isEqualTo(400);
     // A stop sign that another device kept for a while suspends all the same; nothing is lost of
     // the log.
     Answer stopped =
-        happens(session, begun.plusSeconds(700), "stopped", ",\"sign\":\"chest-pain\"");
+        scene.happens(session, begun.plusSeconds(700), "stopped", ",\"sign\":\"chest-pain\"");
     assertThat(stopped.status()).as(stopped.json().toString()).isEqualTo(200);
     assertThat(stopped.at("/log/words")).contains("RPE 12").contains("chest");
     assertThat(server.get(client).at("/prescription/standing/state")).isEqualTo("suspended");
@@ -332,14 +271,15 @@ class LiveApiTest {
 
   @Test
   void aLogThatWasMadeByHandIsNotUndoneWithTheStop() {
-    String session = session(ready("Logged By Hand"));
-    Instant begun = begun(session);
+    String session = scene.session(scene.ready("Logged By Hand"));
+    Instant begun = scene.begun(session);
     SetClock.letPass(Duration.ofSeconds(900));
-    send(session, 1, samples(begun.plusSeconds(500), 100, 115));
+    scene.send(session, 1, scene.samples(begun.plusSeconds(500), 100, 115));
     UUID stop = UUID.randomUUID();
-    event(session, stop, SetClock.now(), "stopped", ",\"sign\":\"wish\"");
+    scene.event(session, stop, SetClock.now(), "stopped", ",\"sign\":\"wish\"");
     server.post(session + "/log", "{}");
-    Answer refused = happens(session, SetClock.now(), "withdrawn", ",\"of\":\"" + stop + "\"");
+    Answer refused =
+        scene.happens(session, SetClock.now(), "withdrawn", ",\"of\":\"" + stop + "\"");
     assertThat(refused.at("/errors/0/field")).isEqualTo("of");
   }
 
@@ -350,7 +290,7 @@ class LiveApiTest {
     counted(server, client, 100);
     Answer prescribed = server.post(client + "/prescriptions", PARTS.formatted(40, 50));
     assertThat(prescribed.status()).as(prescribed.json().toString()).isEqualTo(201);
-    checkedIn(client, 100);
+    scene.checkedIn(client, 100);
     Answer refused =
         server.post(
             "/api/live",
@@ -358,15 +298,15 @@ class LiveApiTest {
                 .formatted(client.substring(client.lastIndexOf('/') + 1)));
     assertThat(refused.status()).as(refused.json().toString()).isEqualTo(422);
     assertThat(codes(refused)).containsExactly("no-span");
-    assertThat(opened(client).status()).isEqualTo(201);
+    assertThat(scene.opened(client).status()).isEqualTo(201);
   }
 
   @Test
   void aSessionNobodyEndsClosesItselfAtItsLastSample() {
-    String session = session(ready("Left Open"));
-    Instant begun = begun(session);
+    String session = scene.session(scene.ready("Left Open"));
+    Instant begun = scene.begun(session);
     SetClock.letPass(Duration.ofSeconds(300));
-    send(session, 1, samples(begun.plusSeconds(1), 100, 100));
+    scene.send(session, 1, scene.samples(begun.plusSeconds(1), 100, 100));
     SetClock.letPass(Duration.ofMinutes(31));
     new RecordLiveEvent(server.bean(Studio.class)).closeLeft(Actor.INSTRUCTOR);
     Answer closed = server.get(session);
@@ -378,37 +318,19 @@ class LiveApiTest {
 
   @Test
   void whoeverLooksIsToldAtOnce() throws Exception {
-    String session = session(ready("Looked At"));
-    BlockingQueue<String> heard = new LinkedBlockingQueue<>();
-    WebSocket socket =
-        HttpClient.newHttpClient()
-            .newWebSocketBuilder()
-            .buildAsync(
-                URI.create(server.address().replace("http", "ws") + "/api/live/channel"),
-                new Listener(heard))
-            .get(10, TimeUnit.SECONDS);
-    socket.sendText(session.substring("/api/live/".length()), true).get(5, TimeUnit.SECONDS);
+    String session = scene.session(scene.ready("Looked At"));
+    BlockingQueue<String> heard = scene.looking(session.substring("/api/live/".length()));
     assertThat(phase(heard)).isEqualTo("ready");
-    begun(session);
+    scene.begun(session);
     String phase = phase(heard);
     while (!phase.equals("running")) {
       phase = phase(heard);
     }
-    socket.abort();
   }
 
   private static String phase(BlockingQueue<String> heard) throws InterruptedException {
     String message = heard.poll(20, TimeUnit.SECONDS);
     assertThat(message).isNotNull();
     return TestServer.JSON.readTree(message).at("/state/phase").asString();
-  }
-
-  private record Listener(BlockingQueue<String> heard) implements WebSocket.Listener {
-    @Override
-    public CompletionStage<?> onText(WebSocket socket, CharSequence text, boolean last) {
-      heard.add(text.toString());
-      socket.request(1);
-      return null;
-    }
   }
 }

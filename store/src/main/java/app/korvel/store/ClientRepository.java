@@ -143,7 +143,7 @@ public final class ClientRepository {
               "delete from field_test_event where field_test_id in"
                   + " (select id from field_test where client_id = ?)",
               id);
-          for (String part : List.of("live_event", "live_chunk", "live_recording")) {
+          for (String part : List.of("room_member", "live_event", "live_chunk", "live_recording")) {
             Database.change(
                 connection,
                 "delete from "

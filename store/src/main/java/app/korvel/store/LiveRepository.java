@@ -2,22 +2,19 @@ package app.korvel.store;
 
 import app.korvel.core.effort.Witnesses.RateSource;
 import app.korvel.core.live.LiveEvent;
-import app.korvel.core.live.LiveEvent.Kind;
 import app.korvel.core.live.LivePlan;
 import app.korvel.core.measure.InvalidValueException;
-import app.korvel.core.pulse.CountWindow;
-import app.korvel.core.screening.StopSign;
 import app.korvel.core.trace.Samples;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.TreeSet;
 import java.util.UUID;
 
@@ -27,9 +24,27 @@ import java.util.UUID;
  */
 public final class LiveRepository {
   /** So many pieces of a recording are put together into one. */
-  private static final int PIECES = 120;
+  private static final int PIECES = 30;
+
+  private static final LiveEventRow.Place EVENTS =
+      new LiveEventRow.Place("live_event", "live_session_id", "session");
+
+  /** So many plans are kept, of the sessions that were read last. */
+  private static final int PLANS = 256;
 
   private final Database database;
+
+  /** A plan never changes, and is long to read: sixty straps ask for it each second. */
+  private final Map<String, LivePlan> plans =
+      Collections.synchronizedMap(
+          new LinkedHashMap<>(PLANS, 0.75f, true) {
+            private static final long serialVersionUID = 1L;
+
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<String, LivePlan> eldest) {
+              return size() > PLANS;
+            }
+          });
 
   public LiveRepository(Database database) {
     this.database = database;
@@ -72,27 +87,25 @@ public final class LiveRepository {
 
   /** The session of that id. */
   public Optional<Opened> get(UUID id) {
-    return database.first(
-        LiveRepository::opened, "select * from live_session where id = ?", id.toString());
+    return database.first(this::opened, "select * from live_session where id = ?", id.toString());
   }
 
   /** Those that are still to be ended, the first opened first. */
   public List<Opened> openNow() {
     return database.list(
-        LiveRepository::opened,
-        "select * from live_session where is_open = 1 order by opened_at, id");
+        this::opened, "select * from live_session where is_open = 1 order by opened_at, id");
   }
 
   /** A client's last ones, so many at most, latest first. */
   public List<Opened> of(UUID clientId, int most) {
     return database.list(
-        LiveRepository::opened,
+        this::opened,
         "select * from live_session where client_id = ? order by opened_at desc, id desc limit ?",
         clientId.toString(),
         most);
   }
 
-  private static Opened opened(ResultSet row) throws SQLException {
+  private Opened opened(ResultSet row) throws SQLException {
     return new Opened(
         UUID.fromString(row.getString("id")),
         UUID.fromString(row.getString("client_id")),
@@ -101,8 +114,12 @@ public final class LiveRepository {
         row.getInt("speed"),
         Optional.ofNullable(row.getString("simulated")),
         Instant.parse(row.getString("opened_at")),
-        StoredForms.LIVE_PLAN.read(row.getString("plan")),
+        plan(row.getString("id"), row.getString("plan")),
         row.getBoolean("is_open"));
+  }
+
+  private LivePlan plan(String session, String written) {
+    return plans.computeIfAbsent(session, id -> StoredForms.LIVE_PLAN.read(written));
   }
 
   /** Says whether a session is still to be ended. */
@@ -123,43 +140,13 @@ public final class LiveRepository {
    * @throws InvalidValueException when another session has an event of that id
    */
   public boolean add(UUID session, LiveEvent event, Instant now) {
-    return database.write(
-        connection -> {
-          Optional<String> known =
-              Database.first(
-                  connection,
-                  row -> row.getString(1),
-                  "select live_session_id from live_event where id = ?",
-                  event.id().toString());
-          if (known.isPresent()) {
-            if (known.get().equals(session.toString())) {
-              return false;
-            }
-            throw InvalidValueException.of(
-                "id", "is that of an event in another session", "an id of its own for each event");
-          }
-          Map<String, Object> row = row(event);
-          row.put("live_session_id", session.toString());
-          row.put("place", places(connection, session) + 1);
-          row.put("recorded_at", now);
-          database.insert("live_event", row);
-          return true;
-        });
-  }
-
-  private static int places(Connection connection, UUID session) throws SQLException {
-    return Database.first(
-            connection,
-            row -> row.getInt(1),
-            "select coalesce(max(place), 0) from live_event where live_session_id = ?",
-            session.toString())
-        .orElse(0);
+    return LiveEventRow.add(database, EVENTS, session, event, now);
   }
 
   /** Everything that happened in a session, in the order in which it was handed in. */
   public List<LiveEvent> events(UUID session) {
     return database.list(
-        LiveRepository::event,
+        LiveEventRow::read,
         "select * from live_event where live_session_id = ? order by place",
         session.toString());
   }
@@ -267,69 +254,49 @@ public final class LiveRepository {
     return all;
   }
 
-  private static Map<String, Object> row(LiveEvent event) {
-    Map<String, Object> row = new LinkedHashMap<>();
-    row.put("id", event.id().toString());
-    row.put("at", event.at());
-    Kind kind = event.kind();
-    row.put("kind", kind);
-    switch (kind) {
-      case STEP_ENDED -> row.put("leg", ((LiveEvent.StepEnded) event).leg());
-      case STEP_BACK -> row.put("leg", ((LiveEvent.StepBack) event).leg());
-      case LENGTHENED -> {
-        row.put("leg", ((LiveEvent.Lengthened) event).leg());
-        row.put("seconds", ((LiveEvent.Lengthened) event).seconds());
-      }
-      case RATED -> {
-        row.put("rpe", boxed(((LiveEvent.Rated) event).rpe20()));
-        row.put("voice", boxed(((LiveEvent.Rated) event).voice()));
-      }
-      case COUNTED -> {
-        row.put("beats", ((LiveEvent.Counted) event).beats());
-        row.put("window_seconds", ((LiveEvent.Counted) event).window().seconds());
-      }
-      case READ_OFF -> row.put("bpm", ((LiveEvent.ReadOff) event).bpm());
-      case SOURCE_CHANGED -> row.put("word", ((LiveEvent.SourceChanged) event).source());
-      case STOPPED -> row.put("word", ((LiveEvent.Stopped) event).sign());
-      case ENDED -> row.put("word", ((LiveEvent.Ended) event).reason());
-      case WITHDRAWN -> row.put("of_event_id", ((LiveEvent.Withdrawn) event).of().toString());
-      case BEGUN, STEP_STARTED, PAUSED, RESUMED, WORK_RESUMED -> {}
-    }
-    return row;
+  /**
+   * A strap that is known.
+   *
+   * @param strap what it is known by
+   * @param lastSession the session in which it was put on last
+   * @param lastClient who wore it then
+   * @param lastAt when it was put on
+   */
+  public record KnownStrap(String strap, UUID lastSession, UUID lastClient, Instant lastAt) {}
+
+  /** Every strap that was ever put on, the latest first; so many at most. */
+  public List<KnownStrap> straps(int most) {
+    return database.list(
+        row ->
+            new KnownStrap(
+                row.getString("strap"),
+                UUID.fromString(row.getString("session_id")),
+                UUID.fromString(row.getString("client_id")),
+                Instant.parse(row.getString("last_at"))),
+        """
+        select e.word as strap, max(e.at) as last_at, s.id as session_id, s.client_id
+        from live_event e join live_session s on s.id = e.live_session_id
+        where e.kind = 'STRAP_GIVEN'
+          and not exists (
+            select 1 from live_event w
+            where w.live_session_id = e.live_session_id and w.of_event_id = e.id)
+        group by e.word order by last_at desc limit ?
+        """,
+        most);
   }
 
-  private static Optional<Integer> boxed(OptionalInt value) {
-    return value.isPresent() ? Optional.of(value.getAsInt()) : Optional.empty();
-  }
-
-  private static LiveEvent event(ResultSet row) throws SQLException {
-    UUID id = UUID.fromString(row.getString("id"));
-    Instant at = Instant.parse(row.getString("at"));
-    String word = row.getString("word");
-    int leg = row.getInt("leg");
-    return switch (Kind.valueOf(row.getString("kind"))) {
-      case BEGUN -> new LiveEvent.Begun(id, at);
-      case STEP_STARTED -> new LiveEvent.StepStarted(id, at);
-      case STEP_ENDED -> new LiveEvent.StepEnded(id, at, leg);
-      case STEP_BACK -> new LiveEvent.StepBack(id, at, leg);
-      case LENGTHENED -> new LiveEvent.Lengthened(id, at, leg, row.getInt("seconds"));
-      case PAUSED -> new LiveEvent.Paused(id, at);
-      case RESUMED -> new LiveEvent.Resumed(id, at);
-      case RATED -> new LiveEvent.Rated(id, at, number(row, "rpe"), number(row, "voice"));
-      case COUNTED ->
-          new LiveEvent.Counted(
-              id, at, row.getInt("beats"), CountWindow.of(row.getInt("window_seconds")));
-      case READ_OFF -> new LiveEvent.ReadOff(id, at, row.getInt("bpm"));
-      case SOURCE_CHANGED -> new LiveEvent.SourceChanged(id, at, RateSource.valueOf(word));
-      case WORK_RESUMED -> new LiveEvent.WorkResumed(id, at);
-      case STOPPED -> new LiveEvent.Stopped(id, at, StopSign.valueOf(word));
-      case ENDED -> new LiveEvent.Ended(id, at, LiveEvent.Reason.valueOf(word));
-      case WITHDRAWN ->
-          new LiveEvent.Withdrawn(id, at, UUID.fromString(row.getString("of_event_id")));
-    };
-  }
-
-  private static OptionalInt number(ResultSet row, String column) throws SQLException {
-    return Database.wholeNumber(row, column).map(OptionalInt::of).orElse(OptionalInt.empty());
+  /** A client's last sessions in which a recovery was measured, so many at most, latest first. */
+  public List<Opened> withRecoveries(UUID clientId, int most) {
+    return database.list(
+        this::opened,
+        """
+        select s.* from live_session s
+        where s.client_id = ? and exists (
+          select 1 from live_event e
+          where e.live_session_id = s.id and e.kind = 'EFFORT_ENDED')
+        order by s.opened_at desc, s.id desc limit ?
+        """,
+        clientId.toString(),
+        most);
   }
 }

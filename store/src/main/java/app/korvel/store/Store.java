@@ -24,6 +24,7 @@ public record Store(
     PlannedSessionRepository planned,
     SessionLogRepository logs,
     LiveRepository live,
+    RoomRepository rooms,
     BusyRepository busy,
     SubscriptionRepository subscriptions) {
 
@@ -52,6 +53,7 @@ public record Store(
         new PlannedSessionRepository(database),
         new SessionLogRepository(database),
         new LiveRepository(database),
+        new RoomRepository(database),
         new BusyRepository(database),
         new SubscriptionRepository(database));
   }

@@ -79,6 +79,11 @@ final class StoredForms {
 
   static final StoredForm<LivePlan> LIVE_PLAN = new StoredForm<>(LivePlan.class, "plan", List.of());
 
+  /** What all in a room do. */
+  record RoomPlan(List<LivePlan.PlanStep> steps) {}
+
+  static final StoredForm<RoomPlan> ROOM_PLAN = new StoredForm<>(RoomPlan.class, "", List.of());
+
   private static void named(ObjectNode tree, String name) {
     tree.set(name, tree.remove(""));
   }

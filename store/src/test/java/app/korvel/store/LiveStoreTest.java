@@ -15,6 +15,7 @@ import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.outline.Outline.BandGoal;
 import app.korvel.core.outline.StepKind;
 import app.korvel.core.pulse.CountWindow;
+import app.korvel.core.recovery.RecoveryPosture;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.screening.Sex;
@@ -136,7 +137,14 @@ class LiveStoreTest {
             new LiveEvent.WorkResumed(id(12), NOW),
             new LiveEvent.Stopped(id(13), NOW, StopSign.DIZZY),
             new LiveEvent.Ended(id(14), NOW, LiveEvent.Reason.TIRED),
-            new LiveEvent.Withdrawn(id(15), NOW, id(14)));
+            new LiveEvent.Withdrawn(id(15), NOW, id(14)),
+            new LiveEvent.Seen(id(16), NOW),
+            new LiveEvent.StrapGiven(id(17), NOW, "Strap 4", true),
+            new LiveEvent.StrapDoubted(id(18), NOW),
+            new LiveEvent.StrapsSwapped(id(19), NOW, id(90), NOW.minusSeconds(40)),
+            new LiveEvent.EffortEnded(id(20), NOW, RecoveryPosture.ARMS_UP),
+            new LiveEvent.EffortResumed(id(21), NOW));
+    assertThat(events).extracting(LiveEvent::kind).containsAll(List.of(LiveEvent.Kind.values()));
     for (LiveEvent event : events) {
       assertThat(live.add(session.id(), event, NOW)).isTrue();
       assertThat(live.add(session.id(), event, NOW)).isFalse();

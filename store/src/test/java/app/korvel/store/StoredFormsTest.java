@@ -33,7 +33,8 @@ class StoredFormsTest {
           "outline", StoredForms.OUTLINE,
           "medicines", StoredForms.MEDICINES,
           "limits", StoredForms.LIMITS,
-          "live-plan", StoredForms.LIVE_PLAN);
+          "live-plan", StoredForms.LIVE_PLAN,
+          "room-plan", StoredForms.ROOM_PLAN);
 
   static Stream<String> names() {
     return FORMS.keySet().stream().sorted();

@@ -29,6 +29,7 @@ import app.korvel.core.pulse.PulseSite;
 import app.korvel.core.pulse.PulseSource;
 import app.korvel.core.pulse.Rhythm;
 import app.korvel.core.pulse.Strength;
+import app.korvel.core.recovery.RecoveryPosture;
 import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Allows;
 import app.korvel.core.screening.Condition;
@@ -92,6 +93,7 @@ class StoredWordsTest {
           PulseSite.class,
           PulseSource.class,
           RateSource.class,
+          RecoveryPosture.class,
           Rhythm.class,
           RpeFamily.class,
           Sex.class,

@@ -18,6 +18,8 @@ import java.util.Set;
  * @param told ratings and counts, in order
  * @param resumed the seconds in which the instructor let the work go on after it was stopped
  * @param source what reads the rate
+ * @param doubted the seconds in which it is not sure whose rate it is: shown, without a vote
+ * @param recovering the seconds after an effort has ended: nobody is asked to pick up
  */
 public record Course(
     List<Step> steps,
@@ -25,7 +27,9 @@ public record Course(
     BitSet paused,
     List<Told> told,
     Set<Integer> resumed,
-    RateSource source) {
+    RateSource source,
+    BitSet doubted,
+    BitSet recovering) {
 
   /** What a step of the session is for. */
   public enum StepFor {
@@ -73,10 +77,13 @@ public record Course(
     paused = (BitSet) paused.clone();
     told = List.copyOf(told);
     resumed = Set.copyOf(resumed);
+    doubted = (BitSet) doubted.clone();
+    recovering = (BitSet) recovering.clone();
   }
 
   /** Steps alone: nothing told, no pause. */
   public static Course of(List<Step> steps, RateSource source) {
-    return new Course(steps, Trace.MOST_SECONDS, new BitSet(), List.of(), Set.of(), source);
+    BitSet never = new BitSet();
+    return new Course(steps, Trace.MOST_SECONDS, never, List.of(), Set.of(), source, never, never);
   }
 }

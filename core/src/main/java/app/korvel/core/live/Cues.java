@@ -164,6 +164,14 @@ public record Cues(List<Given> given, Standing standing) {
       if (course.resumed().contains(second)) {
         goOn();
       }
+      if (course.doubted().get(second) != course.doubted().get(second - 1)) {
+        forget();
+      }
+      if (course.recovering().get(second - 1) && !course.recovering().get(second)) {
+        // The next set begins like a step.
+        inStep = -1;
+        voting = 0;
+      }
       watch(second, smoothed);
       if (paused) {
         pausedFor++;
@@ -346,7 +354,9 @@ public record Cues(List<Given> given, Standing standing) {
       if (heard && counted.value().isPresent() && tooHighByCount(second)) {
         return;
       }
-      Witnesses now = witnesses(aim.get(), settled ? smoothed : OptionalInt.empty());
+      Witnesses now =
+          witnesses(
+              aim.get(), settled ? smoothed : OptionalInt.empty(), course.doubted().get(second));
       last = Optional.of(now);
       Kind kind = kind(now.cue());
       boolean byBody = BY_BODY.contains(now.findings().get(0).code());
@@ -382,8 +392,8 @@ public record Cues(List<Given> given, Standing standing) {
       return true;
     }
 
-    private Witnesses witnesses(Aim aim, OptionalInt settled) {
-      boolean byHand = settled.isEmpty() && counted.value().isPresent();
+    private Witnesses witnesses(Aim aim, OptionalInt settled, boolean doubted) {
+      boolean byHand = counted.value().isPresent() && (settled.isEmpty() || doubted);
       OptionalInt rate = byHand ? counted.value() : settled;
       int place = rate.isPresent() ? Math.min(rate.getAsInt(), Trace.HIGHEST) : 0;
       if (said[place] == null) {
@@ -392,7 +402,7 @@ public record Cues(List<Given> given, Standing standing) {
                 new Moment(
                     rate,
                     byHand ? countedBy : course.source(),
-                    false,
+                    doubted && !byHand,
                     rpe.value(),
                     voice.value(),
                     false),
@@ -411,6 +421,7 @@ public record Cues(List<Given> given, Standing standing) {
           // While a rate comes in, nobody is asked for more before it has settled.
           && (settled || silentFor > 0)
           && step().use() == StepFor.WORK
+          && !course.recovering().get(second)
           && inStep >= STEP_BEGINS
           && second < step().byItself().orElse(Integer.MAX_VALUE);
     }

@@ -6,6 +6,7 @@ import app.korvel.core.measure.InvalidValueException.Fault;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.pulse.PulseCount;
+import app.korvel.core.recovery.RecoveryPosture;
 import app.korvel.core.run.RunEvent;
 import app.korvel.core.screening.StopSign;
 import app.korvel.core.zone.Level;
@@ -42,6 +43,12 @@ public sealed interface LiveEvent {
     READ_OFF(ReadOff.class, "Read off"),
     SOURCE_CHANGED(SourceChanged.class, "Source changed"),
     WORK_RESUMED(WorkResumed.class, "Work goes on"),
+    SEEN(Seen.class, "Seen"),
+    STRAP_GIVEN(StrapGiven.class, "Strap given"),
+    STRAP_DOUBTED(StrapDoubted.class, "Strap to be confirmed"),
+    STRAPS_SWAPPED(StrapsSwapped.class, "Straps swapped"),
+    EFFORT_ENDED(EffortEnded.class, "Effort ended"),
+    EFFORT_RESUMED(EffortResumed.class, "Next set"),
     STOPPED(Stopped.class, "Stopped"),
     ENDED(Ended.class, "Ended"),
     WITHDRAWN(Withdrawn.class, "Undone");
@@ -216,6 +223,61 @@ public sealed interface LiveEvent {
 
   /** After the work was stopped the client was asked, and it goes on. */
   record WorkResumed(UUID id, Instant at) implements LiveEvent {}
+
+  /** The instructor has seen that something needs them. */
+  record Seen(UUID id, Instant at) implements LiveEvent {}
+
+  /**
+   * A strap is put on.
+   *
+   * @param strap what it is known by, 1 to 40 characters
+   * @param unsure whether it may be somebody else's: until a count agrees it has no vote
+   */
+  record StrapGiven(UUID id, Instant at, String strap, boolean unsure) implements LiveEvent {
+    private static final int LONGEST = 40;
+
+    public StrapGiven {
+      strap = strap.strip();
+      if (strap.isEmpty() || strap.length() > LONGEST) {
+        throw InvalidValueException.of(
+            "strap", "has " + strap.length() + " characters", "1 to " + LONGEST);
+      }
+    }
+
+    @Override
+    public String words() {
+      return "Strap " + strap;
+    }
+  }
+
+  /** Another strap was put on so soon after this one that the two may have been swapped. */
+  record StrapDoubted(UUID id, Instant at) implements LiveEvent {}
+
+  /**
+   * Two straps were swapped: from a moment on each series is the other's.
+   *
+   * @param at when it was said
+   * @param with the other session
+   * @param from since when
+   */
+  record StrapsSwapped(UUID id, Instant at, UUID with, Instant from) implements LiveEvent {
+    public StrapsSwapped {
+      Objects.requireNonNull(with);
+      if (from.isAfter(at)) {
+        throw InvalidValueException.of("from", "lies after it was said", "a moment up to then");
+      }
+    }
+  }
+
+  /** The effort ends now, to recover in a posture. */
+  record EffortEnded(UUID id, Instant at, RecoveryPosture posture) implements LiveEvent {
+    public EffortEnded {
+      Objects.requireNonNull(posture);
+    }
+  }
+
+  /** The next set begins. */
+  record EffortResumed(UUID id, Instant at) implements LiveEvent {}
 
   /** Ended at a stop sign. */
   record Stopped(UUID id, Instant at, StopSign sign) implements LiveEvent {

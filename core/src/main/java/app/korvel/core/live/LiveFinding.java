@@ -18,7 +18,7 @@ public enum LiveFinding implements FindingKind {
       Source.PRACTICE),
   NOT_TODAY(
       BLOCK,
-      "Not today: today's check-in says %s.",
+      "No session: today's check-in says %s.",
       "The check-in decides whether there is a session; check in again if something has changed.",
       Source.PRACTICE),
   LIGHT_ONLY(
@@ -63,6 +63,30 @@ public enum LiveFinding implements FindingKind {
       "The pause was long: the warm-up comes first again.",
       "After {PAUSE_WARM_UP_AGAIN} min the body has cooled down.",
       Source.PRACTICE),
+  STRAP_UNCONFIRMED(
+      CAUTION,
+      "Not sure whose strap this is: count for a quarter of a minute.",
+      "Somebody else wore it last, or two were put on within {STRAPS_AT_ONCE} min. Within"
+          + " {STRAP_CONFIRMED} of a count it is this person's; until then it is shown and has no"
+          + " vote.",
+      Source.KORVEL),
+  SWAPPED_QUESTION(
+      CAUTION,
+      "Swapped? %s and %s may wear each other's straps.",
+      "Both are over {SWAPPED_OFF} bpm off, and changed over each comes within {SWAPPED_FITS} bpm of"
+          + " its last rate.",
+      Source.KORVEL),
+  STRAP_WORN(
+      BLOCK,
+      "Strap %s is on %s.",
+      "A strap serves one person at a time: take it off there first, or say that the two were"
+          + " swapped.",
+      Source.KORVEL),
+  PEAKS_SET_ASIDE(
+      INFO,
+      "Straps were swapped: peaks of this session are set aside.",
+      "Times, load and drops were worked out anew; what was said at the time stays on record.",
+      Source.KORVEL),
   NO_COOL_DOWN(
       CAUTION,
       "No cool-down: keep moving, and take the rate after {BACK_TO_REST_AGAIN} and {BACK_TO_REST_WITHIN} minutes.",

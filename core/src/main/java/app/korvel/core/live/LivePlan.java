@@ -123,17 +123,9 @@ public record LivePlan(
             ? outline.fitted(new Bounds(LIGHT, bounds.warmUpMinutes(), bounds.coolDownMinutes()))
             : outline;
     Optional<Reserve> reserve = runner.reserve();
-    List<PlanStep> steps = new ArrayList<>();
-    for (Block block : cut.blocks()) {
-      for (int round = 0; round < (block.apart() ? 1 : block.times()); round++) {
-        for (Step step : block.steps()) {
-          steps.add(planned(step, runner, reserve));
-        }
-      }
-    }
     return new LivePlan(
         mode,
-        steps,
+        inTurn(cut).stream().map(step -> planned(step, runner, reserve)).toList(),
         mover(runner, baseline, newToExercise),
         light,
         // A goal over what is allowed today is none.
@@ -142,6 +134,49 @@ public record LivePlan(
             .maximum()
             .filter(known -> reserve.isPresent() && baseline.resting().isPresent())
             .map(known -> new Basis(baseline.uncertainty(), known.method())));
+  }
+
+  /** The steps of an outline, each time that one comes. */
+  static List<Step> inTurn(Outline outline) {
+    List<Step> steps = new ArrayList<>();
+    for (Block block : outline.blocks()) {
+      for (int round = 0; round < (block.apart() ? 1 : block.times()); round++) {
+        steps.addAll(block.steps());
+      }
+    }
+    return steps;
+  }
+
+  private LivePlan with(List<PlanStep> other) {
+    return new LivePlan(mode, other, mover, light, goal, basis);
+  }
+
+  /** The same for a room that goes by one clock: no step waits for anybody's target. */
+  public LivePlan together() {
+    return with(
+        steps.stream()
+            .map(each -> new PlanStep(each.kind, each.seconds, each.range, each.aim, false))
+            .toList());
+  }
+
+  /**
+   * The same for somebody who joins late: the warm-up in full, then what is left of the work, and
+   * the cool-down in full.
+   *
+   * @param seconds that the room still has
+   */
+  public LivePlan joining(int seconds) {
+    int over = steps.stream().mapToInt(PlanStep::seconds).sum() - seconds;
+    List<PlanStep> left = new ArrayList<>();
+    for (PlanStep step : steps) {
+      boolean fixed = step.use() == StepFor.WARM_UP || step.use() == StepFor.COOL_DOWN;
+      int cut = fixed ? 0 : Math.max(0, Math.min(over, step.seconds));
+      over -= cut;
+      if (cut < step.seconds) {
+        left.add(new PlanStep(step.kind, step.seconds - cut, step.range, step.aim, step.waits));
+      }
+    }
+    return with(left);
   }
 
   private static PlanStep planned(Step step, ExertionLimits runner, Optional<Reserve> reserve) {
@@ -211,6 +246,10 @@ public record LivePlan(
 
   /** Its rows: a step that waits begins when the target is reached, or after 4 minutes. */
   public Protocol protocol() {
+    return protocol(steps);
+  }
+
+  static Protocol protocol(List<PlanStep> steps) {
     Duration latest = Duration.ofMinutes(Threshold.WAITS_FOR_TARGET.whole());
     List<Row> rows =
         steps.stream()

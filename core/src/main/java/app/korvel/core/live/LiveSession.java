@@ -8,6 +8,7 @@ import app.korvel.core.live.Course.Told;
 import app.korvel.core.live.LivePlan.PlanStep;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.run.Leg;
 import app.korvel.core.run.Leg.Pause;
 import app.korvel.core.run.Reaching;
@@ -42,6 +43,7 @@ import java.util.UUID;
  * @param cues what was said, and what stands
  * @param tallies what each leg came to, in their order
  * @param source what reads the rate now
+ * @param inDoubt whether it is not sure whose rate it is
  * @param events those that stand, in the order of their times
  */
 public record LiveSession(
@@ -53,6 +55,7 @@ public record LiveSession(
     Cues cues,
     List<Tally> tallies,
     RateSource source,
+    boolean inDoubt,
     List<LiveEvent> events) {
 
   /** Where a session can stand. */
@@ -82,6 +85,51 @@ public record LiveSession(
    */
   public static LiveSession of(
       LivePlan plan, RateSource source, List<LiveEvent> happened, Samples samples, Instant now) {
+    return of(plan, source, happened, Recording.of(samples), now);
+  }
+
+  /** The same with straps that were swapped: what was said before that was known stays said. */
+  public static LiveSession of(
+      LivePlan plan,
+      RateSource source,
+      List<LiveEvent> happened,
+      Recording recording,
+      Instant now) {
+    LiveSession session = once(plan, source, happened, recording.samples(), now);
+    if (session.begunAt.isEmpty() || recording.before().isEmpty()) {
+      return session;
+    }
+    List<Cues.Given> said = new ArrayList<>();
+    int from = 0;
+    for (Recording.Before before : recording.before()) {
+      int until = lastSecond(session.begunAt.get(), before.until());
+      int since = from;
+      once(plan, source, happened, before.samples(), before.until()).cues.given().stream()
+          .filter(cue -> cue.second() > since && cue.second() <= until)
+          .forEach(said::add);
+      from = until;
+    }
+    int since = from;
+    session.cues.given().stream().filter(cue -> cue.second() > since).forEach(said::add);
+    return session.saying(said);
+  }
+
+  private LiveSession saying(List<Cues.Given> said) {
+    return new LiveSession(
+        plan,
+        at,
+        begunAt,
+        run,
+        trace,
+        new Cues(said, cues.standing()),
+        tallies,
+        source,
+        inDoubt,
+        events);
+  }
+
+  private static LiveSession once(
+      LivePlan plan, RateSource source, List<LiveEvent> happened, Samples samples, Instant now) {
     List<LiveEvent> events = standing(happened, now);
     RateSource reads =
         last(events, LiveEvent.SourceChanged.class)
@@ -93,7 +141,7 @@ public record LiveSession(
       Trace nothing = Trace.of(new int[0], new int[0]);
       Cues silent = Cues.of(nothing, Course.of(List.of(), reads), plan.mover());
       return new LiveSession(
-          plan, now, begunAt, Optional.empty(), nothing, silent, List.of(), reads, events);
+          plan, now, begunAt, Optional.empty(), nothing, silent, List.of(), reads, false, events);
     }
     Instant begun = begunAt.get();
     Instant until = over(events).map(LiveEvent::at).orElse(now);
@@ -105,7 +153,7 @@ public record LiveSession(
             .flatMap(event -> event.clock().stream())
             .toList();
     Run run = Run.of(plan.protocol(), begun, clock, reaching(plan, trace, told, begun), now);
-    Course course = course(plan, run, told, events, reads);
+    Course course = course(plan, run, told, events, reads, doubted(events, trace, begun));
     return new LiveSession(
         plan,
         now,
@@ -115,11 +163,12 @@ public record LiveSession(
         Cues.of(trace, course, plan.mover()),
         Tally.of(trace, course),
         reads,
+        course.doubted().get(Math.max(1, trace.seconds())),
         events);
   }
 
   /** What stands, in the order of the times at which it happened. */
-  private static List<LiveEvent> standing(List<LiveEvent> happened, Instant now) {
+  public static List<LiveEvent> standing(List<LiveEvent> happened, Instant now) {
     Set<UUID> withdrawn = new HashSet<>();
     for (LiveEvent event : happened) {
       if (event instanceof LiveEvent.Withdrawn undone) {
@@ -140,7 +189,7 @@ public record LiveSession(
         .reduce((before, after) -> after);
   }
 
-  private static Optional<LiveEvent> over(List<LiveEvent> events) {
+  static Optional<LiveEvent> over(List<LiveEvent> events) {
     return events.stream().filter(LiveEvent::ends).findFirst();
   }
 
@@ -205,7 +254,12 @@ public record LiveSession(
   }
 
   private static Course course(
-      LivePlan plan, Run run, List<Told> told, List<LiveEvent> events, RateSource source) {
+      LivePlan plan,
+      Run run,
+      List<Told> told,
+      List<LiveEvent> events,
+      RateSource source,
+      BitSet doubted) {
     Instant begun = run.begunAt();
     List<Course.Step> steps = new ArrayList<>();
     BitSet paused = new BitSet();
@@ -229,7 +283,64 @@ public record LiveSession(
         .filter(LiveEvent.WorkResumed.class::isInstance)
         .forEach(event -> resumed.add(lastSecond(begun, event.at())));
     int last = run.complete() ? second(begun, run.sinceLast()) : Trace.MOST_SECONDS;
-    return new Course(steps, last, paused, told, resumed, source);
+    return new Course(
+        steps, last, paused, told, resumed, source, doubted, recovering(events, begun));
+  }
+
+  /**
+   * The seconds in which it is not sure whose strap it is: from when it was put on in doubt until a
+   * count agrees with it.
+   */
+  private static BitSet doubted(List<LiveEvent> events, Trace trace, Instant begun) {
+    BitSet doubted = new BitSet();
+    for (LiveEvent event : events) {
+      int second = event.at().isBefore(begun) ? 1 : lastSecond(begun, event.at());
+      if (event instanceof LiveEvent.StrapGiven given) {
+        doubted.set(second, Trace.MOST_SECONDS, given.unsure());
+      } else if (event instanceof LiveEvent.StrapDoubted) {
+        doubted.set(second, Trace.MOST_SECONDS);
+      } else if (event instanceof LiveEvent.Counted counted && agrees(counted, trace, second)) {
+        doubted.clear(second, Trace.MOST_SECONDS);
+      }
+    }
+    return doubted;
+  }
+
+  /** Whether a count of 15 s or more is as high as the strap was meanwhile. */
+  private static boolean agrees(LiveEvent.Counted counted, Trace trace, int second) {
+    OptionalInt strap = trace.median(second - counted.window().seconds() + 1, second);
+    return counted.window().seconds() >= CountWindow.S15.seconds()
+        && strap.isPresent()
+        && Math.abs(strap.getAsInt() - counted.bpm()) <= Threshold.STRAP_CONFIRMED.whole();
+  }
+
+  private static BitSet recovering(List<LiveEvent> events, Instant begun) {
+    BitSet recovering = new BitSet();
+    for (LiveEvent event : events) {
+      if (event instanceof LiveEvent.EffortEnded) {
+        recovering.set(lastSecond(begun, event.at()), Trace.MOST_SECONDS);
+      } else if (event instanceof LiveEvent.EffortResumed
+          || event instanceof LiveEvent.StepEnded
+          || event instanceof LiveEvent.StepBack) {
+        recovering.clear(lastSecond(begun, event.at()), Trace.MOST_SECONDS);
+      }
+    }
+    return recovering;
+  }
+
+  /** The effort that has ended, if the next set has not begun. */
+  public Optional<LiveEvent.EffortEnded> recoveringSince() {
+    return last(events, LiveEvent.EffortEnded.class)
+        .filter(
+            ended ->
+                events.stream()
+                    .filter(LiveEvent.EffortResumed.class::isInstance)
+                    .noneMatch(event -> event.at().isAfter(ended.at())));
+  }
+
+  /** Whether straps were swapped in it. */
+  public boolean swapped() {
+    return last(events, LiveEvent.StrapsSwapped.class).isPresent();
   }
 
   /** Where it stands. */
@@ -286,7 +397,9 @@ public record LiveSession(
 
   /** What is due now. */
   public List<PromptDue> prompts() {
-    if (phase() != Phase.RUNNING || step().filter(on -> on.use() == StepFor.WORK).isEmpty()) {
+    if (phase() != Phase.RUNNING
+        || recoveringSince().isPresent()
+        || step().filter(on -> on.use() == StepFor.WORK).isEmpty()) {
       return List.of();
     }
     Leg leg = run.flatMap(Run::current).orElseThrow();
@@ -309,6 +422,12 @@ public record LiveSession(
     List<Finding> findings = new ArrayList<>();
     if (phase() == Phase.RUNNING && goByHand()) {
       findings.add(LiveFinding.GO_BY_HAND.of());
+    }
+    if (inDoubt && phase() != Phase.ENDED) {
+      findings.add(LiveFinding.STRAP_UNCONFIRMED.of());
+    }
+    if (swapped()) {
+      findings.add(LiveFinding.PEAKS_SET_ASIDE.of());
     }
     if (phase() == Phase.RUNNING && warmsUpAgain()) {
       findings.add(LiveFinding.WARM_UP_AGAIN.of());

@@ -14,7 +14,7 @@ import app.korvel.core.measure.Threshold;
 import app.korvel.core.outline.StepKind;
 import app.korvel.core.run.Leg;
 import app.korvel.core.run.Run;
-import app.korvel.core.trace.Trace;
+import app.korvel.core.trace.Fall;
 import app.korvel.core.zone.Reserve;
 import java.time.Duration;
 import java.util.List;
@@ -76,8 +76,6 @@ public record LiveSummary(
   }
 
   private static final int MINUTE = 60;
-  private static final int END_WINDOW = 5;
-  private static final int ABOUT = 2;
 
   public LiveSummary {
     tallies = List.copyOf(tallies);
@@ -99,7 +97,8 @@ public record LiveSummary(
         work.stream().mapToInt(Tally::noData).sum(),
         SessionLoad.averageBpm(Tally.together(work)),
         lastCounted(session),
-        peak.bpm().isPresent()
+        // Whose the highest rate was is not sure once straps were swapped.
+        peak.bpm().isPresent() && !session.swapped()
             ? Optional.of(new Peak(peak.bpm().getAsInt(), peak.atSecond()))
             : Optional.empty(),
         drop(session),
@@ -150,12 +149,9 @@ public record LiveSummary(
     }
     int end =
         (int) Duration.between(run.get().begunAt(), last.get().endedAt().orElseThrow()).toSeconds();
-    Trace trace = session.trace();
-    OptionalInt atEnd = trace.median(end - END_WINDOW + 1, end);
-    OptionalInt after = trace.median(end + MINUTE - ABOUT, end + MINUTE + ABOUT);
-    return atEnd.isPresent() && after.isPresent()
-        ? Optional.of(new Drop(atEnd.getAsInt(), after.getAsInt()))
-        : Optional.empty();
+    return Fall.of(session.trace(), end)
+        .filter(fall -> fall.drop60().isPresent())
+        .map(fall -> new Drop(fall.endBpm(), fall.endBpm() - fall.drop60().getAsInt()));
   }
 
   private static boolean exercise(LiveSession session, Leg leg) {

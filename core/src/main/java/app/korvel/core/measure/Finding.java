@@ -10,4 +10,9 @@ package app.korvel.core.measure;
  * @param source where the rule comes from
  */
 public record Finding(
-    String code, Severity severity, String message, String because, Source source) {}
+    String code, Severity severity, String message, String because, Source source) {
+  /** The same, said of somebody among others. */
+  public Finding about(String name) {
+    return new Finding(code, severity, name + ": " + message, because, source);
+  }
+}

@@ -16,6 +16,7 @@ public record Source(String citation) {
   public static final Source AINSWORTH = of("Ainsworth et al.", "Med Sci Sports Exerc", 2011);
   public static final Source BORG = of("Borg", "Med Sci Sports Exerc", 1982);
   public static final Source BRAWNER = of("Brawner et al.", "Am Heart J", 2004);
+  public static final Source COLE = of("Cole et al.", "N Engl J Med", 1999);
   public static final Source FOX =
       new Source("Fox, Naughton & Haskell, Ann Clin Res 1971; critique: Robergs & Landwehr 2002");
   public static final Source GARBER = of("Garber et al.", "Med Sci Sports Exerc", 2011);
@@ -25,10 +26,12 @@ public record Source(String citation) {
   public static final Source KETEYIAN = of("Keteyian et al.", "Med Sci Sports Exerc", 2012);
   public static final Source LACH = of("Lach et al.", "Front Physiol", 2021);
   public static final Source NES = of("Nes et al.", "Scand J Med Sci Sports", 2013);
+  public static final Source SHETLER = of("Shetler et al.", "J Am Coll Cardiol", 2001);
   public static final Source SWAIN = new Source("Swain & Leutholtz 1997");
   public static final Source TALK =
       new Source("Foster et al. 2008; Persinger et al. 2004; Reed & Pipe 2014");
   public static final Source TANAKA = of("Tanaka, Monahan & Seals", "J Am Coll Cardiol", 2001);
+  public static final Source WATANABE = of("Watanabe et al.", "Circulation", 2001);
   public static final Source WHO = new Source("World Health Organization, guidelines 2020");
 
   /** A journal article. */

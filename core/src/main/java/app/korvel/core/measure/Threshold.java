@@ -306,6 +306,34 @@ public enum Threshold {
       "With data for so much of it, a session is judged by its recording.",
       Source.KORVEL),
 
+  RECOVERY_JUDGED_FROM(
+      "85",
+      "% of maximum",
+      "A recovery is judged after an effort that ended so high.",
+      Source.KORVEL),
+  SLOW_MOVING_60(
+      "12", "bpm", "Upright and moving, a fall of no more in 60 seconds is slow.", Source.COLE),
+  SLOW_LYING_60(
+      "18", "bpm", "Lying at once, a fall of no more in 60 seconds is slow.", Source.WATANABE),
+  SLOW_LYING_120("22", "bpm", "Lying, a smaller fall in 120 seconds is slow.", Source.SHETLER),
+  RECOVERY_END_APART(
+      "5", "bpm", "Ends that differ by more make a comparison of recoveries weak.", Source.KORVEL),
+  RECOVERY_SETS("2", "sets", "Of each way to recover, at least, to compare two.", Source.KORVEL),
+  RECOVERY_CHANGED_STRAP(
+      "9", "bpm", "A drop at 60 s by strap that differs by so much has changed.", Source.KORVEL),
+  RECOVERY_CHANGED_COUNT("12", "bpm", "The same where both were counted by hand.", Source.KORVEL),
+  STRAP_CONFIRMED(
+      "6", "bpm", "A count this close to a strap says that it is this person’s.", Source.KORVEL),
+  STRAPS_AT_ONCE(
+      "2", "minutes", "Straps put on so close together may have been swapped.", Source.KORVEL),
+  SWAPPED_OFF(
+      "15", "bpm", "Two straps each further off than before may have been swapped.", Source.KORVEL),
+  SWAPPED_FITS(
+      "10", "bpm", "And where changing them brings each as close to its last rate.", Source.KORVEL),
+  QUEUE_NO_SIGNAL("10", "seconds", "So long without a signal needs a look.", Source.KORVEL),
+  SEEN_FOR("60", "seconds", "Who was marked as seen comes back after so long.", Source.KORVEL),
+  SOUNDS_APART("3", "seconds", "Between two sounds of a room, at least.", Source.KORVEL),
+
   UNDER_18("18", "years", "Below it a guardian agrees, and no maximum is tested.", Source.PRACTICE),
   OVER_65(
       "65",

@@ -3,6 +3,7 @@ package app.korvel.core.trace;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Arrays;
+import java.util.Optional;
 
 /**
  * Samples as they came from a sensor, in the order of their times: arrays of one length.
@@ -42,6 +43,39 @@ public record Samples(Instant since, int[] at, int[] bpm) {
       allBpm[n] = take ? bpm[mine++] : otherBpm[other++];
     }
     return new Samples(since, allAt, allBpm);
+  }
+
+  /**
+   * Those of a stretch of time.
+   *
+   * @param from the first moment of it
+   * @param to the first moment after it; empty where it does not end
+   */
+  public Samples between(Instant from, Optional<Instant> to) {
+    int first = place(from);
+    int last = to.map(this::place).orElse(at.length);
+    return new Samples(
+        since,
+        Arrays.copyOfRange(at, first, Math.max(first, last)),
+        Arrays.copyOfRange(bpm, first, Math.max(first, last)));
+  }
+
+  /** How many were taken before a moment. */
+  private int place(Instant moment) {
+    int place = 0;
+    while (place < at.length && since.plusMillis(at[place]).isBefore(moment)) {
+      place++;
+    }
+    return place;
+  }
+
+  /**
+   * The same with times that count from another moment; what lies before it is at its beginning.
+   */
+  public Samples countedFrom(Instant other) {
+    long shift = Duration.between(other, since).toMillis();
+    return new Samples(
+        other, Arrays.stream(at).map(each -> (int) Math.max(0, each + shift)).toArray(), bpm);
   }
 
   /** When the last sample was taken; {@link #since} where there is none. */

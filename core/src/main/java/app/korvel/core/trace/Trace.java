@@ -87,6 +87,11 @@ public final class Trace {
     return new Trace(sampled);
   }
 
+  /** The same without what comes after a second. */
+  public Trace upTo(int second) {
+    return second >= sampled.length ? this : new Trace(Arrays.copyOf(sampled, Math.max(0, second)));
+  }
+
   /** How many seconds it has. */
   public int seconds() {
     return sampled.length;
@@ -135,6 +140,11 @@ public final class Trace {
    * @param to its last
    */
   public OptionalInt median(int from, int to) {
+    return median(from, to, FEWEST);
+  }
+
+  /** The same of so many samples at least. */
+  OptionalInt median(int from, int to, int fewest) {
     short[] found = new short[Math.max(0, to - from + 1)];
     int count = 0;
     for (int second = from; second <= to; second++) {
@@ -142,7 +152,7 @@ public final class Trace {
         found[count++] = sampled[second - 1];
       }
     }
-    if (count < FEWEST) {
+    if (count < fewest) {
       return OptionalInt.empty();
     }
     Arrays.sort(found, 0, count);

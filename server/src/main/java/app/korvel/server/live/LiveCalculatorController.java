@@ -11,6 +11,8 @@ import app.korvel.server.live.LiveCalculatorViews.TraceAnswer;
 import app.korvel.server.live.LiveCalculatorViews.TraceRequest;
 import app.korvel.server.live.LiveCalculatorViews.WitnessesAnswer;
 import app.korvel.server.live.LiveCalculatorViews.WitnessesRequest;
+import app.korvel.server.live.RecoveryCalculatorViews.RecoveryAnswer;
+import app.korvel.server.live.RecoveryCalculatorViews.RecoveryRequest;
 import app.korvel.studio.Studio;
 import app.korvel.studio.zone.SchemeCatalog;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -36,6 +38,14 @@ class LiveCalculatorController {
   @PostMapping("/api/calculator/strap-sample")
   StrapSampleAnswer strapSample(@RequestBody StrapSampleRequest request) {
     return request.sample();
+  }
+
+  /** What a recovery comes to: drops, edges, time constant, and whether it is slow. */
+  @PostMapping("/api/calculator/recovery")
+  RecoveryAnswer recovery(@RequestBody RecoveryRequest request) {
+    SchemeCatalog schemes = new SchemeCatalog(studio);
+    return request.answer(
+        request.scheme() == null ? SchemeCatalog.usual() : schemes.of(request.scheme()));
   }
 
   /** What would have been said over a recording by the rate alone, and what it amounts to. */

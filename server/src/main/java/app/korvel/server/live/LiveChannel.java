@@ -16,13 +16,16 @@ import org.springframework.web.socket.config.annotation.WebSocketConfigurer;
 import org.springframework.web.socket.handler.TextWebSocketHandler;
 
 /**
- * The channel on which a page is told what happens in a session: it sends the id of the session it
- * looks at. What a page has to say itself goes by plain requests, which are answered when it is on
- * disk.
+ * The channel on which a page is told what happens in a session or a room: it sends the id of what
+ * it looks at. What a page has to say itself goes by plain requests, which are answered when it is
+ * on disk.
  */
 final class LiveChannel extends TextWebSocketHandler {
   /** A reader who is stuck holds the thread of their own no longer than this. */
   private static final long STUCK_MS = 3_000L;
+
+  /** Before the id of a room. */
+  private static final String ROOM = "room:";
 
   private final LiveHub hub;
   private final Map<String, LiveViewer> viewers = new ConcurrentHashMap<>();
@@ -47,10 +50,17 @@ final class LiveChannel extends TextWebSocketHandler {
       throws IOException {
     try {
       LiveViewer viewer = viewers.get(channel.getId());
-      viewer.lookAt(UUID.fromString(message.getPayload()));
+      String wanted = message.getPayload();
+      if (wanted.startsWith(ROOM)) {
+        viewer.lookAtRoom(UUID.fromString(wanted.substring(ROOM.length())));
+      } else {
+        viewer.lookAt(UUID.fromString(wanted));
+      }
       hub.watch(viewer);
     } catch (IllegalArgumentException noId) {
-      channel.close(CloseStatus.BAD_DATA.withReason("accepted: the id of a session"));
+      channel.close(
+          CloseStatus.BAD_DATA.withReason(
+              "accepted: the id of a session, or room: and the id of one"));
     }
   }
 

@@ -1,5 +1,6 @@
 package app.korvel.server.live;
 
+import app.korvel.core.recovery.RecoveryPosture;
 import app.korvel.core.run.Run;
 import app.korvel.core.screening.StopSign;
 import app.korvel.server.live.LiveSummaryViews.LiveSummaryView;
@@ -12,6 +13,8 @@ import app.korvel.server.live.LiveViews.LiveState;
 import app.korvel.server.live.LiveViews.LiveView;
 import app.korvel.server.live.LiveViews.SamplesRequest;
 import app.korvel.server.live.LiveViews.SamplesTaken;
+import app.korvel.server.live.RecoveryViews.ClientRecoveries;
+import app.korvel.server.live.RecoveryViews.RecoverySheet;
 import app.korvel.studio.Actor;
 import app.korvel.studio.Studio;
 import app.korvel.studio.live.LiveSessions;
@@ -107,6 +110,21 @@ class LiveController {
   LiveSummaryView summary(
       @PathVariable UUID id, @RequestParam(required = false) @Nullable String scheme) {
     return pages.summary(id, Optional.ofNullable(scheme));
+  }
+
+  /** Its recoveries; with two ways, those beside each other. */
+  @GetMapping("/api/live/{id}/recovery")
+  RecoverySheet recovery(
+      @PathVariable UUID id,
+      @RequestParam(required = false) @Nullable RecoveryPosture first,
+      @RequestParam(required = false) @Nullable RecoveryPosture second) {
+    return new RecoveryPages(studio).ofSession(id, RecoveryPages.ways(first, second));
+  }
+
+  /** A client's recoveries, with their trend by posture. */
+  @GetMapping("/api/clients/{id}/recoveries")
+  ClientRecoveries recoveries(@PathVariable UUID id) {
+    return new RecoveryPages(studio).ofClient(id);
   }
 
   @PostMapping("/api/live/{id}/log")

@@ -9,13 +9,10 @@ import app.korvel.studio.Studio;
 import app.korvel.studio.live.LiveSessions;
 import app.korvel.studio.live.LiveSessions.LiveNow;
 import app.korvel.studio.live.RecordLiveEvent;
-import app.korvel.studio.live.SimulatedClient;
-import app.korvel.studio.live.TakeSamples;
+import app.korvel.studio.live.RecordRoomEvent;
+import app.korvel.studio.live.Simulations;
 import jakarta.annotation.PreDestroy;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
@@ -45,6 +42,7 @@ class LiveHub {
 
   private static final int TICKS_A_SECOND = 1000 / TICK_MS;
   private static final int LEFT_EVERY_SECONDS = 60;
+  private static final int SENT_SECONDS = 3;
   private static final Actor CLOCK = new Actor("the clock");
 
   /** What is pushed. */
@@ -53,11 +51,8 @@ class LiveHub {
   private final Studio studio;
   private final JsonMapper json;
   private final Set<LiveViewer> viewers = ConcurrentHashMap.newKeySet();
-  private final Map<UUID, SimulatedClient> simulated = new HashMap<>();
-
-  /** Sessions whose strap is simulated, as of the last second. */
-  private List<Opened> pretending = List.of();
-
+  private final Simulations simulations;
+  private final RoomBoards boards;
   private int ticks;
   private final ScheduledExecutorService worker =
       Executors.newSingleThreadScheduledExecutor(
@@ -70,12 +65,20 @@ class LiveHub {
   LiveHub(Studio studio, JsonMapper json) {
     this.studio = studio;
     this.json = json;
+    this.simulations = new Simulations(studio);
+    this.boards = new RoomBoards(studio, json);
     worker.scheduleWithFixedDelay(this::tick, TICK_MS, TICK_MS, TimeUnit.MILLISECONDS);
   }
 
   void watch(LiveViewer viewer) {
     viewers.add(viewer);
     viewer.session().ifPresent(this::changed);
+    viewer.room().ifPresent(boards::roomChanged);
+  }
+
+  /** Something of a room has changed: who is in it, or its clock. */
+  void roomChanged(UUID room) {
+    boards.roomChanged(room);
   }
 
   void leave(LiveViewer viewer) {
@@ -85,6 +88,7 @@ class LiveHub {
 
   /** Something of a session has changed: whoever looks at it is told at once. */
   void changed(UUID session) {
+    boards.changed(session);
     try {
       worker.execute(() -> push(session));
     } catch (RejectedExecutionException stopped) {
@@ -116,38 +120,41 @@ class LiveHub {
     try {
       boolean second = ticks % TICKS_A_SECOND == 0;
       if (second) {
-        pretending =
-            studio.store().live().openNow().stream()
-                .filter(opened -> opened.simulated().isPresent())
-                .toList();
-        simulated
-            .keySet()
-            .retainAll(pretending.stream().map(Opened::id).collect(Collectors.toSet()));
+        simulations.look();
       }
-      pretending.stream().filter(opened -> second || opened.speed() > 1).forEach(this::send);
+      List<Opened> due =
+          simulations.on().stream()
+              .filter(opened -> ticks % everyTicks(opened.speed()) == 0)
+              .toList();
+      if (!due.isEmpty()) {
+        simulations.send(CLOCK, due);
+        due.forEach(opened -> boards.changed(opened.id()));
+      }
       if (second) {
         viewers.stream()
             .flatMap(viewer -> viewer.session().stream())
             .distinct()
             .forEach(this::push);
       }
-      if (ticks++ % (LEFT_EVERY_SECONDS * TICKS_A_SECOND) == 0) {
+      boards.tick(
+          viewers.stream()
+              .filter(viewer -> viewer.room().isPresent())
+              .collect(Collectors.groupingBy(viewer -> viewer.room().orElseThrow())),
+          TimeUnit.NANOSECONDS.toMillis(System.nanoTime()));
+      if (ticks % (LEFT_EVERY_SECONDS * TICKS_A_SECOND) == 0) {
         new RecordLiveEvent(studio).closeLeft(CLOCK);
+        new RecordRoomEvent(studio).closeLeft(CLOCK);
       }
     } catch (RuntimeException failed) {
       LOG.warn("The live sessions were not looked after.", failed);
+    } finally {
+      ticks++;
     }
   }
 
-  private void send(Opened opened) {
-    LiveNow stands = new LiveSessions(studio).get(opened.id());
-    SimulatedClient client =
-        simulated.computeIfAbsent(opened.id(), id -> new SimulatedClient(stands));
-    Optional<SimulatedClient.Sent> sent = client.until(stands.session());
-    while (sent.isPresent()) {
-      new TakeSamples(studio).by(CLOCK, opened.id(), sent.get().sequence(), sent.get().handed());
-      sent = client.until(stands.session());
-    }
+  /** A simulated strap sends each second, and where its time goes faster every three of its own. */
+  private static int everyTicks(int speed) {
+    return speed == 1 ? TICKS_A_SECOND : Math.max(1, SENT_SECONDS * TICKS_A_SECOND / speed);
   }
 
   /** Says goodbye before the server stops: open channels would see nothing but a broken line. */

@@ -76,7 +76,7 @@ record LivePages(Studio studio) {
   /**
    * The zone system shown to that client; one that counts from thresholds needs more than a span.
    */
-  private Scheme scheme(UUID client) {
+  Scheme scheme(UUID client) {
     SchemeCatalog schemes = new SchemeCatalog(studio);
     Scheme shown = schemes.of(schemes.inUse(client));
     return shown.basis() == Basis.THRESHOLD ? SchemeCatalog.usual() : shown;
@@ -94,7 +94,7 @@ record LivePages(Studio studio) {
         zones(stands.opened().plan(), shown));
   }
 
-  private static Optional<Zones> zones(LivePlan plan, Scheme scheme) {
+  static Optional<Zones> zones(LivePlan plan, Scheme scheme) {
     return plan.mover()
         .reserve()
         .map(

@@ -12,8 +12,8 @@ import org.springframework.web.socket.TextMessage;
 import org.springframework.web.socket.WebSocketSession;
 
 /**
- * Somebody who looks at sessions: a short queue and a thread of their own, so that one who reads
- * slowly holds nobody; what they are too late for is dropped, the oldest first.
+ * Somebody who looks at a session or a room: a short queue and a thread of their own, so that one
+ * who reads slowly holds nobody; what they are too late for is dropped, the oldest first.
  */
 final class LiveViewer {
   private static final Logger LOG = LoggerFactory.getLogger(LiveViewer.class);
@@ -23,6 +23,7 @@ final class LiveViewer {
   private final BlockingQueue<String> queue = new ArrayBlockingQueue<>(WAITING);
   private final Thread sender;
   private volatile Optional<UUID> session = Optional.empty();
+  private volatile Optional<UUID> room = Optional.empty();
 
   LiveViewer(WebSocketSession channel) {
     this.channel = channel;
@@ -35,8 +36,18 @@ final class LiveViewer {
     return session;
   }
 
+  Optional<UUID> room() {
+    return room;
+  }
+
   void lookAt(UUID id) {
     session = Optional.of(id);
+    room = Optional.empty();
+  }
+
+  void lookAtRoom(UUID id) {
+    room = Optional.of(id);
+    session = Optional.empty();
   }
 
   boolean looksAt(UUID id) {

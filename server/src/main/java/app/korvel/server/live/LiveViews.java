@@ -15,6 +15,7 @@ import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.outline.Outline.BandGoal;
 import app.korvel.core.outline.StepKind;
 import app.korvel.core.pulse.CountWindow;
+import app.korvel.core.recovery.RecoveryPosture;
 import app.korvel.core.run.Leg;
 import app.korvel.core.run.Run;
 import app.korvel.core.screening.StopSign;
@@ -50,7 +51,7 @@ import org.jspecify.annotations.Nullable;
 final class LiveViews {
   private LiveViews() {}
 
-  private static @Nullable Integer number(OptionalInt value) {
+  static @Nullable Integer number(OptionalInt value) {
     return value.isPresent() ? value.getAsInt() : null;
   }
 
@@ -89,6 +90,8 @@ final class LiveViews {
    * Something that happened; what does not belong to its kind is left out.
    *
    * @param leg which step as it came, from 1; null for the one that is on
+   * @param with the other session of two whose straps were swapped
+   * @param from since when they were; null for now
    */
   record LiveEventRequest(
       Instant at,
@@ -103,7 +106,11 @@ final class LiveViews {
       @Nullable RateSource source,
       @Nullable StopSign sign,
       LiveEvent.@Nullable Reason reason,
-      @Nullable UUID of) {
+      @Nullable UUID of,
+      @Nullable String strap,
+      @Nullable UUID with,
+      @Nullable Instant from,
+      @Nullable RecoveryPosture posture) {
 
     /**
      * @param on the leg that is on
@@ -124,6 +131,13 @@ final class LiveViews {
         case READ_OFF -> new LiveEvent.ReadOff(id, at, need("bpm", bpm));
         case SOURCE_CHANGED -> new LiveEvent.SourceChanged(id, at, need("source", source));
         case WORK_RESUMED -> new LiveEvent.WorkResumed(id, at);
+        case SEEN -> new LiveEvent.Seen(id, at);
+        case STRAP_GIVEN -> new LiveEvent.StrapGiven(id, at, need("strap", strap), false);
+        case STRAP_DOUBTED -> new LiveEvent.StrapDoubted(id, at);
+        case STRAPS_SWAPPED ->
+            new LiveEvent.StrapsSwapped(id, at, need("with", with), from == null ? at : from);
+        case EFFORT_ENDED -> new LiveEvent.EffortEnded(id, at, need("posture", posture));
+        case EFFORT_RESUMED -> new LiveEvent.EffortResumed(id, at);
         case STOPPED -> new LiveEvent.Stopped(id, at, need("sign", sign));
         case ENDED ->
             new LiveEvent.Ended(id, at, reason == null ? LiveEvent.Reason.PLANNED : reason);
@@ -252,6 +266,7 @@ final class LiveViews {
   record FaultOption(SimulatedStrap.Fault fault, String name) {
     static final List<FaultOption> ALL =
         Arrays.stream(SimulatedStrap.Fault.values())
+            .filter(SimulatedStrap.Fault::forOne)
             .map(each -> new FaultOption(each, each.displayName()))
             .toList();
   }
@@ -342,7 +357,15 @@ final class LiveViews {
   record PromptView(LivePrompt what, int seconds) {}
 
   /** What the key for undo would undo. */
-  record UndoView(UUID of, String words) {}
+  record UndoView(UUID of, String words) {
+    static @Nullable UndoView last(List<LiveEvent> events) {
+      return events.stream()
+          .filter(event -> event.kind() != LiveEvent.Kind.STRAP_DOUBTED)
+          .reduce((before, after) -> after)
+          .map(event -> new UndoView(event.id(), event.words()))
+          .orElse(null);
+    }
+  }
 
   /** That it was logged. */
   record LoggedAs(UUID id, String words) {
@@ -389,6 +412,7 @@ final class LiveViews {
       @Nullable Integer bpm,
       int secondsWithoutSignal,
       boolean goByHand,
+      boolean inDoubt,
       RateSource source,
       @Nullable CueNow cue,
       boolean workStopped,
@@ -420,6 +444,7 @@ final class LiveViews {
           number(run.isPresent() ? smoothed : stands.latestBpm()),
           standing.secondsWithoutSignal(),
           session.goByHand(),
+          session.inDoubt(),
           session.source(),
           standing.cue().map(CueNow::of).orElse(null),
           standing.stopped(),
@@ -432,17 +457,8 @@ final class LiveViews {
               .toList(),
           session.findings(),
           number(session.goalSecondsLeft()),
-          undo(session),
+          UndoView.last(session.events()),
           stands.log().map(LoggedAs::of).orElse(null));
-    }
-
-    private static @Nullable UndoView undo(LiveSession session) {
-      List<LiveEvent> events = session.events();
-      if (events.isEmpty()) {
-        return null;
-      }
-      LiveEvent last = events.get(events.size() - 1);
-      return new UndoView(last.id(), last.words());
     }
   }
 

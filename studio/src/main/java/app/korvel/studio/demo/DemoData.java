@@ -35,6 +35,7 @@ import app.korvel.core.pulse.RestingReading;
 import app.korvel.core.pulse.Rhythm;
 import app.korvel.core.pulse.Strength;
 import app.korvel.core.pulse.UsualPulse;
+import app.korvel.core.recovery.RecoveryPosture;
 import app.korvel.core.screening.Allows;
 import app.korvel.core.screening.Answers;
 import app.korvel.core.screening.Clearance;
@@ -825,10 +826,20 @@ public final class DemoData {
         from,
         60L * minutes - 180,
         (id, at) -> new LiveEvent.Rated(id, at, OptionalInt.of(13), OptionalInt.empty()));
+    if (whole) {
+      recover(opened, from, 14, RecoveryPosture.MOVING);
+      recover(opened, from, 19, RecoveryPosture.SEATED);
+    }
     Instant end = from.plusSeconds(60L * minutes);
     replay.at(end, () -> new SimulateSession(studio).by(WHO, opened.id(), end));
     LiveEvent.Reason reason = whole ? LiveEvent.Reason.PLANNED : LiveEvent.Reason.TIRED;
     inSession(opened, from, 60L * minutes, (id, at) -> new LiveEvent.Ended(id, at, reason));
+  }
+
+  /** The effort ends in a posture, and the next set begins two and a half minutes later. */
+  private void recover(Opened opened, Instant from, int minute, RecoveryPosture posture) {
+    inSession(opened, from, 60L * minute, (id, at) -> new LiveEvent.EffortEnded(id, at, posture));
+    inSession(opened, from, 60L * minute + 150, LiveEvent.EffortResumed::new);
   }
 
   private void inSession(

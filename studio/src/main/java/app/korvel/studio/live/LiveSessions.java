@@ -1,6 +1,8 @@
 package app.korvel.studio.live;
 
+import app.korvel.core.live.LiveEvent;
 import app.korvel.core.live.LiveSession;
+import app.korvel.core.live.Recording;
 import app.korvel.core.session.SessionLog;
 import app.korvel.core.trace.Samples;
 import app.korvel.core.trace.Trace;
@@ -9,6 +11,7 @@ import app.korvel.studio.NotFoundException;
 import app.korvel.studio.Studio;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
@@ -39,12 +42,13 @@ public record LiveSessions(Studio studio) {
    * goes faster. Nothing else knows of that.
    */
   public Instant now(Opened opened) {
+    return now(opened.openedAt(), opened.speed());
+  }
+
+  /** What time it is by a clock that goes faster from a moment on. */
+  Instant now(Instant since, int speed) {
     Instant now = studio.now();
-    return opened.speed() == 1
-        ? now
-        : opened
-            .openedAt()
-            .plus(Duration.between(opened.openedAt(), now).multipliedBy(opened.speed()));
+    return speed == 1 ? now : since.plus(Duration.between(since, now).multipliedBy(speed));
   }
 
   /**
@@ -73,13 +77,18 @@ public record LiveSessions(Studio studio) {
         });
   }
 
+  /** A session that was read before, as it stands now. */
+  public LiveNow again(Opened opened) {
+    return studio.read(() -> now(opened, now(opened)));
+  }
+
   /** A session as it stood or stands at a moment. */
   LiveNow now(Opened opened, Instant now) {
     UUID id = opened.id();
-    Samples samples = studio.store().live().samples(id, opened.openedAt());
-    LiveSession session =
-        LiveSession.of(
-            opened.plan(), opened.source(), studio.store().live().events(id), samples, now);
+    List<LiveEvent> events = studio.store().live().events(id);
+    Recording recording = new Recordings(studio).of(opened, events);
+    Samples samples = recording.samples();
+    LiveSession session = LiveSession.of(opened.plan(), opened.source(), events, recording, now);
     Instant happened =
         session.events().stream()
             .map(event -> event.at())

@@ -32,6 +32,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 
 /** Opens a session on the clock: only where today allows it, and one at a time for each client. */
@@ -54,7 +55,18 @@ public record OpenLiveSession(Studio studio) {
       Optional<Mode> mode,
       RateSource source,
       Optional<SimulatedStrap.Fault> simulated,
-      int speed) {}
+      int speed) {
+    /** The one that is prescribed, by somebody who is not there. */
+    public static Wanted prescribed() {
+      return new Wanted(
+          Optional.empty(),
+          Optional.empty(),
+          Optional.empty(),
+          RateSource.STRAP,
+          Optional.of(SimulatedStrap.Fault.NONE),
+          1);
+    }
+  }
 
   /** What it would be, and what stands against it. */
   public record Proposal(
@@ -71,33 +83,35 @@ public record OpenLiveSession(Studio studio) {
       throw InvalidValueException.of(
           "speed", wanted.speed + " is no speed of a session", "1; for a simulated strap 10 or 60");
     }
-    return studio.write(
-        who,
-        () -> {
-          ClientHead head = studio.openHead(client);
-          Proposal proposal = proposal(head, wanted);
-          boolean on =
-              studio.store().live().openNow().stream()
-                  .anyMatch(each -> each.clientId().equals(client));
-          if (on) {
-            throw RefusedException.because(
-                LiveFinding.SESSION_ON.of(head.client().details().name()));
-          }
-          Stamp stamp = studio.stamp();
-          Opened opened =
-              new Opened(
-                  stamp.id(),
-                  client,
-                  wanted.number,
-                  wanted.source,
-                  wanted.speed,
-                  wanted.simulated.map(Enum::name),
-                  stamp.at(),
-                  proposal.plan,
-                  true);
-          studio.store().live().open(opened);
-          return opened;
-        });
+    return studio.write(who, () -> open(client, wanted, plan -> plan, studio.stamp()));
+  }
+
+  /**
+   * The same within a unit of work, with a plan that is changed for those it is done with.
+   *
+   * @param stamp when it is opened
+   */
+  Opened open(UUID client, Wanted wanted, UnaryOperator<LivePlan> changed, Stamp stamp) {
+    ClientHead head = studio.openHead(client);
+    Proposal proposal = proposal(head, wanted);
+    boolean on =
+        studio.store().live().openNow().stream().anyMatch(each -> each.clientId().equals(client));
+    if (on) {
+      throw RefusedException.because(LiveFinding.SESSION_ON.of(head.client().details().name()));
+    }
+    Opened opened =
+        new Opened(
+            stamp.id(),
+            client,
+            wanted.number,
+            wanted.source,
+            wanted.speed,
+            wanted.simulated.map(Enum::name),
+            stamp.at(),
+            changed.apply(proposal.plan),
+            true);
+    studio.store().live().open(opened);
+    return opened;
   }
 
   /**

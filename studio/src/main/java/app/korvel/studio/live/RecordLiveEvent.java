@@ -1,6 +1,7 @@
 package app.korvel.studio.live;
 
 import app.korvel.core.live.LiveEvent;
+import app.korvel.core.live.LiveEvent.Kind;
 import app.korvel.core.live.LiveSession.Phase;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Threshold;
@@ -23,6 +24,15 @@ import java.util.UUID;
 
 /** Adds what happened in a session on the clock; sent twice, it is entered once. */
 public record RecordLiveEvent(Studio studio) {
+  /** What may happen before the clock has started. */
+  private static final Set<Kind> BEFORE_IT_BEGINS =
+      EnumSet.of(
+          Kind.SOURCE_CHANGED,
+          Kind.STRAP_GIVEN,
+          Kind.STRAP_DOUBTED,
+          Kind.STRAPS_SWAPPED,
+          Kind.ENDED);
+
   /**
    * Adds an event. A stop sign that is a symptom is logged at once, so that it suspends as one that
    * was logged by hand does; undone, that log is withdrawn.
@@ -40,9 +50,11 @@ public record RecordLiveEvent(Studio studio) {
               studio.store().live().events(session).stream()
                   .anyMatch(each -> each.id().equals(event.id()));
           if (!known) {
-            check(opened, event);
-            studio.store().live().add(session, event, studio.now());
-            follow(who, opened, event);
+            LiveEvent entered = new HandOutStraps(studio).judged(opened, event);
+            check(opened, entered);
+            studio.store().live().add(session, entered, studio.now());
+            follow(who, opened, entered);
+            new HandOutStraps(studio).follow(opened, entered);
           }
           return sessions.get(session);
         });
@@ -66,8 +78,7 @@ public record RecordLiveEvent(Studio studio) {
       if (phase != Phase.READY) {
         throw InvalidValueException.of("kind", "it has begun already", "once in a session");
       }
-    } else if (phase == Phase.READY
-        && !(event instanceof LiveEvent.SourceChanged || event instanceof LiveEvent.Ended)) {
+    } else if (phase == Phase.READY && !BEFORE_IT_BEGINS.contains(event.kind())) {
       throw InvalidValueException.of("kind", "it has not begun", "after it has begun");
     }
   }

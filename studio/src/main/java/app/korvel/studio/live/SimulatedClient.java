@@ -2,11 +2,14 @@ package app.korvel.studio.live;
 
 import app.korvel.core.effort.EffortContext;
 import app.korvel.core.effort.Witnesses.Mover;
+import app.korvel.core.live.Course.StepFor;
+import app.korvel.core.live.LiveEvent;
 import app.korvel.core.live.LivePlan.PlanStep;
 import app.korvel.core.live.LiveSession;
 import app.korvel.core.live.LiveSession.Phase;
 import app.korvel.core.run.Leg;
 import app.korvel.core.run.Run;
+import app.korvel.core.screening.StopSign;
 import app.korvel.core.zone.Reserve;
 import app.korvel.sensor.HeartRatePacket;
 import app.korvel.sensor.SimulatedBody;
@@ -19,6 +22,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 
 /**
  * Somebody who is not there and does what a session asks for: the middle of each step's range, and
@@ -30,10 +34,14 @@ public final class SimulatedClient {
 
   private static final double STANDING = 0.12;
   private static final int MOST_SECONDS = 110;
+  private static final double TOO_HARD = 0.45;
+  private static final int SWAPPED_AFTER = 300;
+  private static final int TROUBLE_AFTER = 420;
 
   private final Opened opened;
   private final SimulatedBody body;
   private final SimulatedStrap strap;
+  private final SimulatedStrap.Fault fault;
   private Instant sent;
   private long sequence;
 
@@ -49,10 +57,8 @@ public final class SimulatedClient {
     boolean trained = !mover.contexts().contains(EffortContext.NEW_TO_EXERCISE);
     this.body =
         new SimulatedBody(reserve, trained, stands.latestBpm().orElse(reserve.restingBpm() + 8));
-    this.strap =
-        new SimulatedStrap(
-            opened.id().getLeastSignificantBits(),
-            opened.simulated().map(SimulatedStrap.Fault::valueOf).orElseThrow());
+    this.fault = opened.simulated().map(SimulatedStrap.Fault::valueOf).orElseThrow();
+    this.strap = new SimulatedStrap(opened.id().getLeastSignificantBits(), fault);
     this.sent = stands.recordedUntil();
     this.sequence = Duration.between(opened.openedAt(), sent).toSeconds();
   }
@@ -62,6 +68,15 @@ public final class SimulatedClient {
 
   /** What the strap has sent by now, since it was asked last; empty where nothing has come. */
   public Optional<Sent> until(LiveSession session) {
+    return until(session, this);
+  }
+
+  /**
+   * The same.
+   *
+   * @param other who wears this one's strap, and the other way round, once they are swapped
+   */
+  public Optional<Sent> until(LiveSession session, SimulatedClient other) {
     List<Instant> at = new ArrayList<>();
     List<Integer> bpm = new ArrayList<>();
     long number = sequence;
@@ -69,9 +84,10 @@ public final class SimulatedClient {
     while (sent.isBefore(until) && !sent.plusSeconds(1).isAfter(session.at())) {
       sent = sent.plusSeconds(1);
       sequence++;
-      body.work(share(session, sent));
+      body.work(share(session, sent) + more(session));
+      boolean swapped = Duration.between(opened.openedAt(), sent).toSeconds() > SWAPPED_AFTER;
       strap
-          .next(body)
+          .next(swapped ? other.body : body)
           .map(HeartRatePacket::bpmInContact)
           .ifPresent(
               rate -> {
@@ -82,8 +98,32 @@ public final class SimulatedClient {
     return at.isEmpty() ? Optional.empty() : Optional.of(new Sent(number, new Handed(at, bpm)));
   }
 
+  /** What somebody does besides the session of itself: stops early, or tells of a symptom. */
+  public Optional<LiveEvent> does(LiveSession session, UUID id) {
+    boolean over =
+        session.begunAt().isPresent()
+            && session.over().isEmpty()
+            && session.trace().seconds() > TROUBLE_AFTER;
+    if (!over) {
+      return Optional.empty();
+    }
+    return switch (fault) {
+      case EARLY_STOP -> Optional.of(new LiveEvent.Ended(id, session.at(), LiveEvent.Reason.TIRED));
+      case SYMPTOM -> Optional.of(new LiveEvent.Stopped(id, session.at(), StopSign.DIZZY));
+      default -> Optional.empty();
+    };
+  }
+
+  private double more(LiveSession session) {
+    boolean work =
+        session.phase() == Phase.RUNNING
+            && session.step().filter(step -> step.use() == StepFor.WORK).isPresent();
+    return fault == SimulatedStrap.Fault.TOO_HARD && work ? TOO_HARD : 0;
+  }
+
   private static double share(LiveSession session, Instant at) {
-    if (session.phase() != Phase.RUNNING && session.phase() != Phase.COMPLETE) {
+    boolean resting = session.recoveringSince().filter(since -> at.isAfter(since.at())).isPresent();
+    if (resting || session.phase() != Phase.RUNNING && session.phase() != Phase.COMPLETE) {
       return STANDING;
     }
     return session
