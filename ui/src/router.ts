@@ -72,6 +72,11 @@ export const router = createRouter({
           meta: { title: 'Every zone system', step: 'bands' },
         },
         {
+          path: 'bands/talk',
+          component: () => import('./talk/TalkStep.vue'),
+          meta: { title: 'Talk checks', step: 'bands' },
+        },
+        {
           path: 'prescription',
           component: () => import('./prescription/PrescriptionStep.vue'),
           meta: { title: 'Prescription', step: 'prescription' },

@@ -174,6 +174,7 @@ export type RecordKind =
   | 'scheme-choices'
   | 'thresholds'
   | 'session-logs'
+  | 'talk-decisions'
 const entry = (id: string, kind: RecordKind, record: string) => `${client(id)}/${kind}/${record}`
 /** Takes a record back; undoing what it answers makes it stand again. */
 export const withdraw = (id: string, kind: RecordKind, record: string) =>
@@ -486,3 +487,45 @@ export const zonesWorking = (of: Typed<ZonesSum>, band: string, figures: Figures
   workOut('zones', { of, band, figures })
 export const countsWorking = (of: Typed<CountsSum>, figures: Figures) =>
   workOut('counts', { of, figures })
+
+export type TalkPage = Schemas['TalkPage']
+export type Learned = Schemas['LearnedView']
+export type TalkCheck = Schemas['CheckView']
+export type TalkDay = Schemas['DayView']
+export type TalkWitnesses = Schemas['WitnessesView']
+export type TalkRequest = Typed<Schemas['CheckRequest']>
+export type Passages = Schemas['PassagesView']
+
+const talkPath = (id: string) => `${client(id)}/talk`
+export const talk = (id: string, mode?: Mode) =>
+  get<TalkPage>(`${talkPath(id)}${mode ? `?mode=${mode}` : ''}`)
+export const passages = () => get<Passages>('/talk/passages')
+export const addTalkCheck = (id: string, check: TalkRequest) =>
+  post<TalkPage>(`${talkPath(id)}/checks`, check)
+export const correctTalkCheck = (id: string, check: TalkRequest) =>
+  put<TalkPage>(`${talkPath(id)}/checks`, check)
+export const talkLongHand = (id: string, check: string, mode: Mode) =>
+  get<Schemas['LongHandView']>(`${talkPath(id)}/checks/${check}?mode=${mode}`)
+export const putTalkCheckOut = (
+  id: string,
+  check: string,
+  mode: Mode,
+  out: boolean,
+  reason: string,
+) => post<TalkPage>(`${talkPath(id)}/checks/${check}/use?mode=${mode}`, { out, reason })
+export const decideTalk = (
+  id: string,
+  mode: Mode,
+  which: 'lower' | 'upper',
+  bpm: number,
+  accept: boolean,
+  reason: string,
+) => post<TalkPage>(`${talkPath(id)}/offer`, { mode, which, bpm, accept, reason })
+export const resetTalk = (id: string, mode: Mode, from: string | null, reason: string) =>
+  post<TalkPage>(`${talkPath(id)}/reset`, { mode, from, reason })
+export const switchTalk = (id: string, mode: Mode, on: boolean) =>
+  post<TalkPage>(`${talkPath(id)}/learning?mode=${mode}`, { on, reason: '' })
+export type StudioLearning = Schemas['StudioLearning']
+export const studioLearning = () => get<StudioLearning>('/studio/learning')
+export const chooseLearning = (version: number, on: boolean) =>
+  put<StudioLearning>('/studio/learning', { version, on })

@@ -13,6 +13,7 @@ import {
   previewEffort,
   ratesOf,
   withdraw,
+  zonesOf,
   type Mode,
 } from '../api/korvel'
 import Findings from '../shared/Findings.vue'
@@ -67,6 +68,8 @@ const remove = (at: number) => go(who.value.filter((_, n) => n !== at))
 interface Row {
   who: Who
   ruler: RulerRow | null
+  /** The same by percent of reserve alone, where talk checks have moved an edge. */
+  equation?: RulerRow
   /** Why they are not on the picture. */
   why: string
 }
@@ -77,7 +80,20 @@ async function rowOf(each: Who): Promise<Row> {
     if (!zones) return { who: each, ruler: null, why: findings[0]?.message ?? '' }
     const { rates } = await ratesOf(zones.restingBpm, zones.maximumBpm)
     const label = `${nameOf(each.client)}, ${MODES[each.mode].toLowerCase()}`
-    return { who: each, ruler: { zones, rates, label }, why: '' }
+    const row: Row = { who: each, ruler: { zones, rates, label }, why: '' }
+    if (zones.learned) {
+      const equation = await zonesOf({
+        restingBpm: zones.restingBpm,
+        maximumBpm: zones.maximumBpm,
+        scheme: zones.scheme,
+        restingStandardErrorBpm: zones.restingSigmaBpm,
+        maximumStandardErrorBpm: zones.maximumSigmaBpm,
+        capBpm: zones.capBpm,
+      })
+      row.ruler!.label = `${label}, learned from talk`
+      row.equation = { zones: equation, rates, label: `${label}, by the equation` }
+    }
+    return row
   } catch (thrown) {
     return { who: each, ruler: null, why: asProblem(thrown).message }
   }
@@ -87,7 +103,9 @@ const compared = useAnswerTo(
   ({ who: wanted }) => Promise.all(wanted.map(rowOf)),
 )
 const rows = computed(() => compared.answer.value ?? [])
-const drawn = computed(() => rows.value.flatMap((row) => (row.ruler ? [row.ruler] : [])))
+const drawn = computed(() =>
+  rows.value.flatMap((row) => [row.ruler, row.equation].filter((each) => !!each)),
+)
 
 // Efforts
 const done = ref<EffortOf[]>([])

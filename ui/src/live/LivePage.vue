@@ -16,6 +16,7 @@ import { CUES, onClock, VOICE } from './cues'
 import CountEntry from './CountEntry.vue'
 import LiveFigures from './LiveFigures.vue'
 import LiveSummary from './LiveSummary.vue'
+import PassageAsked from '../talk/PassageAsked.vue'
 import RatingPad from './RatingPad.vue'
 import StepStrip from './StepStrip.vue'
 import StopSheet from './StopSheet.vue'
@@ -172,12 +173,15 @@ watch(
   },
 )
 
+/** The passage is being said. */
+const talking = ref(false)
 const ratingOf = useRatingKeys((what) => happen('rated', what))
 useShortcuts({
   list: [
     ['Space', 'begin, pause, go on'],
     ['6 … 20', 'RPE'],
     ['a s d f g', 'voice: Sing, Talk, Phrases, Words, Silent'],
+    ['t', 'talk check: the passage, then 1 … 5'],
     ['n b', 'next step, back a step'],
     ['+ −', 'a minute more, a minute less'],
     ['c', 'enter a count'],
@@ -188,6 +192,8 @@ useShortcuts({
   ],
   act: (key) => {
     if (!state.value || (ended.value && key !== 'u')) return undefined
+    if (talking.value) return undefined
+    if (key === 't') return () => (talking.value = running.value)
     // A figure never leads to another place from here.
     const rating = ratingOf(key)
     if (rating && (running.value || /\d/.test(key))) return () => running.value && rating()
@@ -356,8 +362,19 @@ const strapWords = computed(() => {
           @strap="happen('source-changed', { source: 'strap' })"
         />
 
+        <PassageAsked
+          v-if="talking && running"
+          :name="sheet.clientName"
+          @voice="
+            (voice, from) => {
+              void happen('rated', { voice, from })
+              talking = false
+            }
+          "
+          @close="talking = false"
+        />
         <RatingPad
-          v-if="step"
+          v-else-if="step"
           :rpe20="state.rpe20"
           :voice="state.voice"
           :prescribed="[step?.step.lowRpe20 ?? null, step?.step.highRpe20 ?? null]"
@@ -388,6 +405,12 @@ const strapWords = computed(() => {
               :label="phase === 'paused' ? 'Go on' : 'Pause'"
               class="main"
               @click="pause"
+            />
+            <Button
+              v-if="step && running && !talking"
+              label="Talk check"
+              outlined
+              @click="talking = true"
             />
             <Button v-if="step" label="Back a step" outlined @click="back" />
             <Button v-if="step" label="Next step" outlined @click="next" />

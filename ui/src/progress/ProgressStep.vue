@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { watch } from 'vue'
-import { progress } from '../api/korvel'
+import { progress, talk } from '../api/korvel'
 import { useClient } from '../clients/useClient'
 import Findings from '../shared/Findings.vue'
 import CsvLink from '../shared/CsvLink.vue'
@@ -10,13 +10,22 @@ import { useAnswer } from '../shared/answer'
 import { theStudio } from '../shared/studio'
 import { undone } from '../shared/undo'
 import { day, effort, figureSpan, MODES, POSTURES, SOURCES, VOICES } from '../shared/words'
+import WitnessesSheet from '../talk/WitnessesSheet.vue'
 import MinutesPicture from './MinutesPicture.vue'
 import TrendLine from './TrendLine.vue'
 
 /** What has come of it: minutes, adherence, resting rate, effort; changes only beyond noise. */
 const { id } = useClient()
 const { data, problem, load } = useAnswer(progress)
-watch([id, undone], () => void load(id.value), { immediate: true })
+const said = useAnswer(talk)
+watch(
+  [id, undone],
+  () => {
+    void load(id.value)
+    void said.load(id.value)
+  },
+  { immediate: true },
+)
 
 const names = Object.values(VOICES).map((voice) => voice.slice(2))
 </script>
@@ -24,7 +33,14 @@ const names = Object.values(VOICES).map((voice) => voice.slice(2))
 <template>
   <ProblemNote v-if="problem && !data" :problem="problem" @retry="load(id)" />
   <div v-else-if="data" class="stack">
-    <p><RouterLink :to="`/clients/${id}/recoveries`">Recoveries, by posture</RouterLink></p>
+    <p class="ways">
+      <RouterLink :to="`/clients/${id}/recoveries`">Recoveries, by posture</RouterLink>
+      <RouterLink :to="`/clients/${id}/bands/talk`">Talk checks</RouterLink>
+    </p>
+    <WitnessesSheet
+      v-if="said.data.value?.witnesses?.rows.length"
+      :witnesses="said.data.value.witnesses"
+    />
     <section v-if="!data.logs" class="sheet stack">
       <h2>Nothing logged yet</h2>
       <p>

@@ -5,6 +5,7 @@ import type { Lane, LiveEvent, RoomPerson } from '../api/korvel'
 import { VOICE } from '../live/cues'
 import { clock } from '../shared/clock'
 import { useShortcuts } from '../shared/shortcuts'
+import PassageText from '../talk/PassageText.vue'
 import { lettersOf, typedAnswer, type Asked } from './letters'
 
 /** Something asked of the whole room: the answers go in as they are called out. */
@@ -22,6 +23,8 @@ const TITLES: Record<Asked, string> = {
   count: 'Everyone counts for 15 s',
 }
 const SECONDS = 15
+/** When the passage was begun: the rate is taken from before it. */
+const begun = new Date(clock.wall()).toISOString()
 /** What was answered, in the order in which it came. */
 const answers = ref(new Map<string, number>())
 const order = ref<string[]>([])
@@ -36,7 +39,7 @@ const missing = computed(() => here.value.filter(({ session }) => !answers.value
 function enter(session: string, value: number) {
   answers.value.set(session, value)
   order.value.push(session)
-  if (props.asked === 'talk') props.happen(session, { kind: 'rated', voice: value })
+  if (props.asked === 'talk') props.happen(session, { kind: 'rated', voice: value, from: begun })
   else if (props.asked === 'rpe') props.happen(session, { kind: 'rated', rpe20: value })
   else props.happen(session, { kind: 'counted', beats: value, windowSeconds: SECONDS })
 }
@@ -95,8 +98,8 @@ function enterOwn(session: string) {
         <h2>{{ TITLES[asked] }}</h2>
         <p class="quiet">
           <template v-if="asked === 'talk'"
-            >Say a sentence or two aloud together, then call out: 1 could sing, 2 whole sentences, 3
-            phrases, 4 a word or two, 5 not at all.</template
+            >Keep the pace and say this aloud together, then call out: 1 could sing, 2 whole
+            sentences, 3 phrases, 4 a word or two, 5 not at all.</template
           ><template v-else-if="asked === 'rpe'"
             >How hard is it now? 6 is nothing, 13 somewhat hard, 20 all there is.</template
           ><template v-else
@@ -115,6 +118,7 @@ function enterOwn(session: string) {
       <Button v-if="order.length" label="Undo" text @click="undo" />
       <Button label="Done" size="large" @click="emit('close')" />
     </header>
+    <PassageText v-if="asked === 'talk'" large />
     <p role="status" class="quiet">
       {{ answers.size }} of {{ here.length }} answered<template
         v-if="missing.length && missing.length <= 6"

@@ -4,7 +4,7 @@ import { computed, ref } from 'vue'
 import type { SessionLog, StopSign } from '../api/korvel'
 import { useFieldMessages } from '../shared/fields'
 import { useRecords } from '../shared/records'
-import { weekday } from '../shared/words'
+import { VOICES, weekday } from '../shared/words'
 import LogForm from './LogForm.vue'
 
 /** A session that was logged, as the slot shows it: corrected or deleted where it is seen. */
@@ -15,6 +15,22 @@ const editing = ref(false)
 const form = useFieldMessages()
 const { general } = form
 const which = computed(() => `${props.log.clientName}, ${weekday(props.log.on)}`)
+
+/** A voice and a counted pulse make a talk check, told; it is confirmed where checks are kept. */
+const toTalk = computed(() => {
+  const { clientId, mode, voice, bpm, rateKind, rpe, on } = props.log
+  if (!voice || !bpm || rateKind !== 'counted') return null
+  return {
+    path: `/clients/${clientId}/bands/talk`,
+    query: {
+      mode,
+      voice: Object.keys(VOICES).indexOf(voice) + 1,
+      beats: Math.round(bpm / 4),
+      rpe: rpe ?? undefined,
+      on,
+    },
+  }
+})
 
 const records = useRecords(
   'session-logs',
@@ -41,6 +57,9 @@ const remove = () =>
   />
   <div v-else class="logged">
     <div class="said"><slot /></div>
+    <RouterLink v-if="toTalk" :to="toTalk" class="small" :aria-label="`Talk check of ${which}`"
+      >Use as a talk check</RouterLink
+    >
     <Button
       label="Edit"
       size="small"

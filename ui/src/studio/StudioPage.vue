@@ -26,6 +26,7 @@ import { loadMethods, theMethods } from '../shared/methods'
 import { loadStudio } from '../shared/studio'
 import { undone } from '../shared/undo'
 import { BASES, effort, FAMILIES, KINDS, schemeFigures } from '../shared/words'
+import LearningSheet from './LearningSheet.vue'
 import RegionalSheet from './RegionalSheet.vue'
 import { draftOf, fromFile } from './draft'
 import { useShortcuts } from '../shared/shortcuts'
@@ -38,6 +39,7 @@ const { data, problem, load } = useAnswer(schemes)
 watch(undone, () => load(), { immediate: true })
 onMounted(loadMethods)
 
+const anew = () => Promise.all([load(), loadStudio()])
 const all = computed(() => data.value?.schemes ?? [])
 const own = computed(() => all.value.filter((each) => each.own))
 const shipped = computed(() => all.value.filter((each) => !each.own))
@@ -187,6 +189,8 @@ useShortcuts({
           <CsvLink name="levels on both scales" />
         </div>
       </section>
+
+      <LearningSheet @changed="anew" />
 
       <section class="sheet stack" aria-labelledby="own-title">
         <div class="heading">

@@ -21,6 +21,7 @@ const LEADS = {
   pulse: 'pulse',
   maximum: 'maximum',
   'field-test': 'maximum/tests',
+  talk: 'bands/talk',
   prescription: 'prescription',
   sessions: 'sessions',
 }

@@ -65,6 +65,10 @@ const use = (scheme: string | null) => choose(id.value, scheme)
 /** The same figures in the calculators, where the working is shown. */
 function inCalculators(band: string) {
   const zones = data.value!.zones!
+  // What talk checks moved is shown with its reasons where they are.
+  if (zones.learned && ['talk', 'phrases', 'words', 'silent'].includes(band)) {
+    return { path: `/clients/${id.value}/bands/talk`, query: { mode: mode.value } }
+  }
   return {
     path: '/calculators/bands',
     query: {
@@ -153,9 +157,21 @@ const toPrescription = (low?: number, high?: number) => ({
         </div>
         <Ruler
           v-model:cursor="cursor"
-          :rows="[{ zones: data.zones, ceilingBpm: data.ceilingBpm }]"
+          :rows="[{ zones: data.zones, ceilingBpm: data.ceilingBpm, talk: data.talk }]"
         />
         <Findings :findings="data.findings" class="cap" />
+        <p class="talk">
+          <span>
+            <template v-if="data.zones.learned?.lower"
+              >Whole sentences up to <b class="num">{{ data.zones.learned.lower.bpm }}</b>, ±
+              {{ data.zones.learned.lower.plusMinusBpm }}, learned from talk checks.</template
+            ><template v-else-if="data.talk">{{ data.talk.sentence }}</template
+            ><template v-else>No talk checks yet: they make the zones this client’s own.</template>
+          </span>
+          <RouterLink :to="{ path: `/clients/${id}/bands/talk`, query: { mode } }"
+            >Talk checks</RouterLink
+          >
+        </p>
       </section>
 
       <section class="sheet">
@@ -234,6 +250,13 @@ const toPrescription = (low?: number, high?: number) => ({
 
 .cap {
   margin-top: 10px;
+}
+
+.talk {
+  margin-top: 10px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 12px;
 }
 
 .none {

@@ -71,6 +71,26 @@ defineProps<{
       :y1="row.top"
       :y2="row.top + row.bar"
     />
+    <g v-for="edge in row.learned" :key="`learned-${edge.bpm}`" class="talk learned">
+      <path
+        :d="`M${row.x(edge.bpm)} ${row.top - 3 * layout.size.by}V${row.top + row.bar + 7 * layout.size.by}`"
+      />
+      <text :x="row.x(edge.bpm)" :y="row.top + row.bar + 20 * layout.size.by" text-anchor="middle">
+        talk, {{ edge.bpm }} ± {{ edge.plusMinusBpm }}
+      </text>
+    </g>
+    <g v-if="row.talk" class="talk">
+      <path
+        :d="`M${row.x(row.talk.lowBpm)} ${row.top + row.bar + 3 * layout.size.by}v${6 * layout.size.by}H${row.x(row.talk.highBpm)}v${-6 * layout.size.by}`"
+      />
+      <text
+        :x="(row.x(row.talk.lowBpm) + row.x(row.talk.highBpm)) / 2"
+        :y="row.top + row.bar + 27 * layout.size.by"
+        text-anchor="middle"
+      >
+        talk ends {{ row.talk.lowBpm }}–{{ row.talk.highBpm }} so far
+      </text>
+    </g>
     <g v-if="row.limit" class="limit">
       <rect
         :x="row.x(row.limit.bpm)"
@@ -162,6 +182,21 @@ defineProps<{
 </template>
 
 <style scoped>
+.talk path {
+  fill: none;
+  stroke: var(--ink-quiet);
+  stroke-width: 1.4;
+}
+
+.learned path {
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+
+.talk text {
+  fill: var(--ink-quiet);
+}
+
 text {
   font-family: var(--text);
   fill: var(--ink-quiet);

@@ -16,6 +16,8 @@ export interface RulerRow {
   rates?: number[]
   /** The one in use among several. */
   inUse?: boolean
+  /** Where whole sentences seem to end so far. */
+  talk?: { lowBpm: number; highBpm: number } | null
 }
 
 export interface RulerProps {
@@ -48,10 +50,19 @@ function limitOf(row: RulerRow): { bpm: number; words: string } | null {
     : null
 }
 
+/** The edges of a ladder that the client's own talk has moved. */
+const learnedOf = ({ scheme, learned }: Zones) =>
+  scheme === 'voice-ladder' && learned
+    ? [learned.lower, learned.upper].filter((each) => each !== null)
+    : []
+
 /** Where everything on a ruler lies, in pixels, and what is drawn of each row. */
 export function useLayout(props: RulerProps, id: string, width: Ref<number>) {
   const stacked = computed(() => !props.beside && (props.rows.length > 1 || !!props.byReserve))
   const narrow = computed(() => width.value < 560)
+
+  /** What talk checks say stands under a ruler of its own, not in a stack. */
+  const marksLearned = computed(() => !props.compact && !props.beside && !props.byReserve)
 
   /** All lengths in pixels; a wall screen takes them larger. */
   const size = computed(() => {
@@ -70,6 +81,7 @@ export function useLayout(props: RulerProps, id: string, width: Ref<number>) {
         axis: 52,
         text: 13,
         letter: 7,
+        under: 0,
       }
     }
     const limited = props.rows.some((row) => limitOf(row))
@@ -92,24 +104,31 @@ export function useLayout(props: RulerProps, id: string, width: Ref<number>) {
       axis: 52 * by,
       text: 13 * by,
       letter: 7 * by,
+      under:
+        marksLearned.value && props.rows.some((row) => row.talk || learnedOf(row.zones).length)
+          ? 30 * by
+          : 0,
     }
   })
   /** Where each bar lies and how tall it is: ranges that overlap need a lane each. */
   const bars = computed(() => {
-    const { head, bar, lane, gap } = size.value
+    const { head, bar, lane, gap, under } = size.value
     let y = 0
     return props.rows.map(({ zones }) => {
       const what = drawing(zones)
       const tall = Math.max(bar, what.lanes * lane)
       const top = y + head
-      y = top + tall + gap
+      y = top + tall + gap + under
       return { ...what, top, tall }
     })
   })
   /** Under the last bar, and under the rates of its edges where they stand there. */
   const bottom = computed(
     () =>
-      bars.value.at(-1)!.top + bars.value.at(-1)!.tall + (props.byReserve ? 20 * size.value.by : 0),
+      bars.value.at(-1)!.top +
+      bars.value.at(-1)!.tall +
+      size.value.under +
+      (props.byReserve ? 20 * size.value.by : 0),
   )
   const height = computed(() => bottom.value + size.value.axis)
 
@@ -149,6 +168,8 @@ export function useLayout(props: RulerProps, id: string, width: Ref<number>) {
         zones,
         label: row.label ?? '',
         inUse: row.inUse ?? false,
+        talk: row.talk ?? null,
+        learned: marksLearned.value ? learnedOf(zones) : [],
         limit,
         target: target && {
           ...target,
@@ -191,7 +212,7 @@ export function useLayout(props: RulerProps, id: string, width: Ref<number>) {
             lane,
             plain: point,
             word: word ? each.band.name : '',
-            wordAt: top + each.top * bar + (both ? 22 * by : tall / 2 + (lane ? 4 : 5) * by),
+            wordAt: top + each.top * bar + (both ? 30 * by : tall / 2 + (lane ? 4 : 5) * by),
             strokes:
               !point &&
               !lane &&

@@ -10,6 +10,7 @@ import app.korvel.core.live.Cues;
 import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.trace.Samples;
 import app.korvel.core.trace.Trace;
+import app.korvel.core.zone.Ladder;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Schemes;
 import app.korvel.core.zone.Uncertainty;
@@ -87,12 +88,13 @@ final class LiveTime {
     int[][] made = recording(TEN_HOURS);
     List<Step> steps = new ArrayList<>();
     for (int from = 1; from <= TEN_HOURS; from += 900) {
-      steps.add(Step.of(from, Aim.byRate(109, 131, Optional.empty(), SPAN), StepFor.WORK));
+      steps.add(
+          Step.of(from, Aim.byRate(109, 131, Optional.empty(), Ladder.of(SPAN)), StepFor.WORK));
     }
     Course course = Course.of(steps, RateSource.STRAP);
     Mover mover =
         new Mover(
-            Optional.of(SPAN),
+            Optional.of(Ladder.of(SPAN)),
             true,
             Set.of(),
             IntensityGuide.RATE,

@@ -15,6 +15,7 @@ import app.korvel.core.pulse.PulseFinding;
 import app.korvel.core.recovery.RecoveryFinding;
 import app.korvel.core.screening.ScreeningFinding;
 import app.korvel.core.session.SessionFinding;
+import app.korvel.core.talk.LearnedFinding;
 import app.korvel.core.zone.ZoneFinding;
 import java.util.List;
 import java.util.stream.Stream;
@@ -35,6 +36,7 @@ public final class Findings {
               EffortFinding.values(),
               WitnessFinding.values(),
               RecoveryFinding.values(),
+              LearnedFinding.values(),
               OutlineFinding.values(),
               PrescriptionFinding.values(),
               ProgrammeFinding.values(),

@@ -68,6 +68,8 @@ class ArchitectureTest {
           .definedBy("..core.effort..")
           .layer("recovery")
           .definedBy("..core.recovery..")
+          .layer("talk")
+          .definedBy("..core.talk..")
           .layer("outline")
           .definedBy("..core.outline..")
           .layer("prescription")
@@ -102,6 +104,8 @@ class ArchitectureTest {
           .mayOnlyAccessLayers("measure", "screening", "pulse", "maximum", "zone")
           .whereLayer("recovery")
           .mayOnlyAccessLayers("measure", "trace", "zone", "effort")
+          .whereLayer("talk")
+          .mayOnlyAccessLayers("measure", "screening", "pulse", "maximum", "zone", "effort")
           .whereLayer("outline")
           .mayOnlyAccessLayers("measure", "screening", "maximum", "zone")
           .whereLayer("prescription")
@@ -120,6 +124,7 @@ class ArchitectureTest {
               "zone",
               "effort",
               "recovery",
+              "talk",
               "outline",
               "prescription")
           .whereLayer("session")

@@ -15,6 +15,7 @@ import app.korvel.core.live.Cues.Given;
 import app.korvel.core.live.Cues.Kind;
 import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.trace.Trace;
+import app.korvel.core.zone.Ladder;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.Reserve;
 import app.korvel.sensor.SimulatedStrap.Fault;
@@ -61,7 +62,7 @@ class SafetyTest {
             : OptionalInt.empty();
     Mover mover =
         new Mover(
-            Optional.of(reserve),
+            Optional.of(Ladder.of(reserve)),
             random.nextBoolean(),
             contexts,
             IntensityGuide.values()[random.nextInt(4)],
@@ -73,7 +74,11 @@ class SafetyTest {
       steps.add(
           Step.of(
               from,
-              Aim.byRate(reserve.rateAt(low), reserve.rateAt(low + 15), Optional.empty(), reserve),
+              Aim.byRate(
+                  reserve.rateAt(low),
+                  reserve.rateAt(low + 15),
+                  Optional.empty(),
+                  Ladder.of(reserve)),
               StepFor.values()[random.nextInt(StepFor.values().length)]));
     }
     return new Made(

@@ -84,6 +84,7 @@ final class LiveEventRow {
       case RATED -> {
         row.put("rpe", boxed(((LiveEvent.Rated) event).rpe20()));
         row.put("voice", boxed(((LiveEvent.Rated) event).voice()));
+        row.put("from_at", ((LiveEvent.Rated) event).passageAt());
       }
       case COUNTED -> {
         row.put("beats", ((LiveEvent.Counted) event).beats());
@@ -133,7 +134,13 @@ final class LiveEventRow {
       case LENGTHENED -> new LiveEvent.Lengthened(id, at, leg, row.getInt("seconds"));
       case PAUSED -> new LiveEvent.Paused(id, at);
       case RESUMED -> new LiveEvent.Resumed(id, at);
-      case RATED -> new LiveEvent.Rated(id, at, number(row, "rpe"), number(row, "voice"));
+      case RATED ->
+          new LiveEvent.Rated(
+              id,
+              at,
+              number(row, "rpe"),
+              number(row, "voice"),
+              Optional.ofNullable(row.getString("from_at")).map(Instant::parse));
       case COUNTED ->
           new LiveEvent.Counted(
               id, at, row.getInt("beats"), CountWindow.of(row.getInt("window_seconds")));

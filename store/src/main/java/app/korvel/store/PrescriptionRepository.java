@@ -74,13 +74,15 @@ public final class PrescriptionRepository {
         PrescriptionRepository::saved, "select * from prescription where id = ?", id.toString());
   }
 
-  /** The day of the first version of a client that was issued, if one was. */
-  public Optional<LocalDate> firstIssued(UUID clientId) {
-    return database.first(
-        row -> LocalDate.parse(row.getString("made_on")),
-        "select made_on from prescription where client_id = ? and status = 'ISSUED'"
-            + " order by made_on limit 1",
-        clientId.toString());
+  /** The day the first one was issued, by client. */
+  public Map<UUID, LocalDate> firstIssued(Collection<UUID> clients) {
+    return database.byClient(
+        row -> LocalDate.parse(row.getString("first")),
+        "select client_id, min(made_on) as first"
+            + Database.WANTED
+            + "join prescription as mine on mine.client_id = wanted.client"
+            + " where status = 'ISSUED' group by client_id",
+        clients);
   }
 
   /** A client's version that holds, if there is one. */

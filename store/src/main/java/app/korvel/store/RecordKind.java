@@ -13,6 +13,8 @@ public enum RecordKind {
   EFFORTS("effort", "effort"),
   SCHEME_CHOICES("scheme_choice", "choice of a scheme"),
   THRESHOLDS("measured_threshold", "thresholds"),
+  TALK_CHECKS("talk_check", "talk check"),
+  TALK_DECISIONS("talk_act", "decision about talk"),
   SESSION_LOGS("session_log", "session log", "number");
 
   private final String table;

@@ -13,6 +13,7 @@ import app.korvel.core.zone.RpeFamily;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Everything that is kept as a document, and what its earlier versions looked like. */
@@ -77,7 +78,23 @@ final class StoredForms {
   static final StoredForm<Limits> LIMITS =
       new StoredForm<>(Limits.class, "", List.of(tree -> named(tree, "limits")));
 
-  static final StoredForm<LivePlan> LIVE_PLAN = new StoredForm<>(LivePlan.class, "plan", List.of());
+  /** In version 1 levels of effort always began by percent of reserve. */
+  static final StoredForm<LivePlan> LIVE_PLAN =
+      new StoredForm<>(
+          LivePlan.class,
+          "plan",
+          List.of(
+              tree -> {
+                ObjectNode mover = (ObjectNode) tree.get("mover");
+                JsonNode reserve = mover.remove("reserve");
+                if (reserve.isNull()) {
+                  mover.putNull("ladder");
+                } else {
+                  ObjectNode ladder = mover.putObject("ladder");
+                  ladder.set("reserve", reserve);
+                  ladder.putObject("learned").putNull("lower").putNull("upper");
+                }
+              }));
 
   /** What all in a room do. */
   record RoomPlan(List<LivePlan.PlanStep> steps) {}

@@ -66,16 +66,23 @@ public final class StudioRepository {
    * @param version goes up with every change
    * @param ways its zone system and its 0–10 scale of effort
    * @param regional its units and customs
+   * @param learnsFromTalk whether talk rates are learned
    */
-  public record Settings(int version, DisplaySettings ways, RegionalSettings regional) {
+  public record Settings(
+      int version, DisplaySettings ways, RegionalSettings regional, boolean learnsFromTalk) {
     /** The same with another zone system or scale. */
     public Settings with(DisplaySettings others) {
-      return new Settings(version, others, regional);
+      return new Settings(version, others, regional, learnsFromTalk);
     }
 
     /** The same with other units or customs. */
     public Settings with(RegionalSettings others) {
-      return new Settings(version, ways, others);
+      return new Settings(version, ways, others, learnsFromTalk);
+    }
+
+    /** The same with learning on or off. */
+    public Settings learning(boolean on) {
+      return new Settings(version, ways, regional, on);
     }
   }
 
@@ -105,7 +112,7 @@ public final class StudioRepository {
               """
               update studio set version = ?, scheme = ?, rpe_family = ?, weight_unit = ?,
                 height_unit = ?, glucose_unit = ?, distance_unit = ?, clock = ?, week_start = ?,
-                paper = ?
+                paper = ?, learns_from_talk = ?
               """,
               version + 1,
               chosen.ways.scheme(),
@@ -116,8 +123,9 @@ public final class StudioRepository {
               regional.distance(),
               regional.clock(),
               regional.weekStart(),
-              regional.paper());
-          return new Settings(version + 1, chosen.ways, regional);
+              regional.paper(),
+              chosen.learnsFromTalk);
+          return new Settings(version + 1, chosen.ways, regional, chosen.learnsFromTalk);
         });
   }
 
@@ -136,7 +144,8 @@ public final class StudioRepository {
                         Distance.valueOf(row.getString("distance_unit")),
                         Clock.valueOf(row.getString("clock")),
                         DayOfWeek.valueOf(row.getString("week_start")),
-                        Paper.valueOf(row.getString("paper")))),
+                        Paper.valueOf(row.getString("paper"))),
+                    row.getBoolean("learns_from_talk")),
             "select * from studio")
         .orElseThrow();
   }

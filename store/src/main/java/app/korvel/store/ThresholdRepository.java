@@ -35,21 +35,16 @@ public final class ThresholdRepository {
     ledger.add(measured.id(), clientId, row, measured.recordedAt());
   }
 
-  /** The last day of everyone's talk-step tests, by client. */
-  public Map<UUID, LocalDate> lastTalkSteps(Collection<UUID> clients) {
-    return database.byClient(
-        row -> LocalDate.parse(row.getString("last")),
-        "select client_id, max(measured_on) as last"
-            + Database.WANTED
-            + "join current_measured_threshold as mine on mine.client_id = wanted.client"
-            + " where kind = 'TALK_STEPS' group by client_id",
-        clients);
-  }
-
   /** A client's, of every mode, latest first. */
   public List<MeasuredThresholds> of(UUID clientId) {
     return ledger.of(
         clientId, ThresholdRepository::measured, "measured_on desc, recorded_at desc, id desc");
+  }
+
+  /** Those of several clients, by client; see {@link #of(UUID)}. */
+  public Map<UUID, List<MeasuredThresholds>> of(Collection<UUID> clients) {
+    return ledger.of(
+        clients, ThresholdRepository::measured, "measured_on desc, recorded_at desc, id desc");
   }
 
   private static MeasuredThresholds measured(ResultSet row) throws SQLException {

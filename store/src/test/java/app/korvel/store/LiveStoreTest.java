@@ -21,6 +21,7 @@ import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.screening.Sex;
 import app.korvel.core.screening.StopSign;
 import app.korvel.core.trace.Samples;
+import app.korvel.core.zone.Ladder;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.Level.RpeSpan;
 import app.korvel.core.zone.Reserve;
@@ -78,11 +79,12 @@ class LiveStoreTest {
                 StepKind.WORK,
                 600,
                 Optional.of(new Percents(50, 70)),
-                Optional.of(Aim.byRate(120, 142, Optional.of(new RpeSpan(12, 15)), SPAN)),
+                Optional.of(
+                    Aim.byRate(120, 142, Optional.of(new RpeSpan(12, 15)), Ladder.of(SPAN))),
                 true),
             new PlanStep(StepKind.STRETCH, 300, Optional.empty(), Optional.empty(), false)),
         new Mover(
-            Optional.of(SPAN),
+            Optional.of(Ladder.of(SPAN)),
             true,
             Set.of(EffortContext.NEW_TO_EXERCISE),
             IntensityGuide.TALK,

@@ -210,11 +210,11 @@ class SchemeStoreTest {
   @Test
   void theStudioBeginsInTheUsualWaysAndChangesThem() {
     studio.ensure("Studio", ZoneOffset.UTC, NOW);
-    Settings usual = new Settings(1, DisplaySettings.USUAL, RegionalSettings.METRIC);
+    Settings usual = new Settings(1, DisplaySettings.USUAL, RegionalSettings.METRIC, true);
     assertThat(studio.settings()).isEqualTo(usual);
     DisplaySettings other = new DisplaySettings(RpeFamily.LINEAR, "max-fifths");
     assertThat(studio.change(1, now -> now.with(other)))
-        .isEqualTo(new Settings(2, other, RegionalSettings.METRIC));
+        .isEqualTo(new Settings(2, other, RegionalSettings.METRIC, true));
     RegionalSettings elsewhere =
         new RegionalSettings(
             Weight.LB,
@@ -225,7 +225,7 @@ class SchemeStoreTest {
             DayOfWeek.SUNDAY,
             Paper.LETTER);
     studio.change(2, now -> now.with(elsewhere));
-    assertThat(studio.settings()).isEqualTo(new Settings(3, other, elsewhere));
+    assertThat(studio.settings()).isEqualTo(new Settings(3, other, elsewhere, true));
     assertThatThrownBy(() -> studio.change(1, now -> usual))
         .isInstanceOf(StaleVersionException.class);
     assertThat(studio.settings().version()).isEqualTo(3);

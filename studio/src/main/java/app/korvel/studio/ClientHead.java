@@ -23,15 +23,20 @@ import app.korvel.core.progress.DueList.Due;
 import app.korvel.core.progress.DueList.Facts;
 import app.korvel.core.progress.DueList.Held;
 import app.korvel.core.pulse.UsualPulse;
+import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Goal;
 import app.korvel.core.screening.Screening;
+import app.korvel.core.talk.LearnedFinding;
+import app.korvel.core.talk.LearnedThresholds;
+import app.korvel.core.zone.LearnedRates;
 import app.korvel.store.SavedPrescription;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 
 /**
  * What a client's records come to on one day.
@@ -46,6 +51,7 @@ import java.util.Optional;
  * @param lastLogged the day of the session that was logged last
  * @param tests the last day of each test, by its name
  * @param testing whether they are in a field test now
+ * @param talk what is on record of their talk
  */
 public record ClientHead(
     Client client,
@@ -58,11 +64,30 @@ public record ClientHead(
     Optional<Integer> weekDue,
     Optional<LocalDate> lastLogged,
     Map<String, LocalDate> tests,
-    boolean testing) {
+    boolean testing,
+    TalkRecords talk) {
 
   /** Everything a prescription stands on, in that mode. */
   public ClientBaseline baseline(Mode mode) {
+    ClientBaseline ground = ground(mode);
+    return talk.accepted()
+        ? ground.with(talk.learned(ground).map(LearnedThresholds::rates).orElse(LearnedRates.NONE))
+        : ground;
+  }
+
+  private ClientBaseline ground(Mode mode) {
     return mode == Mode.RUN ? baseline : baseline(mode, maxima);
+  }
+
+  /** What is learned of their talk in that mode; nothing where there is no span. */
+  public Optional<LearnedThresholds> learned(Mode mode) {
+    return talk.learned(ground(mode));
+  }
+
+  /** In the first weeks of someone who began at no or little activity. */
+  public boolean newToExercise() {
+    return screening().person().activity().ordinal() <= Activity.LITTLE.ordinal()
+        && talk.firstWeeks(screening().date());
   }
 
   /** Everything a prescription would stand on, were those the measured maxima. */
@@ -99,7 +124,24 @@ public record ClientHead(
         .or(
             () ->
                 Change.since(saved.prescription(), baseline(saved.prescription().parts().mode()))
-                    .flatMap(Change::review));
+                    .flatMap(Change::review))
+        .or(() -> eased(saved));
+  }
+
+  /** A target at Talk level that goes on past where the client's sentences end. */
+  private Optional<Finding> eased(SavedPrescription saved) {
+    Prescription made = saved.prescription();
+    return made.target()
+        .filter(target -> talk.accepted() && made.atTalkLevel())
+        .flatMap(
+            target ->
+                learned(made.parts().mode())
+                    .map(learned -> learned.easedTo(target.lowBpm(), target.highBpm()))
+                    .filter(OptionalInt::isPresent)
+                    .map(
+                        ends ->
+                            LearnedFinding.LEARNED_EASES_TARGET.of(
+                                ends.getAsInt(), target.highBpm())));
   }
 
   /** The prescription and what became of it, in short. */
@@ -202,8 +244,18 @@ public record ClientHead(
             tests,
             held.map(
                 saved -> new Held(saved.version(), saved.prescription().date(), review(saved))),
+            aboutTalk(),
             held.flatMap(saved -> weekDue),
             lastLogged.or(() -> held.map(saved -> saved.prescription().date()))));
+  }
+
+  /** What is to be decided about a learned talk rate, in any mode with checks. */
+  private Optional<Finding> aboutTalk() {
+    return talk.modes().stream()
+        .flatMap(mode -> learned(mode).stream())
+        .flatMap(learned -> learned.findings().stream())
+        .filter(finding -> LearnedFinding.TO_DECIDE.contains(finding.code()))
+        .findFirst();
   }
 
   /** What is said of that kind about their maximum, in any mode that was measured. */

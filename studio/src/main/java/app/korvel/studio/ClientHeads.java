@@ -46,6 +46,11 @@ public class ClientHeads {
     return heads;
   }
 
+  /** Works every head out anew: something that holds for all clients has changed. */
+  public void forget() {
+    kept.clear();
+  }
+
   /** What the screening of a client comes to today, where nothing else of them is asked for. */
   public Screening screening(Client client) {
     return snapshots.screening(client);

@@ -3,6 +3,7 @@ package app.korvel.studio;
 import app.korvel.core.maximum.Choice;
 import app.korvel.core.maximum.MeasuredMaximum;
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.measure.Threshold;
 import app.korvel.core.prescription.ClientBaseline;
 import app.korvel.core.programme.Programme;
 import app.korvel.core.pulse.RestingReading;
@@ -18,6 +19,9 @@ import app.korvel.core.screening.Reported;
 import app.korvel.core.screening.Screening;
 import app.korvel.core.session.SessionLog;
 import app.korvel.core.session.WeekReview;
+import app.korvel.core.talk.TalkAct;
+import app.korvel.core.talk.TalkCheck;
+import app.korvel.core.zone.MeasuredThresholds;
 import app.korvel.store.FieldTestRepository.LastTest;
 import app.korvel.store.SavedPrescription;
 import app.korvel.store.SavedProgramme;
@@ -25,6 +29,7 @@ import app.korvel.store.Store;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -109,7 +114,11 @@ class Snapshots {
     private final Map<UUID, List<SessionLog>> logsOf;
     private final Map<UUID, LocalDate> lastLogged;
     private final Map<UUID, List<LastTest>> testsOf;
-    private final Map<UUID, LocalDate> talkSteps;
+    private final Map<UUID, List<MeasuredThresholds>> thresholdsOf;
+    private final Map<UUID, List<TalkCheck>> talkOf;
+    private final Map<UUID, List<TalkAct>> talkActsOf;
+    private final Map<UUID, LocalDate> firstIssued;
+    private final boolean learns;
     private final Set<UUID> testing;
 
     Snapshot(List<Client> clients) {
@@ -123,7 +132,15 @@ class Snapshots {
       logsOf = store.logs().since(ids, today.minusWeeks(WeekReview.WEEKS_LOOKED_AT));
       lastLogged = store.logs().lastDays(ids);
       testsOf = store.fieldTests().lastFinished(ids);
-      talkSteps = store.thresholds().lastTalkSteps(ids);
+      thresholdsOf = store.thresholds().of(ids);
+      talkOf =
+          store
+              .talk()
+              .checks(
+                  ids, today.minusDays(Threshold.TALK_OLD.whole()).atStartOfDay(zone).toInstant());
+      talkActsOf = store.talk().acts(ids);
+      firstIssued = store.prescriptions().firstIssued(ids);
+      learns = store.studio().settings().learnsFromTalk();
       testing = store.fieldTests().running(ids);
     }
 
@@ -172,7 +189,13 @@ class Snapshots {
               laid -> WeekReview.due(laid, logsOf.getOrDefault(id, List.of()), today)),
           Optional.ofNullable(lastLogged.get(id)),
           tests(id),
-          testing.contains(id));
+          testing.contains(id),
+          new TalkRecords(
+              talkOf.getOrDefault(id, List.of()),
+              talkActsOf.getOrDefault(id, List.of()),
+              thresholdsOf.getOrDefault(id, List.of()),
+              Optional.ofNullable(firstIssued.get(id)),
+              learns));
     }
 
     private Map<String, LocalDate> tests(UUID id) {
@@ -180,7 +203,11 @@ class Snapshots {
       for (LastTest test : testsOf.getOrDefault(id, List.of())) {
         last.put(test.protocol().displayName(), LocalDate.ofInstant(test.startedAt(), zone));
       }
-      Optional.ofNullable(talkSteps.get(id)).ifPresent(day -> last.put(TALK_STEPS, day));
+      thresholdsOf.getOrDefault(id, List.of()).stream()
+          .filter(each -> each.kind() == MeasuredThresholds.Kind.TALK_STEPS)
+          .map(MeasuredThresholds::measuredOn)
+          .max(Comparator.naturalOrder())
+          .ifPresent(day -> last.put(TALK_STEPS, day));
       return last;
     }
   }

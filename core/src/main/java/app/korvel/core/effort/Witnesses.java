@@ -14,6 +14,7 @@ import static app.korvel.core.effort.EffortContext.UNDER_18;
 
 import app.korvel.core.measure.Finding;
 import app.korvel.core.screening.IntensityGuide;
+import app.korvel.core.zone.Ladder;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.Level.RpeSpan;
 import app.korvel.core.zone.Reserve;
@@ -113,9 +114,9 @@ public record Witnesses(
     }
 
     /** A target by rate; its levels are those that share at least two whole bpm with it. */
-    public static Aim byRate(int lowBpm, int highBpm, Optional<RpeSpan> rpe20, Reserve reserve) {
+    public static Aim byRate(int lowBpm, int highBpm, Optional<RpeSpan> rpe20, Ladder ladder) {
       Rates rates = new Rates(lowBpm, highBpm);
-      return new Aim(Optional.of(rates), levelsOf(rates, reserve), rpe20);
+      return new Aim(Optional.of(rates), levelsOf(rates, ladder), rpe20);
     }
 
     /** A target by how it feels and sounds. */
@@ -157,14 +158,14 @@ public record Witnesses(
   /**
    * Who moves, and how they are guided.
    *
-   * @param reserve their resting and maximum rate; empty where no rate is used
+   * @param ladder where their levels begin; empty where no rate is used
    * @param maximumEstimated whether the maximum is estimated or borrowed from another activity
    * @param guide what leads: the rate, talk, or RPE and talk
    * @param capBpm a rate that is never exceeded, if there is one
    * @param highestRpe the highest rating a written limit allows, if there is one
    */
   public record Mover(
-      Optional<Reserve> reserve,
+      Optional<Ladder> ladder,
       boolean maximumEstimated,
       Set<EffortContext> contexts,
       IntensityGuide guide,
@@ -172,6 +173,11 @@ public record Witnesses(
       OptionalInt highestRpe) {
     public Mover {
       contexts = Set.copyOf(contexts);
+    }
+
+    /** Their resting and maximum rate; empty where no rate is used. */
+    public Optional<Reserve> reserve() {
+      return ladder.map(Ladder::reserve);
     }
 
     boolean is(EffortContext... any) {
@@ -230,7 +236,7 @@ public record Witnesses(
             .map(
                 rates -> {
                   int bpm = moment.rateBpm().getAsInt();
-                  int level = Level.atRate(bpm, mover.reserve().orElseThrow()).number();
+                  int level = mover.ladder().orElseThrow().at(bpm).number();
                   return new Said(rates.vote(bpm), level, rateWeight(moment, level, mover));
                 });
     Optional<Said> rpe =
@@ -383,18 +389,18 @@ public record Witnesses(
     return mover.is(PREGNANCY) ? weight / 2 : weight;
   }
 
-  private static List<Level> levelsOf(Rates rates, Reserve reserve) {
+  private static List<Level> levelsOf(Rates rates, Ladder ladder) {
     List<Level> levels =
         Stream.of(Level.values())
-            .filter(level -> shared(level, rates, reserve) >= SHARED_BPM)
+            .filter(level -> shared(level, rates, ladder) >= SHARED_BPM)
             .toList();
-    return levels.isEmpty() ? List.of(Level.atRate(rates.lowBpm, reserve)) : levels;
+    return levels.isEmpty() ? List.of(ladder.at(rates.lowBpm)) : levels;
   }
 
-  private static int shared(Level level, Rates rates, Reserve reserve) {
+  private static int shared(Level level, Rates rates, Ladder ladder) {
     int shared = 0;
     for (int bpm = rates.lowBpm; bpm <= rates.highBpm; bpm++) {
-      if (Level.atRate(bpm, reserve) == level) {
+      if (ladder.at(bpm) == level) {
         shared++;
       }
     }

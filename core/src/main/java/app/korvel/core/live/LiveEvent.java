@@ -150,10 +150,23 @@ public sealed interface LiveEvent {
     }
   }
 
-  /** How hard it feels, what the voice can do, or both. */
-  record Rated(UUID id, Instant at, OptionalInt rpe20, OptionalInt voice) implements LiveEvent {
+  /**
+   * How hard it feels, what the voice can do, or both.
+   *
+   * @param passageAt when the passage was begun that the voice was tried with, if that was noted
+   */
+  record Rated(
+      UUID id, Instant at, OptionalInt rpe20, OptionalInt voice, Optional<Instant> passageAt)
+      implements LiveEvent {
+    public Rated(UUID id, Instant at, OptionalInt rpe20, OptionalInt voice) {
+      this(id, at, rpe20, voice, Optional.empty());
+    }
+
     public Rated {
       List<Fault> faults = new ArrayList<>();
+      if (passageAt.filter(at::isBefore).isPresent()) {
+        faults.add(new Fault("passageAt", "lies after the answer", "a moment before it"));
+      }
       if (rpe20.isEmpty() && voice.isEmpty()) {
         faults.add(new Fault("rpe20", "is missing", "an RPE, a voice, or both"));
       }

@@ -25,7 +25,7 @@ import app.korvel.core.screening.Condition;
 import app.korvel.core.screening.Effects;
 import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.screening.Person;
-import app.korvel.core.zone.Reserve;
+import app.korvel.core.zone.Ladder;
 import app.korvel.core.zone.Reserve.Percents;
 import app.korvel.core.zone.Uncertainty;
 import java.time.Duration;
@@ -122,17 +122,17 @@ public record LivePlan(
         light
             ? outline.fitted(new Bounds(LIGHT, bounds.warmUpMinutes(), bounds.coolDownMinutes()))
             : outline;
-    Optional<Reserve> reserve = runner.reserve();
+    Optional<Ladder> ladder = runner.reserve().map(span -> Ladder.of(span, baseline.learned()));
     return new LivePlan(
         mode,
-        inTurn(cut).stream().map(step -> planned(step, runner, reserve)).toList(),
-        mover(runner, baseline, newToExercise),
+        inTurn(cut).stream().map(step -> planned(step, runner, ladder)).toList(),
+        mover(runner, ladder, baseline, newToExercise),
         light,
         // A goal over what is allowed today is none.
         cut.bandGoal().filter(goal -> !light),
         baseline
             .maximum()
-            .filter(known -> reserve.isPresent() && baseline.resting().isPresent())
+            .filter(known -> ladder.isPresent() && baseline.resting().isPresent())
             .map(known -> new Basis(baseline.uncertainty(), known.method())));
   }
 
@@ -179,18 +179,18 @@ public record LivePlan(
     return with(left);
   }
 
-  private static PlanStep planned(Step step, ExertionLimits runner, Optional<Reserve> reserve) {
+  private static PlanStep planned(Step step, ExertionLimits runner, Optional<Ladder> ladder) {
     Optional<Witnesses.Aim> aim =
         step.range()
             .map(
                 range -> {
                   Aim told = runner.aim(range);
-                  return told.target().isPresent() && reserve.isPresent()
+                  return told.target().isPresent() && ladder.isPresent()
                       ? Witnesses.Aim.byRate(
                           told.target().get().lowBpm(),
                           told.target().get().highBpm(),
                           Optional.of(told.rpe20()),
-                          reserve.get())
+                          ladder.get())
                       : Witnesses.Aim.byEffort(told.levels(), told.rpe20());
                 });
     return new PlanStep(
@@ -198,15 +198,18 @@ public record LivePlan(
   }
 
   private static Mover mover(
-      ExertionLimits runner, ClientBaseline baseline, boolean newToExercise) {
+      ExertionLimits runner,
+      Optional<Ladder> ladder,
+      ClientBaseline baseline,
+      boolean newToExercise) {
     boolean estimated =
         baseline.maximum().filter(each -> each.origin() != Origin.MEASURED).isPresent();
     IntensityGuide guide =
-        runner.reserve().isPresent()
+        ladder.isPresent()
             ? baseline.screening().effects().steering()
             : IntensityGuide.EFFORT_AND_TALK_ONLY;
     return new Mover(
-        runner.reserve(),
+        ladder,
         estimated,
         contexts(baseline, newToExercise),
         guide,

@@ -17,7 +17,7 @@ import app.korvel.core.run.RunEvent;
 import app.korvel.core.screening.StopSign;
 import app.korvel.core.trace.Samples;
 import app.korvel.core.trace.Trace;
-import app.korvel.core.zone.Reserve;
+import app.korvel.core.zone.Ladder;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -338,6 +338,16 @@ public record LiveSession(
                     .noneMatch(event -> event.at().isAfter(ended.at())));
   }
 
+  /** Whether it was not sure whose rate it was in a second of it. */
+  public boolean doubtedAt(int second) {
+    return begunAt.filter(begun -> doubted(events, trace, begun).get(second)).isPresent();
+  }
+
+  /** The second of its trace in which something happened, from 1 on. */
+  public int secondOf(Instant moment) {
+    return lastSecond(begunAt.orElseThrow(), moment);
+  }
+
   /** Whether straps were swapped in it. */
   public boolean swapped() {
     return last(events, LiveEvent.StrapsSwapped.class).isPresent();
@@ -382,9 +392,8 @@ public record LiveSession(
   private int secondsAtGoal() {
     int[] seconds = Tally.together(tallies);
     plan.mover().capBpm().ifPresent(cap -> Arrays.fill(seconds, cap + 1, seconds.length, 0));
-    Reserve reserve = plan.mover().reserve().orElseThrow();
-    return SessionLoad.secondsByLevel(seconds, reserve)[
-        plan.goal().orElseThrow().level().ordinal()];
+    Ladder ladder = plan.mover().ladder().orElseThrow();
+    return SessionLoad.secondsByLevel(seconds, ladder)[plan.goal().orElseThrow().level().ordinal()];
   }
 
   /**

@@ -15,7 +15,7 @@ import app.korvel.core.outline.StepKind;
 import app.korvel.core.run.Leg;
 import app.korvel.core.run.Run;
 import app.korvel.core.trace.Fall;
-import app.korvel.core.zone.Reserve;
+import app.korvel.core.zone.Ladder;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
@@ -193,10 +193,10 @@ public record LiveSummary(
   public Optional<int[]> secondsByLevel(LiveSession session) {
     Mover mover = session.plan().mover();
     return mover
-        .reserve()
-        .filter(span -> recorded() && averageBpm.isPresent())
-        .filter(span -> weight(session, span) >= Threshold.RECORDED_WEIGHT.whole())
-        .map(span -> SessionLoad.secondsByLevel(histogram(), span));
+        .ladder()
+        .filter(ladder -> recorded() && averageBpm.isPresent())
+        .filter(ladder -> weight(session, ladder) >= Threshold.RECORDED_WEIGHT.whole())
+        .map(ladder -> SessionLoad.secondsByLevel(histogram(), ladder));
   }
 
   /** Moderate-equivalent minutes, where the session is judged by its seconds; half up. */
@@ -210,12 +210,12 @@ public record LiveSummary(
                 MINUTE));
   }
 
-  private int weight(LiveSession session, Reserve span) {
+  private int weight(LiveSession session, Ladder ladder) {
     int bpm = averageBpm.getAsInt();
     OptionalInt none = OptionalInt.empty();
     return Witnesses.of(
             new Moment(averageBpm, session.source(), false, none, none, false),
-            Aim.byRate(bpm, bpm, Optional.empty(), span),
+            Aim.byRate(bpm, bpm, Optional.empty(), ladder),
             session.plan().mover())
         .rate()
         .map(Said::weight)

@@ -3,6 +3,7 @@ package app.korvel.core.live;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Rounding;
 import app.korvel.core.screening.Sex;
+import app.korvel.core.zone.Ladder;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.Reserve;
 import java.math.BigDecimal;
@@ -75,11 +76,11 @@ public final class SessionLoad {
   }
 
   /** Seconds in each level, by its number less one. */
-  public static int[] secondsByLevel(int[] seconds, Reserve reserve) {
+  public static int[] secondsByLevel(int[] seconds, Ladder ladder) {
     int[] byLevel = new int[Level.values().length];
     for (int bpm = 0; bpm < seconds.length; bpm++) {
       if (seconds[bpm] > 0) {
-        byLevel[Level.atRate(bpm, reserve).ordinal()] += seconds[bpm];
+        byLevel[ladder.at(bpm).ordinal()] += seconds[bpm];
       }
     }
     return byLevel;

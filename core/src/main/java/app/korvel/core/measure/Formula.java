@@ -103,6 +103,13 @@ public enum Formula {
       "share × 3, as far as such a rate strays from day to day",
       "Zones by a talk-step test or a laboratory: no equation stands behind them.",
       Source.TALK),
+  LEARNED_EDGE(
+      "Edge by talk checks",
+      "Phrases begins where whole sentences end, Words where no more than a word or two comes",
+      "as accepted; ± 3 at best",
+      "The client’s own talk takes the place of 60 and 75 % of reserve, once the instructor has"
+          + " accepted it. Talk, Words and Silent keep 5 bpm from their neighbours.",
+      Source.KORVEL),
   EDGE_ERROR(
       "How accurate an edge is",
       "σ = √((p × σ_max)² + ((1 − p) × σ_rest)²)",

@@ -334,6 +334,109 @@ public enum Threshold {
   SEEN_FOR("60", "seconds", "Who was marked as seen comes back after so long.", Source.KORVEL),
   SOUNDS_APART("3", "seconds", "Between two sounds of a room, at least.", Source.KORVEL),
 
+  TALK_LOWER_SHARE(
+      "60", "% of reserve", "Where whole sentences end, before any talk check.", Source.TALK),
+  TALK_LOWER_SPREAD(
+      "7",
+      "% of reserve",
+      "How far people differ in it, σ: of 100, 95 lose sentences between 46 and 74 %.",
+      Source.KORVEL),
+  TALK_GAP_SHARE(
+      "15", "% of reserve", "So far above it words begin, before any talk check.", Source.TALK),
+  TALK_GAP_SPREAD("5", "% of reserve", "How far people differ in that, σ.", Source.KORVEL),
+  TALK_VOICE_SCALE(
+      "2.5",
+      "bpm",
+      "How gradually talk changes: sentences 88 times of 100 at 5 bpm under the lower talk rate.",
+      Source.KORVEL),
+  TALK_MISREPORT_HEARD("6", "%", "Answers that are wrong, where it was heard.", Source.KORVEL),
+  TALK_MISREPORT_TOLD("12", "%", "Answers that are wrong, where it was told.", Source.KORVEL),
+  TALK_DAY_SPREAD("3", "bpm", "A day shifts all talk rates alike, σ.", Source.KORVEL),
+  TALK_ODD_DAY_SPREAD("6", "bpm", "An unusual day shifts them so far, σ.", Source.KORVEL),
+  TALK_PEAK_DOUBT_STRAP(
+      "30", "%", "A peak seen once by strap says nothing so often.", Source.KORVEL),
+  TALK_PEAK_DOUBT_WRIST(
+      "50",
+      "%",
+      "A peak seen once by wrist, or unknown how, says nothing so often.",
+      Source.KORVEL),
+  TALK_PEAK_SCALE("1.5", "bpm", "How sharp a peak is as a lower bound.", Source.KORVEL),
+  TALK_SETTLED_SAMPLES(
+      "20", "samples", "Of the 30 seconds before the passage, at least.", Source.KORVEL),
+  TALK_STEADY_WITHIN(
+      "8",
+      "bpm",
+      "A rate that strayed further in the 2 minutes before was not steady.",
+      Source.KORVEL),
+  TALK_STEADY_SECONDS("120", "seconds", "So long before a talk check is looked at.", Source.KORVEL),
+  TALK_PASSAGE_SECONDS(
+      "15",
+      "seconds",
+      "The passage began so long before the answer, where nobody noted when.",
+      Source.KORVEL),
+  TALK_AFTER_START("5", "minutes", "A talk check sooner in a session is not used.", Source.KORVEL),
+  TALK_AFTER_HARD(
+      "5", "minutes", "Nor one so soon after hard work of over 80 % of reserve.", Source.KORVEL),
+  TALK_AFTER_SIGNAL("30", "seconds", "Nor one so soon after the signal was lost.", Source.KORVEL),
+  TALK_RPE_APART(
+      "2", "levels", "An RPE so far from the voice: the check is not used.", Source.KORVEL),
+  TALK_SAME_MINUTES(
+      "5", "minutes", "Another so soon after, at the same rate, says nothing new.", Source.KORVEL),
+  TALK_SAME_BPM("5", "bpm", "The same rate, for that.", Source.KORVEL),
+  TALK_A_DAY("4", "checks", "Of one day, the first so many are used.", Source.KORVEL),
+  TALK_OLD("182", "days", "Older talk checks are not used.", Source.KORVEL),
+  TALK_NEWEST("60", "checks", "Only the newest so many are used.", Source.KORVEL),
+  LEARNED_NEAR("15", "bpm", "A check this close to a talk rate speaks of it.", Source.KORVEL),
+  LEARNED_CHECKS(
+      "6", "checks", "Of those, at least, before a talk rate is offered.", Source.KORVEL),
+  LEARNED_DAYS("3", "days", "On so many days, at least.", Source.KORVEL),
+  LEARNED_EACH_SIDE("2", "checks", "On each side of it, at least.", Source.KORVEL),
+  LEARNED_LOWER_SD("4", "bpm", "The lower talk rate has to be this sure, σ.", Source.KORVEL),
+  LEARNED_UPPER_SD("5", "bpm", "The upper talk rate has to be this sure, σ.", Source.KORVEL),
+  LEARNED_FRESH("56", "days", "The newest check near it may be so old.", Source.KORVEL),
+  LEARNED_LAPSES(
+      "84",
+      "days",
+      "So long after the newest check near it, a learned rate lapses.",
+      Source.KORVEL),
+  LEARNED_OUTERMOST("1", "%", "So little may be believed of the outermost rates.", Source.KORVEL),
+  LEARNED_LOWER_FROM("35", "% of reserve", "The lower talk rate has to be over it.", Source.KORVEL),
+  LEARNED_LOWER_TO("85", "% of reserve", "The lower talk rate has to be under it.", Source.KORVEL),
+  LEARNED_UPPER_FROM("50", "% of reserve", "The upper talk rate has to be over it.", Source.KORVEL),
+  LEARNED_UPPER_TO("95", "% of reserve", "The upper talk rate has to be under it.", Source.KORVEL),
+  LEARNED_MOVE(
+      "3", "bpm", "So far from the one in use, a learned rate is offered anew.", Source.KORVEL),
+  LEARNED_RISE("5", "bpm", "A learned rate rises by so much at a time.", Source.KORVEL),
+  LEARNED_RISE_DAYS("14", "days", "And not again before so long.", Source.KORVEL),
+  LEARNED_HEARD_ABOVE(
+      "2",
+      "checks",
+      "Sentences that were heard above the equation’s edge before it may rise.",
+      Source.KORVEL),
+  LEARNED_REFUSED_CHECKS(
+      "3", "checks", "New ones near it before a refused rate is offered again.", Source.KORVEL),
+  LEARNED_SURPRISE("5", "%", "A check whose chance was under it is a surprise.", Source.KORVEL),
+  LEARNED_SURPRISE_DAYS(
+      "28", "days", "Two surprises of one kind within it are a contradiction.", Source.KORVEL),
+  LEARNED_DISAGREES(
+      "9", "bpm", "A talk-step test or a laboratory further off disagrees.", Source.KORVEL),
+  LEARNED_TEST_WEEKS(
+      "12", "weeks", "So long a talk-step test or a laboratory comes first.", Source.KORVEL),
+  LEARNED_FLATTERS_RPE(
+      "14",
+      "RPE",
+      "Sentences that feel so hard, at the median of five, are doubted.",
+      Source.KORVEL),
+  LEARNED_FLATTERS_OF("5", "checks", "Of so many, the last sentences near it.", Source.KORVEL),
+  LEARNED_SUREST("3", "bpm", "A learned rate is never shown as surer.", Source.KORVEL),
+  LEARNED_UNDER_MAXIMUM(
+      "3", "bpm", "Levels have to begin so far under the maximum.", Source.KORVEL),
+  WITNESSES_LOOKED_AT(
+      "12", "checks", "So many of the last with rate, RPE and voice are compared.", Source.KORVEL),
+  WITNESSES_FEWEST("4", "checks", "Of those, at least.", Source.KORVEL),
+  WITNESS_OFF_SHARE("60", "%", "One that differs from both others so often is off.", Source.KORVEL),
+  LEVELS_APART("5", "bpm", "Levels whose edges were learned are so far apart.", Source.KORVEL),
+
   UNDER_18("18", "years", "Below it a guardian agrees, and no maximum is tested.", Source.PRACTICE),
   OVER_65(
       "65",

@@ -18,6 +18,8 @@ import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.screening.Permission;
 import app.korvel.core.screening.Person;
 import app.korvel.core.screening.Screening;
+import app.korvel.core.zone.Ladder;
+import app.korvel.core.zone.LearnedRates;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Uncertainty;
 import java.time.LocalDate;
@@ -31,9 +33,13 @@ import java.util.OptionalInt;
  * @param screening what the screening allows, and what must be watched
  * @param resting the working resting value, if any reading is on record
  * @param maximumRecord every equation and every measured maximum in that mode, and the working one
+ * @param learned the rates in use in that mode that were learned from the client's talk
  */
 public record ClientBaseline(
-    Screening screening, Optional<WorkingResting> resting, MaximumRecord maximumRecord) {
+    Screening screening,
+    Optional<WorkingResting> resting,
+    MaximumRecord maximumRecord,
+    LearnedRates learned) {
 
   /** Gathers it for someone of whom no maximum has been measured. */
   public static ClientBaseline of(
@@ -67,7 +73,18 @@ public record ClientBaseline(
             measured,
             screening.medicinesChangedAt(),
             screening.date(),
-            screening.zone()));
+            screening.zone()),
+        LearnedRates.NONE);
+  }
+
+  /** The same with those learned rates in use. */
+  public ClientBaseline with(LearnedRates rates) {
+    return new ClientBaseline(screening, resting, maximumRecord, rates);
+  }
+
+  /** Where the levels of effort begin; empty where there is no span. */
+  public Optional<Ladder> ladder() {
+    return reserve().map(span -> Ladder.of(span, learned));
   }
 
   /** The day it holds for. */

@@ -212,6 +212,7 @@ public record Prescription(
             effects.highestEffort(),
             ways.family());
     findings.addAll(aim.findings());
+    Optional<Target> target = aim.target().map(each -> eased(each, aim, baseline, findings));
     addCautions(baseline, parts, resting, findings);
     basis.ifPresent(
         numbers -> {
@@ -254,8 +255,8 @@ public record Prescription(
         parts,
         baseline.mayIssue() ? Status.ISSUED : Status.DRAFT,
         basis,
-        aim.target(),
-        aim.target().isPresent() ? effects.steering() : IntensityGuide.EFFORT_AND_TALK_ONLY,
+        target,
+        target.isPresent() ? effects.steering() : IntensityGuide.EFFORT_AND_TALK_ONLY,
         aim.levels().stream().map(EffortDescription::of).toList(),
         aim.rpe20(),
         aim.rpe10(),
@@ -270,6 +271,28 @@ public record Prescription(
         effects.carry(),
         effects.stopAlso(),
         findings);
+  }
+
+  /** Where whole sentences end sooner than a target at Talk level does, it ends with them. */
+  private static Target eased(
+      Target target, Aim aim, ClientBaseline baseline, List<Finding> findings) {
+    return baseline
+        .learned()
+        .lower()
+        .filter(rate -> aim.levels().get(aim.levels().size() - 1) == Level.TALK)
+        .filter(rate -> rate.bpm() < target.highBpm() && rate.bpm() > target.lowBpm())
+        .map(
+            rate -> {
+              findings.add(
+                  PrescriptionFinding.TALK_ENDS_TARGET.of(rate.bpm(), rate.plusMinusBpm()));
+              return target.endingAt(rate.bpm());
+            })
+        .orElse(target);
+  }
+
+  /** Whether it goes no higher than whole sentences. */
+  public boolean atTalkLevel() {
+    return feel.get(feel.size() - 1).level() == Level.TALK.number();
   }
 
   /** A session of it, from warm-up to stretching. */

@@ -21,6 +21,12 @@ public enum PrescriptionFinding implements FindingKind {
       "Supervised only.",
       "A clinician's written limit, or the start with a heart condition: someone must be present.",
       Source.PRACTICE),
+  TALK_ENDS_TARGET(
+      INFO,
+      "The target ends at %s: whole sentences end there, ± %s.",
+      "Learned from this client’s talk checks, and accepted. A target at Talk level ends where"
+          + " talk does, where that is sooner.",
+      Source.KORVEL),
   EFFORT_HELD(
       CAUTION,
       "RPE limited to %s: where the rate asks for more, RPE leads.",

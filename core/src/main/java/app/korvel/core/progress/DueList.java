@@ -28,6 +28,8 @@ public final class DueList {
     PULSE,
     MAXIMUM,
     TEST,
+    /** A learned talk rate is offered, or contradicted. */
+    TALK,
     PRESCRIPTION,
     WEEK,
     LOG
@@ -52,6 +54,7 @@ public final class DueList {
    * @param maximum what is to be said of a measured maximum, if anything
    * @param tests the last day of each test, by its name
    * @param held the prescription that holds, if there is one
+   * @param talk what is to be decided about learned talk rates, if anything
    * @param week the week of a programme whose successor is to be decided
    * @param lastLog the day last logged; else the day from which logs are waited for
    */
@@ -60,6 +63,7 @@ public final class DueList {
       Optional<Finding> maximum,
       Map<String, LocalDate> tests,
       Optional<Held> held,
+      Optional<Finding> talk,
       Optional<Integer> week,
       Optional<LocalDate> lastLog) {}
 
@@ -101,6 +105,7 @@ public final class DueList {
                             : Optional.of(
                                 ProgressFinding.REVIEW_DUE.of(held.version, Days.of(held.date))))
                 .ifPresent(finding -> due.add(new Due(Kind.PRESCRIPTION, finding))));
+    facts.talk.ifPresent(finding -> due.add(new Due(Kind.TALK, finding)));
     facts.week.ifPresent(week -> due.add(new Due(Kind.WEEK, ProgressFinding.STEP_DUE.of(week))));
     facts.tests.entrySet().stream()
         .filter(test -> !today.isBefore(test.getValue().plusWeeks(TEST_AGAIN)))

@@ -144,7 +144,7 @@ public final class Trace {
   }
 
   /** The same of so many samples at least. */
-  OptionalInt median(int from, int to, int fewest) {
+  public OptionalInt median(int from, int to, int fewest) {
     short[] found = new short[Math.max(0, to - from + 1)];
     int count = 0;
     for (int second = from; second <= to; second++) {

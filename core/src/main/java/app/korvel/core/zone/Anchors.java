@@ -11,8 +11,9 @@ import java.util.Optional;
  *
  * @param reserve rest and maximum
  * @param thresholds where they have been measured; both lie over rest and not over the maximum
+ * @param ladder where the five levels begin
  */
-public record Anchors(Reserve reserve, Optional<ThresholdRates> thresholds) {
+public record Anchors(Reserve reserve, Optional<ThresholdRates> thresholds, Ladder ladder) {
 
   /**
    * All of them.
@@ -33,12 +34,17 @@ public record Anchors(Reserve reserve, Optional<ThresholdRates> thresholds) {
 
   /** Rest and maximum alone. */
   public static Anchors of(Reserve reserve) {
-    return new Anchors(reserve, Optional.empty());
+    return of(reserve, Optional.empty());
+  }
+
+  /** Rest, maximum and thresholds; the levels by percent of reserve. */
+  public static Anchors of(Reserve reserve, Optional<ThresholdRates> thresholds) {
+    return new Anchors(reserve, thresholds, Ladder.of(reserve));
   }
 
   /** See {@link Anchors#Anchors}. */
-  public static Anchors of(Reserve reserve, Optional<ThresholdRates> thresholds) {
-    return new Anchors(reserve, thresholds);
+  public static Anchors of(Ladder ladder, Optional<ThresholdRates> thresholds) {
+    return new Anchors(ladder.reserve(), thresholds, ladder);
   }
 
   /**

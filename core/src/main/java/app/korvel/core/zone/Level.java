@@ -1,7 +1,6 @@
 package app.korvel.core.zone;
 
 import java.math.BigDecimal;
-import java.util.Arrays;
 import java.util.function.Predicate;
 
 /**
@@ -163,19 +162,9 @@ public enum Level {
     return highest(level -> level.rpe20.low <= rating);
   }
 
-  /** The level of a whole rate, decided on the rounded edges that a person sees. */
+  /** The level of a whole rate by percent of reserve, decided on the rounded edges. */
   public static Level atRate(int bpm, Reserve reserve) {
-    return atRate(bpm, edges(reserve));
-  }
-
-  /** The whole rate at which each level begins, the lowest first. */
-  static int[] edges(Reserve reserve) {
-    return Arrays.stream(values()).mapToInt(level -> reserve.rateAt(level.fromPercent)).toArray();
-  }
-
-  /** The level of a whole rate between those edges. */
-  static Level atRate(int bpm, int[] edges) {
-    return highest(level -> edges[level.ordinal()] <= bpm);
+    return Ladder.of(reserve).at(bpm);
   }
 
   private static Level highest(Predicate<Level> reached) {

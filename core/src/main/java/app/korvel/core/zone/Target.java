@@ -86,6 +86,15 @@ public record Target(int lowBpm, int highBpm, boolean capped, CountCard counts) 
   }
 
   /**
+   * The same with a lower upper edge.
+   *
+   * @param bpm within it
+   */
+  public Target endingAt(int bpm) {
+    return new Target(lowBpm, bpm, capped, CountCard.of(lowBpm, bpm, OptionalInt.of(bpm)));
+  }
+
+  /**
    * The target and its counts worked out step by step.
    *
    * @param low see {@link #of}

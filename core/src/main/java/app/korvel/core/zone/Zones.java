@@ -1,5 +1,6 @@
 package app.korvel.core.zone;
 
+import app.korvel.core.measure.Formula;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Rounding;
@@ -175,12 +176,12 @@ public record Zones(
               "bpm",
               Working.Finish.EXACT));
     } else {
-      lines.addAll(basis.lines("Lower edge", band.low(), anchors));
+      lines.addAll(edgeLines(scheme, "Lower edge", band.low(), anchors));
     }
     Optional<Scheme.Band> next = scheme.next(at);
     if (next.isPresent()) {
-      lines.addAll(basis.lines("Where the next zone begins", next.get().low(), anchors));
-      int begins = basis.rateAt(next.get().low(), anchors);
+      lines.addAll(edgeLines(scheme, "Where the next zone begins", next.get().low(), anchors));
+      int begins = edge(scheme, next.get().low(), anchors);
       lines.add(
           Line.of(
               scheme.id(),
@@ -193,9 +194,36 @@ public record Zones(
       lines.addAll(basis.lines("Upper edge", band.high(), anchors));
     }
     if (!band.fromRest()) {
-      lines.add(basis.sigmaLine("Error of the lower edge, ±", band.low(), uncertainty));
+      lines.add(
+          level(scheme, band.low())
+              .flatMap(anchors.ladder()::learnedAt)
+              .map(rate -> learnedLine("Error of the lower edge, ±", rate.plusMinusBpm()))
+              .orElseGet(
+                  () -> basis.sigmaLine("Error of the lower edge, ±", band.low(), uncertainty)));
     }
     return Working.of(lines);
+  }
+
+  private static List<Line> edgeLines(
+      Scheme scheme, String label, BigDecimal figure, Anchors anchors) {
+    int edge = edge(scheme, figure, anchors);
+    List<Line> byPercent = scheme.basis().lines(label, figure, anchors);
+    if (edge == scheme.basis().rateAt(figure, anchors)) {
+      return byPercent;
+    }
+    List<Line> lines = new ArrayList<>(scheme.basis().lines("By the equation", figure, anchors));
+    lines.add(learnedLine(label + ", by talk checks", edge));
+    return lines;
+  }
+
+  private static Line learnedLine(String label, int bpm) {
+    return Line.of(
+        Formula.LEARNED_EDGE,
+        label,
+        String.valueOf(bpm),
+        BigDecimal.valueOf(bpm),
+        "bpm",
+        Working.Finish.EXACT);
   }
 
   /** Works the scheme out for that span, without a cap. */
@@ -213,10 +241,9 @@ public record Zones(
   public static Zones of(Scheme scheme, Anchors anchors, Uncertainty uncertainty, OptionalInt cap) {
     List<BandRates> bands = bands(scheme, anchors, uncertainty, cap);
     Reserve reserve = anchors.reserve();
-    int[] levels = Level.edges(reserve);
     List<Reading> readings =
         IntStream.rangeClosed(reserve.restingBpm(), reserve.maximumBpm())
-            .mapToObj(bpm -> reading(bpm, bands, levels, reserve, cap))
+            .mapToObj(bpm -> reading(bpm, bands, anchors.ladder(), cap))
             .toList();
     return new Zones(scheme, anchors, cap, bands, readings);
   }
@@ -251,31 +278,52 @@ public record Zones(
     int ends =
         scheme
             .next(at)
-            .map(above -> basis.rateAt(above.low(), anchors) - 1)
+            .map(above -> edge(scheme, above.low(), anchors) - 1)
             .orElseGet(() -> basis.rateAt(band.high(), anchors));
     // A band that starts at rest may end below it where the zone system counts in percent of
     // maximum.
     int low =
-        band.fromRest() ? Math.min(reserve.restingBpm(), ends) : basis.rateAt(band.low(), anchors);
+        band.fromRest() ? Math.min(reserve.restingBpm(), ends) : edge(scheme, band.low(), anchors);
     int high = Math.max(low, ends);
     boolean above = cap.isPresent() && cap.getAsInt() < low;
     boolean cut = cap.isPresent() && !above && cap.getAsInt() < high;
     int allowed = cut ? cap.getAsInt() : high;
     BigDecimal lowSigma =
-        band.fromRest() ? uncertainty.restingBpm() : basis.sigma(band.low(), uncertainty);
+        band.fromRest()
+            ? uncertainty.restingBpm()
+            : sigma(scheme, band.low(), anchors, uncertainty);
     Level level = level(scheme, band, anchors);
     return new BandRates(
         band,
         low,
         high,
         Rounding.tenths(lowSigma),
-        Rounding.tenths(basis.sigma(band.high(), uncertainty)),
+        Rounding.tenths(sigma(scheme, band.high(), anchors, uncertainty)),
         above ? OptionalInt.empty() : OptionalInt.of(allowed),
         CountCard.of(low, allowed, above ? OptionalInt.empty() : cap),
         level,
         guidelineClass(scheme, band, anchors),
         band.rpe20().orElse(level.rpe20()),
         place(low, ends, reserve));
+  }
+
+  /** Where a band begins; in the default ladder, where the client's own talk says. */
+  private static int edge(Scheme scheme, BigDecimal figure, Anchors anchors) {
+    return level(scheme, figure)
+        .map(anchors.ladder()::from)
+        .orElseGet(() -> scheme.basis().rateAt(figure, anchors));
+  }
+
+  private static BigDecimal sigma(
+      Scheme scheme, BigDecimal figure, Anchors anchors, Uncertainty uncertainty) {
+    return level(scheme, figure)
+        .flatMap(anchors.ladder()::learnedAt)
+        .map(rate -> BigDecimal.valueOf(rate.plusMinusBpm()))
+        .orElseGet(() -> scheme.basis().sigma(figure, uncertainty));
+  }
+
+  private static Optional<Level> level(Scheme scheme, BigDecimal figure) {
+    return scheme.id().equals(Scheme.DEFAULT_ID) ? Ladder.beginningAt(figure) : Optional.empty();
   }
 
   private static Place place(int lowBpm, int endsBpm, Reserve reserve) {
@@ -330,15 +378,15 @@ public record Zones(
     return under.equals(plain) ? plain : under;
   }
 
-  private static Reading reading(
-      int bpm, List<BandRates> bands, int[] levels, Reserve reserve, OptionalInt cap) {
+  private static Reading reading(int bpm, List<BandRates> bands, Ladder ladder, OptionalInt cap) {
+    Reserve reserve = ladder.reserve();
     return new Reading(
         bpm,
         reserve.percentOfReserve(bpm),
         reserve.percentOfMaximum(bpm),
         bands.stream().filter(band -> band.holds(bpm)).map(band -> band.band().id()).toList(),
         cap.isPresent() && bpm > cap.getAsInt(),
-        Level.atRate(bpm, levels),
+        ladder.at(bpm),
         counts(bpm, cap));
   }
 }

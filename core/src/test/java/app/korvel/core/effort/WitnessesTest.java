@@ -16,6 +16,7 @@ import app.korvel.core.effort.Witnesses.RateSource;
 import app.korvel.core.effort.Witnesses.Said;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.screening.IntensityGuide;
+import app.korvel.core.zone.Ladder;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.Reserve;
 import java.util.Arrays;
@@ -31,7 +32,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** On 64 to 176: Talk begins at 109, Phrases at 131, Words at 148, Silent at 165. */
 class WitnessesTest {
   private static final Reserve SPAN = new Reserve(64, 176);
-  private static final Aim TALK = Aim.byRate(109, 131, Optional.empty(), SPAN);
+  private static final Aim TALK = Aim.byRate(109, 131, Optional.empty(), Ladder.of(SPAN));
 
   /** What is given of somebody at a moment; nothing unless it is said. */
   private record Case(
@@ -47,7 +48,7 @@ class WitnessesTest {
 
     Case at(int low, int high) {
       return new Case(
-          Aim.byRate(low, high, Optional.empty(), SPAN),
+          Aim.byRate(low, high, Optional.empty(), Ladder.of(SPAN)),
           source,
           estimated,
           contexts,
@@ -86,7 +87,8 @@ class WitnessesTest {
       return Witnesses.of(
           new Moment(known(bpm), source, false, known(rpe), known(voice), false),
           aim,
-          new Mover(Optional.of(SPAN), estimated, contexts, guide, known(cap), known(limit)));
+          new Mover(
+              Optional.of(Ladder.of(SPAN)), estimated, contexts, guide, known(cap), known(limit)));
     }
 
     private static OptionalInt known(int value) {
@@ -109,7 +111,7 @@ class WitnessesTest {
     "148, 148, 4",
   })
   void aTargetHasTheLevelsThatShareTwoRatesWithIt(int low, int high, String levels) {
-    assertThat(Aim.byRate(low, high, Optional.empty(), SPAN).levels())
+    assertThat(Aim.byRate(low, high, Optional.empty(), Ladder.of(SPAN)).levels())
         .extracting(Level::number)
         .extracting(String::valueOf)
         .containsExactly(levels.split(""));
@@ -166,7 +168,7 @@ class WitnessesTest {
                 true),
             TALK,
             new Mover(
-                Optional.of(SPAN),
+                Optional.of(Ladder.of(SPAN)),
                 false,
                 Set.of(),
                 IntensityGuide.RATE,

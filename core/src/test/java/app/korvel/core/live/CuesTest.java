@@ -14,6 +14,7 @@ import app.korvel.core.live.Course.StepFor;
 import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.screening.Sex;
 import app.korvel.core.trace.Trace;
+import app.korvel.core.zone.Ladder;
 import app.korvel.core.zone.Reserve;
 import java.util.List;
 import java.util.Map;
@@ -45,7 +46,7 @@ class CuesTest {
   }
 
   private static Step step(int from, int low, int high, StepFor use) {
-    return Step.of(from, Aim.byRate(low, high, Optional.empty(), SPAN), use);
+    return Step.of(from, Aim.byRate(low, high, Optional.empty(), Ladder.of(SPAN)), use);
   }
 
   private static Cues cues(Trace trace, int cap, Set<EffortContext> contexts, Step... steps) {
@@ -53,7 +54,7 @@ class CuesTest {
         trace,
         Course.of(List.of(steps), RateSource.STRAP),
         new Mover(
-            Optional.of(SPAN),
+            Optional.of(Ladder.of(SPAN)),
             false,
             contexts,
             IntensityGuide.RATE,
@@ -158,7 +159,8 @@ class CuesTest {
             Map.entry(164, 60),
             Map.entry(165, 30))
         .forEach((bpm, so) -> seconds[bpm] = so);
-    assertThat(SessionLoad.secondsByLevel(seconds, SPAN)).containsExactly(420, 1020, 600, 180, 30);
+    assertThat(SessionLoad.secondsByLevel(seconds, Ladder.of(SPAN)))
+        .containsExactly(420, 1020, 600, 180, 30);
     assertThat(SessionLoad.moderateEquivalentSeconds(seconds, SPAN)).isEqualTo(1020 + 2 * 810);
     assertThat(SessionLoad.reserveWeightedMinutes(seconds, SPAN, Sex.MALE)).hasToString("40.71");
     assertThat(SessionLoad.reserveWeightedMinutes(seconds, SPAN, Sex.FEMALE)).hasToString("46.87");

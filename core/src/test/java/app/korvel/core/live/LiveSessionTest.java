@@ -17,6 +17,7 @@ import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.screening.StopSign;
 import app.korvel.core.trace.Samples;
+import app.korvel.core.zone.Ladder;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Reserve.Percents;
@@ -50,7 +51,8 @@ class LiveSessionTest {
         kind,
         seconds,
         Optional.of(new Percents(low, high)),
-        Optional.of(Aim.byRate(SPAN.rateAt(low), SPAN.rateAt(high), Optional.empty(), SPAN)),
+        Optional.of(
+            Aim.byRate(SPAN.rateAt(low), SPAN.rateAt(high), Optional.empty(), Ladder.of(SPAN))),
         waits);
   }
 
@@ -62,7 +64,7 @@ class LiveSessionTest {
             step(StepKind.WORK, 600, 50, 70, waits),
             step(StepKind.COOL_DOWN, 300, 20, 40, false)),
         new Mover(
-            Optional.of(SPAN),
+            Optional.of(Ladder.of(SPAN)),
             false,
             Set.of(),
             IntensityGuide.RATE,

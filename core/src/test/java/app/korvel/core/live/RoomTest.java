@@ -16,6 +16,7 @@ import app.korvel.core.recovery.RecoveryPosture;
 import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.screening.StopSign;
 import app.korvel.core.trace.Samples;
+import app.korvel.core.zone.Ladder;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Reserve.Percents;
 import java.time.Instant;
@@ -51,7 +52,8 @@ class RoomTest {
         kind,
         seconds,
         Optional.of(new Percents(low, high)),
-        Optional.of(Aim.byRate(SPAN.rateAt(low), SPAN.rateAt(high), Optional.empty(), SPAN)),
+        Optional.of(
+            Aim.byRate(SPAN.rateAt(low), SPAN.rateAt(high), Optional.empty(), Ladder.of(SPAN))),
         kind == StepKind.WORK);
   }
 
@@ -60,7 +62,7 @@ class RoomTest {
         Mode.RUN,
         List.of(steps),
         new Mover(
-            Optional.of(SPAN),
+            Optional.of(Ladder.of(SPAN)),
             false,
             Set.of(),
             IntensityGuide.RATE,

@@ -20,6 +20,7 @@ import app.korvel.core.screening.Activity;
 import app.korvel.core.screening.Condition;
 import app.korvel.core.screening.Person;
 import app.korvel.core.support.People;
+import app.korvel.core.talk.LearnedFinding;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
@@ -61,6 +62,7 @@ class DueListTest {
         Optional.empty(),
         Map.of("Hill repeats", TODAY.minusDays(testDaysAgo)),
         Optional.of(new Held(2, TODAY.minusDays(issuedDaysAgo), Optional.empty())),
+        Optional.empty(),
         Optional.empty(),
         Optional.of(TODAY.minusDays(logDaysAgo)));
   }
@@ -107,10 +109,12 @@ class DueListTest {
                     2,
                     TODAY.minusDays(40),
                     Optional.of(PrescriptionFinding.PRESCRIPTION_REVIEW.of(1, 2, 3, 4, 5, 6)))),
+            Optional.of(LearnedFinding.LEARNED_SHOWN_ONLY.of("A")),
             Optional.of(3),
             Optional.of(TODAY));
-    assertThat(codes(facts)).containsExactly("maximum-due", "prescription-review", "step-due");
-    assertThat(DueList.of(facts).get(2).finding().message())
+    assertThat(codes(facts))
+        .containsExactly("maximum-due", "prescription-review", "learned-shown-only", "step-due");
+    assertThat(DueList.of(facts).get(3).finding().message())
         .isEqualTo("Week 3 is over: decide the next one.");
   }
 
@@ -121,6 +125,7 @@ class DueListTest {
             baseline(WELL, 1),
             Optional.empty(),
             Map.of(),
+            Optional.empty(),
             Optional.empty(),
             Optional.empty(),
             Optional.of(TODAY.minusDays(90)));

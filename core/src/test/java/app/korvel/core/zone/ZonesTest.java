@@ -155,6 +155,34 @@ class ZonesTest {
     assertThat(Basis.THRESHOLD.rateAt(BigDecimal.valueOf(90), anchors)).isEqualTo(134);
   }
 
+  @Test
+  void whatTalkChecksMovedIsTheEdgeAndAsHardAsItIsSure() {
+    LearnedRates learned =
+        new LearnedRates(
+            Optional.of(new LearnedRates.Rate(136, 3)), Optional.of(new LearnedRates.Rate(154, 4)));
+    Anchors anchors = Anchors.of(Ladder.of(WORKED, learned), Optional.empty());
+    Zones own =
+        Zones.of(Scheme.of("voice-ladder"), anchors, Uncertainty.USUAL, OptionalInt.empty());
+    assertThat(spans(own))
+        .containsExactly(
+            "Sing 64–108", "Talk 109–135", "Phrases 136–153", "Words 154–164", "Silent 165–176");
+    assertThat(own.bands().get(2).lowSigmaBpm()).isEqualByComparingTo("3");
+    assertThat(own.bands().get(1).highSigmaBpm()).isEqualByComparingTo("3");
+    assertThat(own.bands().get(3).lowSigmaBpm()).isEqualByComparingTo("4");
+    assertThat(own.bands().get(1).lowSigmaBpm())
+        .isEqualByComparingTo(zones("voice-ladder", WORKED).bands().get(1).lowSigmaBpm());
+    assertThat(own.readings().get(133 - 64).level()).isEqualTo(Level.TALK);
+    // Every other zone system counts as ever.
+    Zones goals =
+        Zones.of(Scheme.of("guideline-classes"), anchors, Uncertainty.USUAL, OptionalInt.empty());
+    assertThat(spans(goals)).isEqualTo(spans(zones("guideline-classes", WORKED)));
+    assertThat(
+            Zones.longHand(Scheme.of("voice-ladder"), "phrases", anchors, Uncertainty.USUAL)
+                .lines())
+        .extracting(line -> line.label() + " " + line.answer())
+        .contains("Lower edge, by talk checks 136");
+  }
+
   @ParameterizedTest
   @CsvSource({"64,149", "118,177", "149,118", "118,118", "10,149", "118,300"})
   void thresholdsLieInOrderWithinTheSpan(int lower, int upper) {

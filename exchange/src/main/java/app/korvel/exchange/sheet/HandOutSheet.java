@@ -1,10 +1,10 @@
 package app.korvel.exchange.sheet;
 
-import app.korvel.core.effort.TalkTest;
 import app.korvel.core.measure.Days;
 import app.korvel.core.prescription.Card;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.screening.StopSigns;
+import app.korvel.core.talk.Passage;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.RpeFamily;
 import app.korvel.exchange.sheet.CardSheet.Content;
@@ -94,8 +94,8 @@ public final class HandOutSheet {
             BigDecimal.valueOf(11L * percent, 2).toPlainString(),
             CardSheet.content(card, List.of(CountWindow.S10, CountWindow.S15), today),
             Arrays.stream(Level.values()).map(level -> LevelView.of(level, family)).toList(),
-            TalkTest.HOW,
-            TalkTest.PASSAGE,
+            Passage.HOW,
+            Passage.USUAL.text(),
             Area.mm(ROW),
             logPages(weeks, page),
             name,

@@ -2,8 +2,8 @@ package app.korvel.exchange.sheet;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.korvel.core.effort.TalkTest;
 import app.korvel.core.screening.StopSigns;
+import app.korvel.core.talk.Passage;
 import app.korvel.core.zone.RpeFamily;
 import app.korvel.exchange.sheet.HandOutSheet.HandOutSession;
 import app.korvel.exchange.sheet.HandOutSheet.HandOutWeek;
@@ -51,7 +51,7 @@ class HandOutSheetTest {
     PdfText pdf = pdf(3, Paper.A4);
     String front = pdf.pages().get(0);
     assertThat(front)
-        .contains(TalkTest.PASSAGE)
+        .contains(Passage.USUAL.text())
         .contains(StopSigns.SIGNS.get(0))
         .contains(StopSigns.ACTION)
         .contains("in 10 s", "in 15 s")

@@ -21,6 +21,7 @@ import app.korvel.core.pulse.StrapSample;
 import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.screening.Sex;
 import app.korvel.core.trace.Trace;
+import app.korvel.core.zone.Ladder;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Scheme;
@@ -51,7 +52,7 @@ final class LiveCalculatorViews {
       throw InvalidValueException.of(
           field, lowBpm + " is over the upper end " + highBpm, "a low end up to the high one");
     }
-    return Aim.byRate(lowBpm, highBpm, Optional.empty(), reserve);
+    return Aim.byRate(lowBpm, highBpm, Optional.empty(), Ladder.of(reserve));
   }
 
   record AimRequest(@Within(Limit.PULSE) Integer lowBpm, @Within(Limit.PULSE) Integer highBpm) {}
@@ -87,7 +88,7 @@ final class LiveCalculatorViews {
 
     Mover mover() {
       return new Mover(
-          Optional.of(Reserve.of(restingBpm, maximumBpm)),
+          Optional.of(Ladder.of(Reserve.of(restingBpm, maximumBpm))),
           maximumEstimated,
           contexts == null ? Set.of() : contexts,
           steeredBy == null ? IntensityGuide.RATE : steeredBy,
@@ -191,7 +192,7 @@ final class LiveCalculatorViews {
 
     Mover mover() {
       return new Mover(
-          Optional.of(reserve()),
+          Optional.of(Ladder.of(reserve())),
           Boolean.TRUE.equals(maximumEstimated),
           contexts == null ? Set.of() : contexts,
           IntensityGuide.RATE,

@@ -21,9 +21,9 @@ import app.korvel.core.run.Run;
 import app.korvel.core.screening.StopSign;
 import app.korvel.core.session.SessionLog;
 import app.korvel.core.zone.Anchors;
+import app.korvel.core.zone.Ladder;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.Level.RpeSpan;
-import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Reserve.Percents;
 import app.korvel.core.zone.Scheme;
 import app.korvel.core.zone.Uncertainty;
@@ -91,7 +91,7 @@ final class LiveViews {
    *
    * @param leg which step as it came, from 1; null for the one that is on
    * @param with the other session of two whose straps were swapped
-   * @param from since when they were; null for now
+   * @param from since when they were, null for now; of a voice, when the passage was begun
    */
   record LiveEventRequest(
       Instant at,
@@ -124,7 +124,9 @@ final class LiveViews {
         case LENGTHENED -> new LiveEvent.Lengthened(id, at, leg(on), need("seconds", seconds));
         case PAUSED -> new LiveEvent.Paused(id, at);
         case RESUMED -> new LiveEvent.Resumed(id, at);
-        case RATED -> new LiveEvent.Rated(id, at, optional(rpe20), optional(voice));
+        case RATED ->
+            new LiveEvent.Rated(
+                id, at, optional(rpe20), optional(voice), Optional.ofNullable(from));
         case COUNTED ->
             new LiveEvent.Counted(
                 id, at, need("beats", beats), CountWindow.of(need("windowSeconds", windowSeconds)));
@@ -313,14 +315,14 @@ final class LiveViews {
 
   /** The zones of a plan, in a zone system. */
   static @Nullable ZonesView zones(Studio studio, LivePlan plan, Scheme scheme) {
-    Reserve reserve = plan.mover().reserve().orElse(null);
-    if (reserve == null) {
+    Ladder ladder = plan.mover().ladder().orElse(null);
+    if (ladder == null) {
       return null;
     }
     Uncertainty uncertainty =
         plan.basis().map(LivePlan.Basis::uncertainty).orElse(Uncertainty.USUAL);
     return ZonesView.of(
-        Zones.of(scheme, Anchors.of(reserve), uncertainty, plan.mover().capBpm()),
+        Zones.of(scheme, Anchors.of(ladder, Optional.empty()), uncertainty, plan.mover().capBpm()),
         uncertainty,
         studio.settings().ways().family());
   }

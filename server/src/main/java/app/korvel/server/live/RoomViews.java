@@ -237,7 +237,9 @@ final class RoomViews {
           stands.recordedUntil(),
           bpm,
           bpm == null ? null : reserve.map(span -> percent(bpm, span)).orElse(null),
-          bpm == null ? null : reserve.map(span -> Level.atRate(bpm, span).number()).orElse(null),
+          bpm == null
+              ? null
+              : session.plan().mover().ladder().map(each -> each.at(bpm).number()).orElse(null),
           tail,
           standing
               .cue()

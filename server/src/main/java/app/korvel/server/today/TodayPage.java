@@ -37,6 +37,7 @@ record TodayPage(Studio studio) {
   private static final Map<DueList.Kind, Leads> LEADS =
       Map.of(
           DueList.Kind.SCREENING, Leads.SCREENING,
+          DueList.Kind.TALK, Leads.TALK,
           DueList.Kind.PULSE, Leads.PULSE,
           DueList.Kind.MAXIMUM, Leads.MAXIMUM,
           DueList.Kind.TEST, Leads.FIELD_TEST,

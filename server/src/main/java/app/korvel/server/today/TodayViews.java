@@ -19,6 +19,7 @@ final class TodayViews {
     PULSE,
     MAXIMUM,
     FIELD_TEST,
+    TALK,
     PRESCRIPTION,
     SESSIONS
   }

@@ -41,10 +41,11 @@ class ThresholdController {
     return new ThresholdList(
         studio.store().thresholds().of(id).stream().map(ThresholdsView::of).toList(),
         working
-            .filter(each -> each.rates().isPresent())
+            .filter(each -> each.rates().isPresent() && !each.learned())
             .flatMap(WorkingThresholds::measured)
             .map(MeasuredThresholds::id)
             .orElse(null),
+        working.filter(WorkingThresholds::learned).isPresent(),
         working.flatMap(WorkingThresholds::finding).orElse(null));
   }
 

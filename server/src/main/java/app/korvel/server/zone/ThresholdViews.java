@@ -66,8 +66,12 @@ final class ThresholdViews {
    * Those on record, of every mode, latest first.
    *
    * @param inUse id of those that bands in the asked mode count from; null where there are none
+   * @param learned whether both learned talk rates are in use instead
    * @param finding why there are none; null where there are
    */
   record ThresholdList(
-      List<ThresholdsView> thresholds, @Nullable UUID inUse, @Nullable Finding finding) {}
+      List<ThresholdsView> thresholds,
+      @Nullable UUID inUse,
+      boolean learned,
+      @Nullable Finding finding) {}
 }

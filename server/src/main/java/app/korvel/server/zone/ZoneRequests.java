@@ -11,12 +11,14 @@ import app.korvel.core.prescription.PrescriptionFinding;
 import app.korvel.core.screening.Permission;
 import app.korvel.core.zone.Anchors;
 import app.korvel.core.zone.Basis;
+import app.korvel.core.zone.Ladder;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.RpeFamily;
 import app.korvel.core.zone.ThresholdRates;
 import app.korvel.core.zone.Uncertainty;
 import app.korvel.core.zone.Zones;
 import app.korvel.server.web.Within;
+import app.korvel.server.zone.ZoneViews.LearnedRatesView;
 import app.korvel.server.zone.ZoneViews.PrescribableView;
 import app.korvel.server.zone.ZoneViews.ZonesView;
 import app.korvel.store.SchemeRepository.Chosen;
@@ -82,10 +84,15 @@ final class ZoneRequests {
       @Nullable @Within(Limit.CAP) Integer capBpm,
       @Nullable RpeFamily rpeFamily,
       @Nullable @Within(Limit.PULSE) Integer lowerThresholdBpm,
-      @Nullable @Within(Limit.PULSE) Integer upperThresholdBpm) {
+      @Nullable @Within(Limit.PULSE) Integer upperThresholdBpm,
+      @Nullable LearnedRatesView learned) {
 
     Anchors anchors() {
-      return ZoneRequests.anchors(restingBpm, maximumBpm, lowerThresholdBpm, upperThresholdBpm);
+      Anchors byPercent =
+          ZoneRequests.anchors(restingBpm, maximumBpm, lowerThresholdBpm, upperThresholdBpm);
+      return learned == null
+          ? byPercent
+          : Anchors.of(Ladder.of(byPercent.reserve(), learned.rates()), byPercent.thresholds());
     }
 
     OptionalInt cap() {
@@ -175,9 +182,34 @@ final class ZoneRequests {
   }
 
   /**
+   * Where whole sentences seem to end so far.
+   *
+   * @param sentence the same in words
+   */
+  record TalkBracket(int lowBpm, int highBpm, int checks, String sentence) {
+    static @Nullable TalkBracket of(ClientHead head, Mode mode) {
+      return head.learned(mode)
+          .filter(learned -> !learned.series().days().isEmpty() && !learned.off())
+          .filter(learned -> learned.rates().lower().isEmpty())
+          .map(
+              learned ->
+                  new TalkBracket(
+                      learned.lower().spread().shownBpm()
+                          - learned.lower().spread().shownPlusMinus(),
+                      learned.lower().spread().shownBpm()
+                          + learned.lower().spread().shownPlusMinus(),
+                      learned.series().used().size(),
+                      learned.sentence()))
+          .orElse(null);
+    }
+  }
+
+  /**
    * A client's bands, or why there are none.
    *
    * @param prescribable what of each band may be prescribed, in their order
+   * @param talk where whole sentences seem to end, as far as talk checks tell; null before any, and
+   *     once it is in use
    * @param ceilingBpm where vigorous work begins, if it is not allowed
    */
   record ClientBands(
@@ -185,6 +217,7 @@ final class ZoneRequests {
       @Nullable ZonesView zones,
       List<PrescribableView> prescribable,
       @Nullable String maximumMethod,
+      @Nullable TalkBracket talk,
       @Nullable Integer ceilingBpm,
       List<Finding> findings) {
 
@@ -218,12 +251,13 @@ final class ZoneRequests {
                   baseline.capBpm(),
                   baseline.ceiling())),
           baseline.maximum().orElseThrow().method(),
+          TalkBracket.of(head, mode),
           baseline.permission().vigorous() ? null : reserve.rateAt(Permission.CEILING_PERCENT),
           findings);
     }
 
     static ClientBands none(ChosenView choice, List<Finding> findings) {
-      return new ClientBands(choice, null, List.of(), null, null, findings);
+      return new ClientBands(choice, null, List.of(), null, null, null, findings);
     }
   }
 }

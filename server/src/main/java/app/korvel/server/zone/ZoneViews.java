@@ -1,10 +1,12 @@
 package app.korvel.server.zone;
 
+import app.korvel.core.measure.Limit;
 import app.korvel.core.prescription.Prescribable;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.CountCard;
 import app.korvel.core.zone.GuidelineClass;
+import app.korvel.core.zone.LearnedRates;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.RpeFamily;
@@ -12,12 +14,14 @@ import app.korvel.core.zone.Scheme;
 import app.korvel.core.zone.ThresholdRates;
 import app.korvel.core.zone.Uncertainty;
 import app.korvel.core.zone.Zones;
+import app.korvel.server.web.Within;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.math.BigDecimal;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** Zones as they are sent. */
@@ -154,6 +158,39 @@ public final class ZoneViews {
     }
   }
 
+  /** A learned talk rate that takes the place of an edge. */
+  public record LearnedRateView(
+      @Within(Limit.PULSE) Integer bpm, @Within(Limit.STANDARD_ERROR) Integer plusMinusBpm) {
+    static @Nullable LearnedRateView of(Optional<LearnedRates.Rate> rate) {
+      return rate.map(each -> new LearnedRateView(each.bpm(), each.plusMinusBpm())).orElse(null);
+    }
+
+    LearnedRates.Rate rate() {
+      return new LearnedRates.Rate(bpm, plusMinusBpm);
+    }
+  }
+
+  /**
+   * Learned talk rates in use.
+   *
+   * @param lower where whole sentences end
+   * @param upper where no more than a word or two comes
+   */
+  public record LearnedRatesView(@Nullable LearnedRateView lower, @Nullable LearnedRateView upper) {
+    static @Nullable LearnedRatesView of(LearnedRates rates) {
+      return rates.none()
+          ? null
+          : new LearnedRatesView(
+              LearnedRateView.of(rates.lower()), LearnedRateView.of(rates.upper()));
+    }
+
+    LearnedRates rates() {
+      return new LearnedRates(
+          Optional.ofNullable(lower).map(LearnedRateView::rate),
+          Optional.ofNullable(upper).map(LearnedRateView::rate));
+    }
+  }
+
   public record ZonesView(
       String scheme,
       String name,
@@ -167,6 +204,7 @@ public final class ZoneViews {
       @Nullable Integer capBpm,
       @Nullable Integer lowerThresholdBpm,
       @Nullable Integer upperThresholdBpm,
+      @Nullable LearnedRatesView learned,
       List<BandView> bands,
       List<LevelView> levels,
       List<RateView> readings,
@@ -188,6 +226,7 @@ public final class ZoneViews {
           zones.cap().isPresent() ? zones.cap().getAsInt() : null,
           zones.anchors().thresholds().map(ThresholdRates::lowerBpm).orElse(null),
           zones.anchors().thresholds().map(ThresholdRates::upperBpm).orElse(null),
+          LearnedRatesView.of(zones.anchors().ladder().learned()),
           zones.bands().stream().map(band -> BandView.of(band, family)).toList(),
           Arrays.stream(Level.values()).map(level -> LevelView.of(level, family)).toList(),
           zones.readings().stream().map(RateView::of).toList(),

@@ -353,6 +353,7 @@ public final class DemoData {
         daysAgo(20),
         () -> new ChooseScheme(studio).by(WHO, id("Sefa Brandvik"), Optional.of("school-range")));
     replay.at(daysAgo(15), this::talkSteps);
+    new TalkChecks(studio, replay, WHO, this::id, this::at).ask();
     replay.at(at(1, 18, 30), this::countTogether);
     practise();
     replay.at(now, this::roster);

@@ -7,13 +7,11 @@ import app.korvel.core.live.LivePlan;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.RefusedException;
-import app.korvel.core.measure.Threshold;
 import app.korvel.core.outline.Outline;
 import app.korvel.core.prescription.ClientBaseline;
 import app.korvel.core.prescription.ExertionLimits;
 import app.korvel.core.prescription.Prescription;
 import app.korvel.core.programme.PlannedSession;
-import app.korvel.core.screening.Activity;
 import app.korvel.sensor.SimulatedStrap;
 import app.korvel.store.LiveRepository.Opened;
 import app.korvel.store.SavedCheckIn;
@@ -150,7 +148,7 @@ public record OpenLiveSession(Studio studio) {
             mode,
             runner,
             baseline,
-            newToExercise(head),
+            head.newToExercise(),
             outcome == Outcome.LIGHT_ONLY);
     return new Proposal(plan, planned, checkIn);
   }
@@ -209,18 +207,5 @@ public record OpenLiveSession(Studio studio) {
                     .filter(each -> each.number() == planned.number())
                     .findFirst()
                     .map((PlannedSession each) -> programme.outline(each)));
-  }
-
-  /** In the first 12 weeks of someone who began at no or little activity. */
-  private boolean newToExercise(ClientHead head) {
-    Activity activity = head.screening().person().activity();
-    LocalDate today = head.screening().date();
-    return activity.ordinal() <= Activity.LITTLE.ordinal()
-        && studio
-            .store()
-            .prescriptions()
-            .firstIssued(head.client().id())
-            .map(first -> today.isBefore(first.plusWeeks(Threshold.FIRST_WEEKS.whole())))
-            .orElse(true);
   }
 }

@@ -14,6 +14,7 @@ import app.korvel.studio.Actor;
 import app.korvel.studio.NotFoundException;
 import app.korvel.studio.Studio;
 import app.korvel.studio.live.LiveSessions.LiveNow;
+import app.korvel.studio.talk.KeepTalkChecks;
 import java.time.Duration;
 import java.util.EnumSet;
 import java.util.List;
@@ -56,7 +57,11 @@ public record RecordLiveEvent(Studio studio) {
             follow(who, opened, entered);
             new HandOutStraps(studio).follow(opened, entered);
           }
-          return sessions.get(session);
+          LiveNow stands = sessions.get(session);
+          if (!known && stands.session().phase() == Phase.ENDED) {
+            new KeepTalkChecks(studio).of(opened, stands.session());
+          }
+          return stands;
         });
   }
 

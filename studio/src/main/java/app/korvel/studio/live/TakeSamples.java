@@ -11,6 +11,7 @@ import app.korvel.store.LiveRepository.Opened;
 import app.korvel.studio.Actor;
 import app.korvel.studio.NotFoundException;
 import app.korvel.studio.Studio;
+import app.korvel.studio.talk.KeepTalkChecks;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -83,6 +84,10 @@ public record TakeSamples(Studio studio) {
           Samples samples = samples(opened, handed);
           boolean isNew =
               samples.size() > 0 && studio.store().live().add(session, sequence, samples);
+          if (isNew && !opened.open()) {
+            // What was handed in after the end may show a rate that was steady, or was not.
+            new KeepTalkChecks(studio).of(opened, new LiveSessions(studio).get(session).session());
+          }
           int without = 0;
           for (int bpm : samples.bpm()) {
             without += bpm == 0 ? 1 : 0;

@@ -77,10 +77,8 @@ public record Programmes(Studio studio) {
 
   /** Whole weeks since the first prescription was issued. */
   private int weeksBefore(ClientHead head, LocalDate startsOn) {
-    return studio
-        .store()
-        .prescriptions()
-        .firstIssued(head.client().id())
+    return head.talk()
+        .firstIssued()
         .map(date -> (int) Math.max(0, ChronoUnit.WEEKS.between(date, startsOn)))
         .orElse(0);
   }

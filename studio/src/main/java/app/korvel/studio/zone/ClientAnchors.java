@@ -4,6 +4,7 @@ import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.core.prescription.ClientBaseline;
 import app.korvel.core.zone.Anchors;
+import app.korvel.core.zone.Ladder;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Scheme;
 import app.korvel.core.zone.WorkingThresholds;
@@ -37,7 +38,7 @@ public record ClientAnchors(Studio studio) {
     }
     return new InHand(
         missing.isPresent() ? SchemeCatalog.usual() : scheme,
-        Anchors.of(span, working.rates()),
+        Anchors.of(Ladder.of(span, baseline.learned()), working.rates()),
         missing);
   }
 
@@ -51,7 +52,8 @@ public record ClientAnchors(Studio studio) {
         studio.store().thresholds().of(client),
         baseline.maximumRecord().estimates().mode(),
         baseline.screening().medicinesChangedAt(),
-        span);
+        Ladder.of(span, baseline.learned()),
+        baseline.date());
   }
 
   /**
@@ -71,6 +73,6 @@ public record ClientAnchors(Studio studio) {
                 throw RefusedException.because(why);
               });
     }
-    return Anchors.of(span, working.rates());
+    return Anchors.of(Ladder.of(span, baseline.learned()), working.rates());
   }
 }

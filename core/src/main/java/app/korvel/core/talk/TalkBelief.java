@@ -1,0 +1,300 @@
+package app.korvel.core.talk;
+
+import app.korvel.core.measure.Threshold;
+import app.korvel.core.zone.Reserve;
+import java.util.Arrays;
+import java.util.List;
+
+/**
+ * What is believed of the two talk rates of one person: a weight for each pair of a lower rate, at
+ * which whole sentences come half of the time, and a gap up to the upper one, at which no more than
+ * a word or two does half of the time. Weights are together 1. Immutable.
+ */
+public final class TalkBelief {
+  private static final int ABOVE_REST = 10;
+  private static final int HIGHEST_LOWER = 220;
+  private static final int LEAST_GAP = 5;
+  private static final int MOST_GAP = 60;
+  private static final double NEGLIGIBLE = 1e-6;
+
+  private static final double LOWER_SHARE = share(Threshold.TALK_LOWER_SHARE);
+  private static final double LOWER_SPREAD = share(Threshold.TALK_LOWER_SPREAD);
+  private static final double GAP_SHARE = share(Threshold.TALK_GAP_SHARE);
+  private static final double GAP_SPREAD = share(Threshold.TALK_GAP_SPREAD);
+  private static final double VOICE = Threshold.TALK_VOICE_SCALE.value().doubleValue();
+
+  /** A day's offset in its spreads, and how likely each is: their deviation is exactly one. */
+  private static final int[] OFFSETS = {-2, -1, 0, 1, 2};
+
+  private static final double[] LIKELY = {1 / 16.0, 4 / 16.0, 6 / 16.0, 4 / 16.0, 1 / 16.0};
+
+  private final int firstLower;
+  private final int rows;
+  private final int columns;
+
+  /** Row by row: those of the lowest lower rate first. */
+  private final double[] weights;
+
+  private TalkBelief(int firstLower, int rows, int columns, double[] weights) {
+    this.firstLower = firstLower;
+    this.rows = rows;
+    this.columns = columns;
+    this.weights = weights;
+  }
+
+  private static double share(Threshold percent) {
+    return percent.value().doubleValue() / 100;
+  }
+
+  /**
+   * A check as it is weighed.
+   *
+   * @param scale how gradually talk changes around a rate, bpm
+   * @param misreport the share of answers that are wrong
+   */
+  record Weighed(int bpm, Speech speech, double scale, double misreport) {
+    static Weighed of(int bpm, Speech speech, double errorBpm, double misreport) {
+      double scale = Math.sqrt(VOICE * VOICE + 3 * errorBpm * errorBpm / (Math.PI * Math.PI));
+      return new Weighed(bpm, speech, scale, misreport);
+    }
+
+    /** How likely whole sentences are, if they end at {@code lower}. */
+    private double sentences(double lower) {
+      return 1 / (1 + Math.exp((bpm - lower) / scale));
+    }
+
+    /** How likely no more than a word or two is, if that begins at {@code upper}. */
+    private double words(double upper) {
+      return 1 / (1 + Math.exp((upper - bpm) / scale));
+    }
+
+    private double told(double chance) {
+      return (1 - misreport) * chance + misreport / 3;
+    }
+
+    /** How likely this is for someone with those rates. */
+    double chance(double lower, double upper) {
+      return told(
+          switch (speech) {
+            case SENTENCES -> sentences(lower);
+            case WORDS -> words(upper);
+            case PHRASES -> 1 - sentences(lower) - words(upper);
+          });
+    }
+  }
+
+  /** What is believed before any check. */
+  public static TalkBelief before(TalkSpan span) {
+    Reserve reserve = span.reserve();
+    MaximumBelief maximum = span.maximum();
+    int resting = reserve.restingBpm();
+    int first = resting + ABOVE_REST;
+    int rows = HIGHEST_LOWER - first + 1;
+    int columns = MOST_GAP - LEAST_GAP + 1;
+    double[] weights = new double[rows * columns];
+    for (int n = 0; n < maximum.weights().length; n++) {
+      int high = maximum.from() + n;
+      double room = high - resting;
+      double[] lower = bell(first, rows, resting + LOWER_SHARE * room, LOWER_SPREAD * room);
+      double[] gap = bell(LEAST_GAP, columns, GAP_SHARE * room, GAP_SPREAD * room);
+      for (int row = 0; row < rows; row++) {
+        double both = maximum.weights()[n] * lower[row];
+        int most = Math.min(columns, high - (first + row) - LEAST_GAP);
+        for (int column = 0; column < most; column++) {
+          weights[row * columns + column] += both * gap[column];
+        }
+      }
+    }
+    return new TalkBelief(first, rows, columns, scaled(weights)).trimmed();
+  }
+
+  private static double[] bell(int from, int length, double mean, double spread) {
+    double[] weights = new double[length];
+    double sum = 0;
+    for (int n = 0; n < length; n++) {
+      double off = (from + n - mean) / spread;
+      weights[n] = Math.exp(-off * off / 2);
+      sum += weights[n];
+    }
+    for (int n = 0; n < length; n++) {
+      weights[n] /= sum;
+    }
+    return weights;
+  }
+
+  private static double[] scaled(double[] weights) {
+    double sum = 0;
+    for (double weight : weights) {
+      sum += weight;
+    }
+    for (int n = 0; n < weights.length; n++) {
+      weights[n] /= sum;
+    }
+    return weights;
+  }
+
+  /** Without the outermost rates that nobody has. */
+  private TalkBelief trimmed() {
+    double[] byLower = byLower();
+    double[] byGap = new double[columns];
+    for (int n = 0; n < weights.length; n++) {
+      byGap[n % columns] += weights[n];
+    }
+    int low = 0;
+    while (byLower[low] <= NEGLIGIBLE) {
+      low++;
+    }
+    int high = rows - 1;
+    while (byLower[high] <= NEGLIGIBLE) {
+      high--;
+    }
+    int wide = columns;
+    while (byGap[wide - 1] <= NEGLIGIBLE) {
+      wide--;
+    }
+    int tall = high - low + 1;
+    double[] left = new double[tall * wide];
+    for (int row = 0; row < tall; row++) {
+      System.arraycopy(weights, (low + row) * columns, left, row * wide, wide);
+    }
+    return new TalkBelief(firstLower + low, tall, wide, scaled(left));
+  }
+
+  /**
+   * What is believed after a day. All its checks share one offset, and their order does not matter.
+   *
+   * @param odd whether it was an unusual day
+   */
+  TalkBelief after(List<Weighed> checks, boolean odd) {
+    double[] after = new double[weights.length];
+    for (int n = 0; n < OFFSETS.length; n++) {
+      addChances(after, checks, OFFSETS[n] * spread(odd), LIKELY[n]);
+    }
+    for (int n = 0; n < after.length; n++) {
+      after[n] *= weights[n];
+    }
+    return new TalkBelief(firstLower, rows, columns, scaled(after));
+  }
+
+  private static int spread(boolean odd) {
+    return (odd ? Threshold.TALK_ODD_DAY_SPREAD : Threshold.TALK_DAY_SPREAD).whole();
+  }
+
+  /** Sentences need the lower rate alone and words the upper one; only phrases need both. */
+  private void addChances(double[] to, List<Weighed> checks, int offset, double weight) {
+    double[] byLower = new double[rows];
+    Arrays.fill(byLower, weight);
+    double[] byUpper = new double[rows + columns];
+    Arrays.fill(byUpper, 1);
+    List<Weighed> both = checks.stream().filter(each -> each.speech == Speech.PHRASES).toList();
+    for (Weighed check : checks) {
+      for (int row = 0; check.speech == Speech.SENTENCES && row < rows; row++) {
+        byLower[row] *= check.told(check.sentences(firstLower + row + offset));
+      }
+      for (int n = 0; check.speech == Speech.WORDS && n < byUpper.length; n++) {
+        byUpper[n] *= check.told(check.words(firstLower + LEAST_GAP + n + offset));
+      }
+    }
+    double[] chances = new double[to.length];
+    for (int row = 0; row < rows; row++) {
+      for (int column = 0; column < columns; column++) {
+        chances[row * columns + column] = byLower[row] * byUpper[row + column];
+      }
+    }
+    for (Weighed check : both) {
+      double[] sentences = new double[rows];
+      double[] words = new double[byUpper.length];
+      Arrays.setAll(sentences, row -> check.sentences(firstLower + row + offset));
+      Arrays.setAll(words, n -> check.words(firstLower + LEAST_GAP + n + offset));
+      for (int row = 0; row < rows; row++) {
+        for (int column = 0; column < columns; column++) {
+          chances[row * columns + column] *= check.told(1 - sentences[row] - words[row + column]);
+        }
+      }
+    }
+    for (int n = 0; n < to.length; n++) {
+      to[n] += chances[n];
+    }
+  }
+
+  /** How likely a check is by what is believed now, on a day of its own. */
+  double chance(Weighed check, boolean odd) {
+    double[] chances = new double[weights.length];
+    for (int n = 0; n < OFFSETS.length; n++) {
+      addChances(chances, List.of(check), OFFSETS[n] * spread(odd), LIKELY[n]);
+    }
+    double sum = 0;
+    for (int n = 0; n < chances.length; n++) {
+      sum += weights[n] * chances[n];
+    }
+    return sum;
+  }
+
+  /** What is believed so many weeks later: nobody stays quite as they are. */
+  TalkBelief afterWeeks(int weeks) {
+    double[] now = weights;
+    for (int week = 0; week < weeks; week++) {
+      double[] next = new double[now.length];
+      for (int row = 0; row < rows; row++) {
+        int under = Math.max(0, row - 1);
+        int over = Math.min(rows - 1, row + 1);
+        for (int column = 0; column < columns; column++) {
+          double weight = now[row * columns + column];
+          next[row * columns + column] += weight / 2;
+          next[under * columns + column] += weight / 4;
+          next[over * columns + column] += weight / 4;
+        }
+      }
+      now = next;
+    }
+    return weeks == 0 ? this : new TalkBelief(firstLower, rows, columns, now);
+  }
+
+  private double[] byLower() {
+    double[] sums = new double[rows];
+    for (int n = 0; n < weights.length; n++) {
+      sums[n / columns] += weights[n];
+    }
+    return sums;
+  }
+
+  private double[] byUpper() {
+    double[] sums = new double[rows + columns - 1];
+    for (int n = 0; n < weights.length; n++) {
+      sums[n / columns + n % columns] += weights[n];
+    }
+    return sums;
+  }
+
+  /** What is believed of the lower talk rate. */
+  public Spread lower() {
+    return Spread.of(firstLower, byLower());
+  }
+
+  /** What is believed of the upper talk rate. */
+  public Spread upper() {
+    return Spread.of(firstLower + LEAST_GAP, byUpper());
+  }
+
+  /** How strongly it is believed that the lower talk rate is under a rate. */
+  public double lowerUnder(int bpm) {
+    double sum = 0;
+    double[] byLower = byLower();
+    for (int row = 0; row < rows && firstLower + row < bpm; row++) {
+      sum += byLower[row];
+    }
+    return sum;
+  }
+
+  /** The most that is believed of the lowest or the highest rate, of the lower talk rate. */
+  double outermostLower() {
+    double[] sums = byLower();
+    return Math.max(sums[0], sums[sums.length - 1]);
+  }
+
+  /** The same of the upper talk rate. */
+  double outermostUpper() {
+    double[] sums = byUpper();
+    return Math.max(sums[0], sums[sums.length - 1]);
+  }
+}

@@ -1,0 +1,195 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import Select from 'primevue/select'
+import { computed, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import { bands, decideTalk, talk, type Mode, type TalkPage } from '../api/korvel'
+import { useClient } from '../clients/useClient'
+import Findings from '../shared/Findings.vue'
+import ProblemNote from '../shared/ProblemNote.vue'
+import Ruler from '../shared/ruler/Ruler.vue'
+import TextField from '../shared/TextField.vue'
+import { useAnswer } from '../shared/answer'
+import { useFieldMessages } from '../shared/fields'
+import { useRecords } from '../shared/records'
+import { useSave } from '../shared/save'
+import { undone } from '../shared/undo'
+import { MODES, oneOf, options } from '../shared/words'
+import BecauseList from './BecauseList.vue'
+import TalkCheckForm from './TalkCheckForm.vue'
+import TalkDecisions from './TalkDecisions.vue'
+import WitnessesSheet from './WitnessesSheet.vue'
+
+/** Where this client's talk ends: what the checks say, why, and what is decided about it. */
+const { id, overview, refresh } = useClient()
+const route = useRoute()
+const mode = ref<Mode | undefined>(oneOf(MODES, route.query.mode))
+const { data, problem, load } = useAnswer(talk)
+const zones = useAnswer(bands)
+const cursor = ref<number>()
+const fetchAll = () => load(id.value, mode.value)
+watch([id, mode, undone], fetchAll, { immediate: true })
+watch(data, (page) => {
+  if (!page) return
+  mode.value ??= page.mode
+  void zones.load(id.value, 'voice-ladder', page.mode)
+})
+const archived = computed(() => overview.value?.client.archived ?? true)
+const learned = computed(() => data.value?.learned ?? null)
+const ruler = computed(() => zones.data.value)
+/** Checks with nothing decided yet stand as a bracket; what is decided is the edge itself. */
+const offers = computed(() =>
+  [learned.value?.lower, learned.value?.upper].flatMap((side) =>
+    side?.offer ? [{ side, offer: side.offer }] : [],
+  ),
+)
+
+const isOffer = ({ code }: { code: string }) => code === 'learned-offered'
+const offeredBecause = computed(() => learned.value?.findings.filter(isOffer).slice(0, 1) ?? [])
+/** What is offered stands in its own box. */
+const said = computed(() => [
+  ...(data.value?.findings ?? []),
+  ...(learned.value?.findings.filter((each) => !isOffer(each)) ?? []),
+])
+
+async function changed(page?: TalkPage) {
+  if (page) data.value = page
+  else await fetchAll()
+  await Promise.all([zones.load(id.value, 'voice-ladder', data.value!.mode), refresh()])
+}
+const form = useFieldMessages()
+const reason = ref('')
+const refusing = ref('')
+const records = useRecords('talk-decisions', () => id.value, changed, form.show)
+const { save: decide, saving } = useSave(
+  (which: 'lower' | 'upper', bpm: number, accept: boolean) =>
+    decideTalk(id.value, data.value!.mode, which, bpm, accept, accept ? '' : reason.value),
+  {
+    form,
+    async saved(page, _which, bpm, accept) {
+      data.value = page
+      refusing.value = ''
+      reason.value = ''
+      await records.kept(
+        accept ? `${bpm} is in use from now on.` : `${bpm} is refused.`,
+        page.decisions[0]!.id,
+      )
+    },
+  },
+)
+</script>
+
+<template>
+  <ProblemNote v-if="problem && !data" :problem="problem" @retry="fetchAll" />
+  <div v-else-if="data" class="stack">
+    <section class="sheet stack" aria-labelledby="talk-title">
+      <div class="heading">
+        <h2 id="talk-title">Talk checks</h2>
+        <Select
+          v-model="mode"
+          :options="options(MODES)"
+          option-label="name"
+          option-value="value"
+          aria-label="Activity"
+        />
+      </div>
+      <p v-if="learned" class="sentence">{{ learned.sentence }}</p>
+      <Ruler
+        v-if="ruler?.zones"
+        v-model:cursor="cursor"
+        :rows="[{ zones: ruler.zones, ceilingBpm: ruler.ceilingBpm, talk: ruler.talk }]"
+      />
+      <div v-for="{ side, offer } in offers" :key="side.which" class="offer">
+        <p>
+          <b
+            >Up to <span class="num">{{ offer.bpm }}</span> for {{ side.upTo }}</b
+          >
+          <span class="quiet"
+            >± {{ offer.plusMinusBpm }} · now <span class="num">{{ side.edgeBpm }}</span> · by the
+            equation <span class="num">{{ side.equationBpm }}</span></span
+          >
+        </p>
+        <details v-for="why in offeredBecause" :key="why.message">
+          <summary>Why?</summary>
+          <p>{{ why.because }}</p>
+        </details>
+        <div v-if="!archived" class="ways">
+          <Button
+            :label="`Accept ${offer.bpm}`"
+            :disabled="saving"
+            @click="decide(side.which, offer.bpm, true)"
+          />
+          <Button
+            v-if="refusing !== side.which"
+            label="Refuse"
+            outlined
+            @click="refusing = side.which"
+          />
+        </div>
+        <form
+          v-if="refusing === side.which"
+          novalidate
+          @submit.prevent="decide(side.which, offer.bpm, false)"
+        >
+          <TextField
+            v-model="reason"
+            label="Why not"
+            name="reason"
+            :message="form.messages.value.reason"
+          />
+          <Button type="submit" label="Refuse it" outlined :disabled="saving" />
+          <Button label="Cancel" text @click="refusing = ''" />
+        </form>
+      </div>
+      <p v-if="form.general.value" class="fault" role="alert">{{ form.general.value }}</p>
+      <Findings :findings="said" />
+      <p v-if="learned?.nextBpm" class="quiet small">
+        The next useful check is near <b class="num">{{ learned.nextBpm }}</b>, inside the target.
+        Nobody works harder so that something may be learned. A talk rate is what the voice can do;
+        it is no ventilatory or lactate threshold.
+      </p>
+    </section>
+    <TalkCheckForm v-if="!archived" :page="data" @saved="changed" />
+    <BecauseList
+      v-if="learned && (learned.days.length || learned.leftOut.length)"
+      :learned="learned"
+      :mode="data.mode"
+      :archived="archived"
+      @changed="changed"
+    />
+    <WitnessesSheet v-if="data.witnesses" :witnesses="data.witnesses" />
+    <TalkDecisions :page="data" :archived="archived" @changed="changed" />
+  </div>
+  <p v-else class="quiet" role="status">Loading…</p>
+</template>
+
+<style scoped>
+.sentence {
+  font-size: 1.15rem;
+  font-weight: 650;
+}
+
+.offer {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 20px;
+  justify-content: space-between;
+  align-items: center;
+  border: 2px solid var(--teal);
+  border-radius: var(--radius);
+  background: var(--teal-wash);
+  padding: 12px 16px;
+}
+
+.offer p {
+  display: grid;
+}
+
+.offer form {
+  flex: 1 1 100%;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+  align-items: end;
+}
+</style>
