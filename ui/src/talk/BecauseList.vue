@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import Button from 'primevue/button'
 import { ref, shallowRef } from 'vue'
 import { asProblem } from '../api/http'
 import {
@@ -10,14 +9,15 @@ import {
   type TalkPage,
 } from '../api/korvel'
 import { useClient } from '../clients/useClient'
-import TextField from '../shared/TextField.vue'
 import { useFieldMessages } from '../shared/fields'
+import { useRecords } from '../shared/records'
 import { useSave } from '../shared/save'
 import { day } from '../shared/words'
+import ReasonForm from './ReasonForm.vue'
 
 /** Why: what was believed at the start, what each day made of it, and what is left out. */
 const props = defineProps<{ learned: Learned; mode: Mode; archived: boolean }>()
-const emit = defineEmits<{ changed: [page: TalkPage] }>()
+const emit = defineEmits<{ changed: [page?: TalkPage] }>()
 const { id } = useClient()
 
 type LongHand = Awaited<ReturnType<typeof talkLongHand>>
@@ -34,16 +34,22 @@ async function show(check: string) {
   }
 }
 
-const reason = ref('')
 const form = useFieldMessages()
+const records = useRecords(
+  'talk-decisions',
+  () => id.value,
+  async () => emit('changed'),
+  form.show,
+)
 const { save: use, saving } = useSave(
-  (check: string, out: boolean) => putTalkCheckOut(id.value, check, props.mode, out, reason.value),
+  (check: string, out: boolean, reason: string) =>
+    putTalkCheckOut(id.value, check, props.mode, out, reason),
   {
     form,
-    saved(page) {
-      reason.value = ''
+    saved(page, _check, out) {
       open.value = ''
       emit('changed', page)
+      return records.kept(out ? 'Taken out.' : 'Put back.', page.decisions[0]!.id)
     },
   },
 )
@@ -85,15 +91,14 @@ const { save: use, saving } = useSave(
                 >.
               </p>
               <p>{{ hand.sentence }}</p>
-              <form v-if="!archived" novalidate @submit.prevent="use(check.id, true)">
-                <TextField
-                  v-model="reason"
-                  label="Take it out, because"
-                  name="reason"
-                  :message="form.messages.value.reason"
-                />
-                <Button type="submit" label="Take out" outlined :disabled="saving" />
-              </form>
+              <ReasonForm
+                v-if="!archived"
+                label="Take it out, because"
+                action="Take out"
+                :message="form.messages.value.reason"
+                :busy="saving"
+                @save="(reason) => use(check.id, true, reason)"
+              />
             </div>
           </template>
         </div>
@@ -108,15 +113,14 @@ const { save: use, saving } = useSave(
           <span class="on">{{ day(check.on) }}</span>
           <div>
             <p>{{ check.bpm ? check.words : 'no rate' }}: {{ why }}</p>
-            <form v-if="takenOut && !archived" novalidate @submit.prevent="use(check.id, false)">
-              <TextField
-                v-model="reason"
-                label="Put it back, because"
-                name="reason"
-                :message="form.messages.value.reason"
-              />
-              <Button type="submit" label="Put back" outlined :disabled="saving" />
-            </form>
+            <ReasonForm
+              v-if="takenOut && !archived"
+              label="Put it back, because"
+              action="Put back"
+              :message="form.messages.value.reason"
+              :busy="saving"
+              @save="(reason) => use(check.id, false, reason)"
+            />
           </div>
         </li>
       </ul>
@@ -163,13 +167,6 @@ li {
   background: var(--ground-2);
   display: grid;
   gap: 6px;
-}
-
-form {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 16px;
-  align-items: end;
 }
 
 @media (max-width: 600px) {

@@ -41,19 +41,22 @@ useShortcuts({
     <header>
       <h2 id="passage-title">Talk check, {{ name }}</h2>
       <p class="quiet">Keep the pace. Say this aloud, then answer.</p>
-      <Button label="Begin again" text @click="again" />
-      <Button label="Close" outlined @click="emit('close')" />
+      <span class="ways">
+        <Button label="Begin again" text @click="again" />
+        <Button label="Close" outlined @click="emit('close')" />
+      </span>
     </header>
-    <PassageText large />
-    <ol aria-label="What could the voice do?">
-      <li v-for="(word, at) in VOICE" :key="word">
-        <button type="button" @click="answer(at + 1)">
-          <kbd aria-hidden="true">{{ at + 1 }}</kbd>
-          <b>{{ word }}</b>
-          <span>{{ SAID[at] }}</span>
-        </button>
-      </li>
-    </ol>
+    <PassageText large>
+      <ol aria-label="What could the voice do?">
+        <li v-for="(word, at) in VOICE" :key="word">
+          <button type="button" @click="answer(at + 1)">
+            <kbd aria-hidden="true">{{ at + 1 }}</kbd>
+            <b>{{ word }}</b>
+            <span>{{ SAID[at] }}</span>
+          </button>
+        </li>
+      </ol>
+    </PassageText>
   </section>
 </template>
 

@@ -15,6 +15,8 @@ const text = computed(() => all.value?.passages.find(({ id }) => id === chosen.v
 <template>
   <figure :class="{ large }">
     <blockquote>{{ text }}</blockquote>
+    <!-- What is to be done with it stands nearer than which one it is. -->
+    <slot />
     <figcaption>
       <Choices v-model="chosen" :options="options" aria-label="Passage" />
     </figcaption>
@@ -38,5 +40,12 @@ blockquote {
 
 .large blockquote {
   font-size: 1.5rem;
+}
+
+@media (max-width: 600px) {
+  .large blockquote {
+    font-size: 1.15rem;
+    padding: 8px 12px;
+  }
 }
 </style>

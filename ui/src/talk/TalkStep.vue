@@ -8,7 +8,6 @@ import { useClient } from '../clients/useClient'
 import Findings from '../shared/Findings.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import Ruler from '../shared/ruler/Ruler.vue'
-import TextField from '../shared/TextField.vue'
 import { useAnswer } from '../shared/answer'
 import { useFieldMessages } from '../shared/fields'
 import { useRecords } from '../shared/records'
@@ -16,6 +15,7 @@ import { useSave } from '../shared/save'
 import { undone } from '../shared/undo'
 import { MODES, oneOf, options } from '../shared/words'
 import BecauseList from './BecauseList.vue'
+import ReasonForm from './ReasonForm.vue'
 import TalkCheckForm from './TalkCheckForm.vue'
 import TalkDecisions from './TalkDecisions.vue'
 import WitnessesSheet from './WitnessesSheet.vue'
@@ -58,18 +58,16 @@ async function changed(page?: TalkPage) {
   await Promise.all([zones.load(id.value, 'voice-ladder', data.value!.mode), refresh()])
 }
 const form = useFieldMessages()
-const reason = ref('')
 const refusing = ref('')
 const records = useRecords('talk-decisions', () => id.value, changed, form.show)
 const { save: decide, saving } = useSave(
-  (which: 'lower' | 'upper', bpm: number, accept: boolean) =>
-    decideTalk(id.value, data.value!.mode, which, bpm, accept, accept ? '' : reason.value),
+  (which: 'lower' | 'upper', bpm: number, accept: boolean, reason: string) =>
+    decideTalk(id.value, data.value!.mode, which, bpm, accept, reason),
   {
     form,
     async saved(page, _which, bpm, accept) {
       data.value = page
       refusing.value = ''
-      reason.value = ''
       await records.kept(
         accept ? `${bpm} is in use from now on.` : `${bpm} is refused.`,
         page.decisions[0]!.id,
@@ -117,7 +115,7 @@ const { save: decide, saving } = useSave(
           <Button
             :label="`Accept ${offer.bpm}`"
             :disabled="saving"
-            @click="decide(side.which, offer.bpm, true)"
+            @click="decide(side.which, offer.bpm, true, '')"
           />
           <Button
             v-if="refusing !== side.which"
@@ -126,20 +124,16 @@ const { save: decide, saving } = useSave(
             @click="refusing = side.which"
           />
         </div>
-        <form
+        <ReasonForm
           v-if="refusing === side.which"
-          novalidate
-          @submit.prevent="decide(side.which, offer.bpm, false)"
+          label="Why not"
+          action="Refuse it"
+          :message="form.messages.value.reason"
+          :busy="saving"
+          @save="(reason) => decide(side.which, offer.bpm, false, reason)"
         >
-          <TextField
-            v-model="reason"
-            label="Why not"
-            name="reason"
-            :message="form.messages.value.reason"
-          />
-          <Button type="submit" label="Refuse it" outlined :disabled="saving" />
           <Button label="Cancel" text @click="refusing = ''" />
-        </form>
+        </ReasonForm>
       </div>
       <p v-if="form.general.value" class="fault" role="alert">{{ form.general.value }}</p>
       <Findings :findings="said" />
@@ -187,9 +181,5 @@ const { save: decide, saving } = useSave(
 
 .offer form {
   flex: 1 1 100%;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 16px;
-  align-items: end;
 }
 </style>

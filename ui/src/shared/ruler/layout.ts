@@ -212,7 +212,7 @@ export function useLayout(props: RulerProps, id: string, width: Ref<number>) {
             lane,
             plain: point,
             word: word ? each.band.name : '',
-            wordAt: top + each.top * bar + (both ? 30 * by : tall / 2 + (lane ? 4 : 5) * by),
+            wordAt: top + each.top * bar + (both ? 22 * by : tall / 2 + (lane ? 4 : 5) * by),
             strokes:
               !point &&
               !lane &&

@@ -181,18 +181,18 @@ class ShotsTest {
     take(desk, "class-count");
   }
 
-  /** A practice count that was told. */
+  /** Zones that have become a client's own, with the reasons. */
   @Test
-  void practice() throws Exception {
+  void talk() throws Exception {
     Desk desk = Desk.get();
-    desk.open("/practice");
-    desk.press("Play a pulse");
-    desk.sees("get ready");
-    desk.letPass(Duration.ofSeconds(18));
-    desk.sees("Tell me");
-    desk.keys("27", Keys.ENTER);
-    desk.sees("The window alone explains");
-    take(desk, "practice");
+    desk.size(1280, 800);
+    desk.openClient("Hyun-woo", "bands/talk");
+    desk.sees("Whole sentences up to");
+    desk.driver().executeScript("document.querySelectorAll('.checks button')[3].click()");
+    desk.sees("How likely phrases");
+    desk.driver()
+        .executeScript("document.querySelector('.ruler').scrollIntoView({ block: 'start' })");
+    take(desk, "talk");
   }
 
   private static void take(Desk desk, String name) throws Exception {

@@ -35,6 +35,7 @@ class TalkTest {
     }
     desk.press(voice);
     desk.type("reading", "" + beats);
+    desk.type("rpe20", "" + (8 + 2 * Integer.parseInt(voice.substring(0, 1))));
     desk.press("Save the check");
     desk.await(() -> "".equals(desk.one("input[name=reading]").getDomProperty("value")));
   }

@@ -56,7 +56,8 @@ class TalkApiTest {
 
   private static Answer said(String client, int voice, int bpm) {
     SetClock.letPass(Duration.ofMinutes(10));
-    Answer answer = server.post(client + "/talk/checks", check(voice, bpm, ""));
+    Answer answer =
+        server.post(client + "/talk/checks", check(voice, bpm, ",\"rpe20\":" + (8 + 2 * voice)));
     assertThat(answer.status()).as(answer.json().toString()).isEqualTo(200);
     return answer;
   }

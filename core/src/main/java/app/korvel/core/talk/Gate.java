@@ -28,6 +28,8 @@ public record Gate(int nearChecks, int nearDays, Optional<LocalDate> newest, Lis
     OUT_OF_RANGE,
     AT_THE_EDGE,
     CONTRADICTED,
+    /** Over the equation's edge sentences are said, and feel like phrases. */
+    FELT_HARDER,
     /** The upper one is offered only where the lower one is offered or in use. */
     LOWER_FIRST
   }

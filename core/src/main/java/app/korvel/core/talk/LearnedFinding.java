@@ -32,9 +32,9 @@ public enum LearnedFinding implements FindingKind {
       Source.KORVEL),
   LEARNED_NEEDS_HEARD(
       INFO,
-      "Held at %s: learned %s, and talk above %1$s was heard only %s times.",
-      "An edge rises only where an instructor has heard it {LEARNED_HEARD_ABOVE} times above it;"
-          + " what was told does not count for that.",
+      "Held at %s: learned %s, and talk above %1$s was heard with its RPE only %s times.",
+      "An edge rises only where an instructor has heard it {LEARNED_HEARD_ABOVE} times above it and"
+          + " asked how it felt: what was told, or not asked, does not count for that.",
       Source.KORVEL),
   LEARNED_RISES_SLOWLY(
       INFO,

@@ -343,7 +343,10 @@ public record LearnedThresholds(
         List<Finding> findings) {
       Spread spread = which.of(series.belief());
       int equation = series.span().reserve().rateAt(which.begins().fromPercent());
-      Gate known = Gate.of(which, series).and(WhyNot.CONTRADICTED, contradicted);
+      Gate known =
+          Gate.of(which, series)
+              .and(WhyNot.CONTRADICTED, contradicted)
+              .and(WhyNot.FELT_HARDER, feltHarder(which, spread.shownBpm(), equation));
       Gate gate = known.and(WhyNot.LOWER_FIRST, known.open() && !lowerFirst);
       Optional<TalkAct> inUse = silent ? Optional.empty() : accepted.holds;
       Optional<Frozen> offer =
@@ -363,6 +366,24 @@ public record LearnedThresholds(
         }
       }
       return new Side(which, spread, equation, gate, offer, inUse);
+    }
+
+    /**
+     * Who always says one level too well would pass every other condition: what they say over the
+     * equation's edge has to feel like it, as far as RPE was asked.
+     */
+    private boolean feltHarder(Which which, int shown, int equation) {
+      List<Integer> rpe =
+          series.used().stream()
+              .filter(used -> which.under(used.check().said().speech()))
+              .filter(used -> TalkSeries.near(used, shown))
+              .filter(used -> used.check().said().bpm() > equation)
+              .flatMap(used -> used.check().rpe20().stream())
+              .sorted()
+              .toList();
+      return shown > equation
+          && rpe.size() >= Threshold.LEARNED_HEARD_ABOVE.whole()
+          && rpe.get(rpe.size() / 2) > which.under().rpe20().high();
     }
 
     private void aboutLower(
@@ -391,6 +412,7 @@ public record LearnedThresholds(
         case OLD -> "the newest is too old";
         case OUT_OF_RANGE, AT_THE_EDGE -> shown + " is too far from what is usual";
         case CONTRADICTED -> "they are contradicted";
+        case FELT_HARDER -> "sentences there feel like phrases: listen yourself";
         default -> "more are needed";
       };
     }
@@ -521,6 +543,7 @@ public record LearnedThresholds(
               .filter(used -> used.check().said().hearing() == Hearing.HEARD)
               .filter(used -> TalkSeries.near(used, spread.shownBpm()))
               .filter(used -> used.check().said().bpm() > equation)
+              .filter(used -> used.check().rpe20().isPresent())
               .count();
       return heard < Threshold.LEARNED_HEARD_ABOVE.whole()
           ? Optional.of(LearnedFinding.LEARNED_NEEDS_HEARD.of(equation, frozen.bpm(), heard))

@@ -127,8 +127,9 @@ public final class TalkBelief {
     for (double weight : weights) {
       sum += weight;
     }
+    double scale = 1 / sum;
     for (int n = 0; n < weights.length; n++) {
-      weights[n] /= sum;
+      weights[n] *= scale;
     }
     return weights;
   }
@@ -166,9 +167,32 @@ public final class TalkBelief {
    * @param odd whether it was an unusual day
    */
   TalkBelief after(List<Weighed> checks, boolean odd) {
+    int most = OFFSETS[OFFSETS.length - 1] * spread(odd);
+    List<Told> told = checks.stream().map(check -> told(check, most)).toList();
+    List<Told> both = told.stream().filter(each -> each.of.speech == Speech.PHRASES).toList();
     double[] after = new double[weights.length];
+    double[] chances = new double[weights.length];
+    double[] byLower = new double[rows];
+    double[] byUpper = new double[rows + columns - 1];
     for (int n = 0; n < OFFSETS.length; n++) {
-      addChances(after, checks, OFFSETS[n] * spread(odd), LIKELY[n]);
+      int shift = most + OFFSETS[n] * spread(odd);
+      Arrays.fill(byLower, LIKELY[n]);
+      Arrays.fill(byUpper, 1);
+      for (Told each : told) {
+        each.oneRate(byLower, byUpper, shift);
+      }
+      for (int row = 0; row < rows; row++) {
+        int at = row * columns;
+        for (int column = 0; column < columns; column++) {
+          chances[at + column] = byLower[row] * byUpper[row + column];
+        }
+      }
+      for (Told each : both) {
+        each.bothRates(chances, rows, columns, shift);
+      }
+      for (int at = 0; at < after.length; at++) {
+        after[at] += chances[at];
+      }
     }
     for (int n = 0; n < after.length; n++) {
       after[n] *= weights[n];
@@ -180,54 +204,75 @@ public final class TalkBelief {
     return (odd ? Threshold.TALK_ODD_DAY_SPREAD : Threshold.TALK_DAY_SPREAD).whole();
   }
 
-  /** Sentences need the lower rate alone and words the upper one; only phrases need both. */
-  private void addChances(double[] to, List<Weighed> checks, int offset, double weight) {
-    double[] byLower = new double[rows];
-    Arrays.fill(byLower, weight);
-    double[] byUpper = new double[rows + columns];
-    Arrays.fill(byUpper, 1);
-    List<Weighed> both = checks.stream().filter(each -> each.speech == Speech.PHRASES).toList();
-    for (Weighed check : checks) {
-      for (int row = 0; check.speech == Speech.SENTENCES && row < rows; row++) {
-        byLower[row] *= check.told(check.sentences(firstLower + row + offset));
+  /**
+   * A check with how likely sentences and words are at every rate that the two may have, whatever
+   * the day: worked out once, and read at an offset.
+   *
+   * @param sentences by lower rates, from the lowest less {@code most} on
+   * @param words by upper rates, likewise
+   */
+  private record Told(Weighed of, double[] sentences, double[] words) {
+    /** Sentences need the lower rate alone, and words the upper one. */
+    void oneRate(double[] byLower, double[] byUpper, int shift) {
+      for (int n = 0; of.speech == Speech.SENTENCES && n < byLower.length; n++) {
+        byLower[n] *= of.told(sentences[n + shift]);
       }
-      for (int n = 0; check.speech == Speech.WORDS && n < byUpper.length; n++) {
-        byUpper[n] *= check.told(check.words(firstLower + LEAST_GAP + n + offset));
-      }
-    }
-    double[] chances = new double[to.length];
-    for (int row = 0; row < rows; row++) {
-      for (int column = 0; column < columns; column++) {
-        chances[row * columns + column] = byLower[row] * byUpper[row + column];
+      for (int n = 0; of.speech == Speech.WORDS && n < byUpper.length; n++) {
+        byUpper[n] *= of.told(words[n + shift]);
       }
     }
-    for (Weighed check : both) {
-      double[] sentences = new double[rows];
-      double[] words = new double[byUpper.length];
-      Arrays.setAll(sentences, row -> check.sentences(firstLower + row + offset));
-      Arrays.setAll(words, n -> check.words(firstLower + LEAST_GAP + n + offset));
+
+    /** Phrases need both; what of it needs one rate only is worked out once a row. */
+    void bothRates(double[] chances, int rows, int columns, int shift) {
+      double sure = 1 - of.misreport;
+      double[] more = new double[rows + columns - 1];
+      for (int n = 0; n < more.length; n++) {
+        more[n] = sure * words[n + shift];
+      }
       for (int row = 0; row < rows; row++) {
+        double fewer = of.told(1 - sentences[row + shift]);
+        int at = row * columns;
         for (int column = 0; column < columns; column++) {
-          chances[row * columns + column] *= check.told(1 - sentences[row] - words[row + column]);
+          chances[at + column] *= fewer - more[row + column];
         }
       }
     }
-    for (int n = 0; n < to.length; n++) {
-      to[n] += chances[n];
-    }
   }
 
-  /** How likely a check is by what is believed now, on a day of its own. */
+  private Told told(Weighed check, int most) {
+    double[] sentences = new double[rows + 2 * most];
+    double[] words = new double[rows + columns - 1 + 2 * most];
+    Arrays.setAll(sentences, n -> check.sentences(firstLower - most + n));
+    Arrays.setAll(words, n -> check.words(firstLower + LEAST_GAP - most + n));
+    return new Told(check, sentences, words);
+  }
+
+  /**
+   * How likely a check is by what is believed now, on a day of its own: phrases are what is neither
+   * sentences nor words, so that each rate is needed by itself only.
+   */
   double chance(Weighed check, boolean odd) {
-    double[] chances = new double[weights.length];
+    int most = OFFSETS[OFFSETS.length - 1] * spread(odd);
+    Told told = told(check, most);
+    double[] byLower = byLower();
+    double[] byUpper = byUpper();
+    double sentences = 0;
+    double words = 0;
     for (int n = 0; n < OFFSETS.length; n++) {
-      addChances(chances, List.of(check), OFFSETS[n] * spread(odd), LIKELY[n]);
+      int shift = most + OFFSETS[n] * spread(odd);
+      for (int row = 0; row < byLower.length; row++) {
+        sentences += LIKELY[n] * byLower[row] * told.sentences[row + shift];
+      }
+      for (int at = 0; at < byUpper.length; at++) {
+        words += LIKELY[n] * byUpper[at] * told.words[at + shift];
+      }
     }
-    double sum = 0;
-    for (int n = 0; n < chances.length; n++) {
-      sum += weights[n] * chances[n];
-    }
-    return sum;
+    return check.told(
+        switch (check.speech) {
+          case SENTENCES -> sentences;
+          case WORDS -> words;
+          case PHRASES -> 1 - sentences - words;
+        });
   }
 
   /** What is believed so many weeks later: nobody stays quite as they are. */
@@ -236,13 +281,13 @@ public final class TalkBelief {
     for (int week = 0; week < weeks; week++) {
       double[] next = new double[now.length];
       for (int row = 0; row < rows; row++) {
-        int under = Math.max(0, row - 1);
-        int over = Math.min(rows - 1, row + 1);
+        int here = row * columns;
+        // What would leave at either end stays in the outermost row.
+        int under = Math.max(0, row - 1) * columns;
+        int over = Math.min(rows - 1, row + 1) * columns;
         for (int column = 0; column < columns; column++) {
-          double weight = now[row * columns + column];
-          next[row * columns + column] += weight / 2;
-          next[under * columns + column] += weight / 4;
-          next[over * columns + column] += weight / 4;
+          next[here + column] =
+              now[here + column] / 2 + (now[under + column] + now[over + column]) / 4;
         }
       }
       now = next;
@@ -252,16 +297,20 @@ public final class TalkBelief {
 
   private double[] byLower() {
     double[] sums = new double[rows];
-    for (int n = 0; n < weights.length; n++) {
-      sums[n / columns] += weights[n];
+    for (int row = 0; row < rows; row++) {
+      for (int column = 0; column < columns; column++) {
+        sums[row] += weights[row * columns + column];
+      }
     }
     return sums;
   }
 
   private double[] byUpper() {
     double[] sums = new double[rows + columns - 1];
-    for (int n = 0; n < weights.length; n++) {
-      sums[n / columns + n % columns] += weights[n];
+    for (int row = 0; row < rows; row++) {
+      for (int column = 0; column < columns; column++) {
+        sums[row + column] += weights[row * columns + column];
+      }
     }
     return sums;
   }

@@ -148,6 +148,7 @@ public record TalkSeries(
       Set<OddDay> odd = new TreeSet<>();
       ofDay.forEach(check -> odd.addAll(check.odd()));
       TalkBelief then = belief;
+      Spread lowerBefore = then.lower();
       List<TalkBelief.Weighed> weighed =
           ofDay.stream().map(check -> span.weighed(check.said())).toList();
       belief = belief.after(weighed, !odd.isEmpty());
@@ -155,8 +156,10 @@ public record TalkSeries(
           new Day(
               on,
               odd,
-              ofDay.stream().map(check -> judged(check, span, then, !odd.isEmpty())).toList(),
-              then.lower(),
+              ofDay.stream()
+                  .map(check -> judged(check, span, then, lowerBefore, !odd.isEmpty()))
+                  .toList(),
+              lowerBefore,
               then.upper(),
               belief.lower(),
               belief.upper()));
@@ -168,13 +171,13 @@ public record TalkSeries(
     return new TalkSeries(span, today, before, days, belief, leftOut);
   }
 
-  private static Used judged(TalkCheck check, TalkSpan span, TalkBelief then, boolean odd) {
+  private static Used judged(
+      TalkCheck check, TalkSpan span, TalkBelief then, Spread lower, boolean odd) {
     double chance = then.chance(span.weighed(check.said()), odd);
     boolean surprise = chance < Threshold.LEARNED_SURPRISE.value().doubleValue() / 100;
     Speech speech = check.said().speech();
     boolean harder =
-        speech == Speech.WORDS
-            || speech == Speech.PHRASES && check.said().bpm() < then.lower().meanBpm();
+        speech == Speech.WORDS || speech == Speech.PHRASES && check.said().bpm() < lower.meanBpm();
     return new Used(
         check,
         chance,

@@ -56,6 +56,11 @@ public enum Which {
     return oneSide;
   }
 
+  /** The level up to it. */
+  Level under() {
+    return this == LOWER ? Level.TALK : Level.PHRASES;
+  }
+
   /** Whether somebody who speaks so is under this rate. */
   boolean under(Speech speech) {
     return this == LOWER ? speech == SENTENCES : speech != WORDS;

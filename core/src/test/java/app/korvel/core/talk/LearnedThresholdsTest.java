@@ -403,8 +403,30 @@ class LearnedThresholdsTest {
     LearnedThresholds doubted = learned(checks, FREE, LAST.plusDays(5));
     assertThat(codes(doubted)).contains("learned-flatters");
     assertThat(doubted.ladder().edges()).containsExactly(109, 131, 148, 165);
-    checks.remove(checks.size() - 1);
+    checks.subList(checks.size() - 3, checks.size()).clear();
     assertThat(codes(learned(checks, FREE, LAST.plusDays(5)))).doesNotContain("learned-flatters");
+  }
+
+  @Test
+  void norWithoutHavingAskedHowItFelt() {
+    List<TalkCheck> notAsked =
+        nine().stream()
+            .map(
+                of ->
+                    new TalkCheck(
+                        of.id(),
+                        of.mode(),
+                        of.at(),
+                        of.said(),
+                        Optional.empty(),
+                        Set.of(),
+                        Set.of(),
+                        Optional.empty(),
+                        "",
+                        of.recordedAt()))
+            .toList();
+    assertThat(codes(learned(notAsked, FREE, LAST)))
+        .containsExactly("learned-offered", "learned-needs-heard");
   }
 
   private static MeasuredThresholds test(int lower, int upper, LocalDate day) {
@@ -430,6 +452,23 @@ class LearnedThresholdsTest {
     assertThat(codes(learned(nine(), near, LAST))).doesNotContain("learned-disagrees");
     About old = about(Optional.empty(), test(126, 150, LAST.minusWeeks(12)));
     assertThat(learned(nine(), old, LAST).rates().lower()).isPresent();
+  }
+
+  @Test
+  void whatIsSaidOverTheEquationsEdgeHasToFeelLikeIt() {
+    List<TalkCheck> felt = new ArrayList<>();
+    for (TalkCheck each : nine()) {
+      felt.add(each.said().bpm() > 131 && each.said().voice() == 2 ? felt(each, 14) : each);
+    }
+    LearnedThresholds doubted = learned(felt, FREE, LAST);
+    assertThat(doubted.lower().gate().whyNot()).containsExactly(WhyNot.FELT_HARDER);
+    assertThat(doubted.lower().offer()).isEmpty();
+    assertThat(doubted.findings())
+        .extracting(Finding::message)
+        .containsExactly(
+            "Not yet: 9 checks on 5 days; sentences there feel like phrases: listen yourself.");
+    felt.replaceAll(each -> each.said().voice() == 2 ? felt(each, 13) : each);
+    assertThat(learned(felt, FREE, LAST).lower().offer()).isPresent();
   }
 
   @Test

@@ -2,6 +2,7 @@ package app.korvel.core.talk;
 
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.talk.TalkCheck.Said;
+import app.korvel.core.zone.Level;
 import app.korvel.core.zone.Reserve;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -35,7 +36,10 @@ final class TalkScene {
         Mode.RUN,
         on.atTime(8, 0).toInstant(ZoneOffset.UTC).plusSeconds(1200 * (made % 30)),
         said,
-        Optional.empty(),
+        // As it would be: an RPE of the voice's own level.
+        said.voice() < 1 || said.voice() > 5
+            ? Optional.empty()
+            : Optional.of(Level.values()[said.voice() - 1].rpe20().high()),
         odd,
         Set.of(),
         Optional.empty(),
