@@ -26,6 +26,8 @@ public final class TalkBelief {
   /** A day's offset in its spreads, and how likely each is: their deviation is exactly one. */
   private static final int[] OFFSETS = {-2, -1, 0, 1, 2};
 
+  private static final int MOST = 2;
+
   private static final double[] LIKELY = {1 / 16.0, 4 / 16.0, 6 / 16.0, 4 / 16.0, 1 / 16.0};
 
   private final int firstLower;
@@ -34,6 +36,11 @@ public final class TalkBelief {
 
   /** Row by row: those of the lowest lower rate first. */
   private final double[] weights;
+
+  /** Worked out when first asked for; whoever else works them out finds the same. */
+  private volatile double[] byLower;
+
+  private volatile double[] byUpper;
 
   private TalkBelief(int firstLower, int rows, int columns, double[] weights) {
     this.firstLower = firstLower;
@@ -162,36 +169,54 @@ public final class TalkBelief {
   }
 
   /**
+   * A day.
+   *
+   * @param after what is believed after it
+   * @param chances how likely each of its checks was before it, on a day of its own
+   */
+  record Day(TalkBelief after, double[] chances) {}
+
+  /**
    * What is believed after a day. All its checks share one offset, and their order does not matter.
    *
    * @param odd whether it was an unusual day
    */
-  TalkBelief after(List<Weighed> checks, boolean odd) {
-    int most = OFFSETS[OFFSETS.length - 1] * spread(odd);
-    List<Told> told = checks.stream().map(check -> told(check, most)).toList();
+  Day day(List<Weighed> checks, boolean odd) {
+    int spread = spread(odd);
+    List<Told> told = checks.stream().map(check -> told(check, MOST * spread)).toList();
+    double[] byLower = byLower();
+    double[] byUpper = byUpper();
+    return new Day(
+        after(told, spread),
+        told.stream().mapToDouble(each -> each.chance(byLower, byUpper, spread)).toArray());
+  }
+
+  private TalkBelief after(List<Told> told, int spread) {
     List<Told> both = told.stream().filter(each -> each.of.speech == Speech.PHRASES).toList();
     double[] after = new double[weights.length];
     double[] chances = new double[weights.length];
     double[] byLower = new double[rows];
     double[] byUpper = new double[rows + columns - 1];
     for (int n = 0; n < OFFSETS.length; n++) {
-      int shift = most + OFFSETS[n] * spread(odd);
+      int shift = (MOST + OFFSETS[n]) * spread;
       Arrays.fill(byLower, LIKELY[n]);
       Arrays.fill(byUpper, 1);
       for (Told each : told) {
         each.oneRate(byLower, byUpper, shift);
       }
+      // The last of them adds up: without phrases one pass is enough.
+      double[] first = both.isEmpty() ? after : chances;
+      Arrays.fill(chances, 0);
       for (int row = 0; row < rows; row++) {
         int at = row * columns;
+        double lower = byLower[row];
         for (int column = 0; column < columns; column++) {
-          chances[at + column] = byLower[row] * byUpper[row + column];
+          first[at + column] += lower * byUpper[row + column];
         }
       }
-      for (Told each : both) {
-        each.bothRates(chances, rows, columns, shift);
-      }
-      for (int at = 0; at < after.length; at++) {
-        after[at] += chances[at];
+      for (int each = 0; each < both.size(); each++) {
+        both.get(each)
+            .bothRates(chances, each == both.size() - 1 ? after : null, rows, columns, shift);
       }
     }
     for (int n = 0; n < after.length; n++) {
@@ -222,8 +247,12 @@ public final class TalkBelief {
       }
     }
 
-    /** Phrases need both; what of it needs one rate only is worked out once a row. */
-    void bothRates(double[] chances, int rows, int columns, int shift) {
+    /**
+     * Phrases need both; what of it needs one rate only is worked out once a row.
+     *
+     * @param sum what the chances are added to in the same pass; null for none
+     */
+    void bothRates(double[] chances, double[] sum, int rows, int columns, int shift) {
       double sure = 1 - of.misreport;
       double[] more = new double[rows + columns - 1];
       for (int n = 0; n < more.length; n++) {
@@ -232,10 +261,40 @@ public final class TalkBelief {
       for (int row = 0; row < rows; row++) {
         double fewer = of.told(1 - sentences[row + shift]);
         int at = row * columns;
-        for (int column = 0; column < columns; column++) {
-          chances[at + column] *= fewer - more[row + column];
+        if (sum == null) {
+          for (int column = 0; column < columns; column++) {
+            chances[at + column] *= fewer - more[row + column];
+          }
+        } else {
+          for (int column = 0; column < columns; column++) {
+            sum[at + column] += chances[at + column] * (fewer - more[row + column]);
+          }
         }
       }
+    }
+
+    /**
+     * How likely it is by what is believed, on a day of its own: phrases are what is neither
+     * sentences nor words, so that each rate is needed by itself only.
+     */
+    double chance(double[] byLower, double[] byUpper, int spread) {
+      double likelySentences = 0;
+      double likelyWords = 0;
+      for (int n = 0; n < OFFSETS.length; n++) {
+        int shift = (MOST + OFFSETS[n]) * spread;
+        for (int row = 0; row < byLower.length; row++) {
+          likelySentences += LIKELY[n] * byLower[row] * sentences[row + shift];
+        }
+        for (int at = 0; at < byUpper.length; at++) {
+          likelyWords += LIKELY[n] * byUpper[at] * words[at + shift];
+        }
+      }
+      return of.told(
+          switch (of.speech) {
+            case SENTENCES -> likelySentences;
+            case WORDS -> likelyWords;
+            case PHRASES -> 1 - likelySentences - likelyWords;
+          });
     }
   }
 
@@ -247,32 +306,10 @@ public final class TalkBelief {
     return new Told(check, sentences, words);
   }
 
-  /**
-   * How likely a check is by what is believed now, on a day of its own: phrases are what is neither
-   * sentences nor words, so that each rate is needed by itself only.
-   */
-  double chance(Weighed check, boolean odd) {
-    int most = OFFSETS[OFFSETS.length - 1] * spread(odd);
-    Told told = told(check, most);
-    double[] byLower = byLower();
-    double[] byUpper = byUpper();
-    double sentences = 0;
-    double words = 0;
-    for (int n = 0; n < OFFSETS.length; n++) {
-      int shift = most + OFFSETS[n] * spread(odd);
-      for (int row = 0; row < byLower.length; row++) {
-        sentences += LIKELY[n] * byLower[row] * told.sentences[row + shift];
-      }
-      for (int at = 0; at < byUpper.length; at++) {
-        words += LIKELY[n] * byUpper[at] * told.words[at + shift];
-      }
-    }
-    return check.told(
-        switch (check.speech) {
-          case SENTENCES -> sentences;
-          case WORDS -> words;
-          case PHRASES -> 1 - sentences - words;
-        });
+  /** How likely a check is by what is believed now, on a usual day of its own. */
+  double chance(Weighed check) {
+    int spread = spread(false);
+    return told(check, MOST * spread).chance(byLower(), byUpper(), spread);
   }
 
   /** What is believed so many weeks later: nobody stays quite as they are. */
@@ -295,24 +332,34 @@ public final class TalkBelief {
     return weeks == 0 ? this : new TalkBelief(firstLower, rows, columns, now);
   }
 
+  /** The weights of each lower rate; asked for several times a day. */
   private double[] byLower() {
-    double[] sums = new double[rows];
-    for (int row = 0; row < rows; row++) {
-      for (int column = 0; column < columns; column++) {
-        sums[row] += weights[row * columns + column];
+    if (byLower == null) {
+      double[] sums = new double[rows];
+      for (int row = 0; row < rows; row++) {
+        double sum = 0;
+        for (int at = row * columns; at < (row + 1) * columns; at++) {
+          sum += weights[at];
+        }
+        sums[row] = sum;
       }
+      byLower = sums;
     }
-    return sums;
+    return byLower;
   }
 
   private double[] byUpper() {
-    double[] sums = new double[rows + columns - 1];
-    for (int row = 0; row < rows; row++) {
-      for (int column = 0; column < columns; column++) {
-        sums[row + column] += weights[row * columns + column];
+    if (byUpper == null) {
+      double[] sums = new double[rows + columns - 1];
+      for (int row = 0; row < rows; row++) {
+        int at = row * columns;
+        for (int column = 0; column < columns; column++) {
+          sums[row + column] += weights[at + column];
+        }
       }
+      byUpper = sums;
     }
-    return sums;
+    return byUpper;
   }
 
   /** What is believed of the lower talk rate. */

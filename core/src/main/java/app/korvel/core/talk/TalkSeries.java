@@ -17,6 +17,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * The talk checks of one client in one mode, day by day, and what they come to today. Nothing of it
@@ -147,20 +148,21 @@ public record TalkSeries(
       weeks = passed;
       Set<OddDay> odd = new TreeSet<>();
       ofDay.forEach(check -> odd.addAll(check.odd()));
-      TalkBelief then = belief;
-      Spread lowerBefore = then.lower();
-      List<TalkBelief.Weighed> weighed =
-          ofDay.stream().map(check -> span.weighed(check.said())).toList();
-      belief = belief.after(weighed, !odd.isEmpty());
+      Spread lowerBefore = belief.lower();
+      Spread upperBefore = belief.upper();
+      TalkBelief.Day day =
+          belief.day(
+              ofDay.stream().map(check -> span.weighed(check.said())).toList(), !odd.isEmpty());
+      belief = day.after();
       days.add(
           new Day(
               on,
               odd,
-              ofDay.stream()
-                  .map(check -> judged(check, span, then, lowerBefore, !odd.isEmpty()))
+              IntStream.range(0, ofDay.size())
+                  .mapToObj(at -> judged(ofDay.get(at), day.chances()[at], lowerBefore))
                   .toList(),
               lowerBefore,
-              then.upper(),
+              upperBefore,
               belief.lower(),
               belief.upper()));
     }
@@ -171,9 +173,7 @@ public record TalkSeries(
     return new TalkSeries(span, today, before, days, belief, leftOut);
   }
 
-  private static Used judged(
-      TalkCheck check, TalkSpan span, TalkBelief then, Spread lower, boolean odd) {
-    double chance = then.chance(span.weighed(check.said()), odd);
+  private static Used judged(TalkCheck check, double chance, Spread lower) {
     boolean surprise = chance < Threshold.LEARNED_SURPRISE.value().doubleValue() / 100;
     Speech speech = check.said().speech();
     boolean harder =
@@ -265,7 +265,7 @@ public record TalkSeries(
 
   /** How likely a check would be by what is believed today, on a usual day. */
   public double chance(TalkCheck.Said said) {
-    return belief.chance(span.weighed(said), false);
+    return belief.chance(span.weighed(said));
   }
 
   /**
@@ -328,9 +328,10 @@ public record TalkSeries(
       then = then.afterWeeks((int) (passed - weeks));
       weeks = passed;
       TalkBelief after =
-          then.after(
-              day.checks.stream().map(each -> span.weighed(each.check.said())).toList(),
-              !day.odd.isEmpty());
+          then.day(
+                  day.checks.stream().map(each -> span.weighed(each.check.said())).toList(),
+                  !day.odd.isEmpty())
+              .after();
       for (Used used : day.checks) {
         if (used.check.id().equals(check)) {
           return Optional.of(longHand(used, day, then, after));
