@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { ref, shallowRef } from 'vue'
 import { asProblem } from '../api/http'
 import {
@@ -7,6 +8,7 @@ import {
   type Learned,
   type Mode,
   type TalkPage,
+  type TalkCheck,
 } from '../api/korvel'
 import { useClient } from '../clients/useClient'
 import { useFieldMessages } from '../shared/fields'
@@ -17,7 +19,7 @@ import ReasonForm from './ReasonForm.vue'
 
 /** Why: what was believed at the start, what each day made of it, and what is left out. */
 const props = defineProps<{ learned: Learned; mode: Mode; archived: boolean }>()
-const emit = defineEmits<{ changed: [page?: TalkPage] }>()
+const emit = defineEmits<{ changed: [page?: TalkPage]; edit: [check: TalkCheck] }>()
 const { id } = useClient()
 
 type LongHand = Awaited<ReturnType<typeof talkLongHand>>
@@ -91,6 +93,9 @@ const { save: use, saving } = useSave(
                 >.
               </p>
               <p>{{ hand.sentence }}</p>
+              <div v-if="!archived">
+                <Button label="Edit the check" text size="small" @click="emit('edit', check)" />
+              </div>
               <ReasonForm
                 v-if="!archived"
                 label="Take it out, because"

@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import { computed, nextTick, onMounted, reactive, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { addTalkCheck, type TalkPage } from '../api/korvel'
+import { addTalkCheck, correctTalkCheck, type TalkCheck, type TalkPage } from '../api/korvel'
 import { useClient } from '../clients/useClient'
 import ChoiceField from '../shared/ChoiceField.vue'
 import SelectField from '../shared/SelectField.vue'
@@ -13,11 +13,16 @@ import { clock } from '../shared/clock'
 import { typed, useFieldMessages } from '../shared/fields'
 import { toFirstFault, useSave } from '../shared/save'
 import { theStudio } from '../shared/studio'
+import { day } from '../shared/words'
 import PassageText from './PassageText.vue'
 
 /** A talk check by hand: with a counted pulse, alone with a client, or as they tell it. */
-const props = defineProps<{ page: TalkPage }>()
-const emit = defineEmits<{ saved: [page: TalkPage] }>()
+const props = defineProps<{
+  page: TalkPage
+  /** One that is edited; null for a new one. */
+  editing: TalkCheck | null
+}>()
+const emit = defineEmits<{ saved: [page: TalkPage]; cancel: [] }>()
 const { id } = useClient()
 const route = useRoute()
 
@@ -72,6 +77,27 @@ onMounted(async () => {
   await nextTick()
   document.getElementById('talk-check')?.scrollIntoView()
 })
+watch(
+  () => props.editing,
+  async (check) => {
+    if (!check) return
+    open.value = true
+    const window = SECONDS[check.source]
+    Object.assign(entry, {
+      ...blank(),
+      source: check.source,
+      reading: String(window ? Math.round((check.bpm * window) / 60) : check.bpm),
+      voice: check.voice,
+      how: check.how,
+      rpe20: String(check.rpe20 ?? ''),
+      odd: [...check.odd],
+      on: check.on,
+      note: check.note,
+    })
+    await nextTick()
+    document.getElementById('talk-check')?.scrollIntoView()
+  },
+)
 watch(theStudio, (studio) => (entry.on ||= studio?.today ?? ''))
 
 /** Counts are entered as beats, since that is what was counted. */
@@ -82,18 +108,19 @@ const bpm = computed(() => {
     ? Math.round((value * 60) / seconds.value)
     : value
 })
-const at = computed(() =>
-  entry.on === theStudio.value?.today
+const at = computed(() => {
+  if (props.editing?.on === entry.on) return props.editing.at
+  return entry.on === theStudio.value?.today
     ? new Date(clock.wall()).toISOString()
-    : `${entry.on}T12:00:00Z`,
-)
+    : `${entry.on}T12:00:00Z`
+})
 let sent = crypto.randomUUID()
 const form = useFieldMessages()
 const { messages, general } = form
 const { save, saving } = useSave(
   () =>
-    addTalkCheck(id.value, {
-      id: sent,
+    (props.editing ? correctTalkCheck : addTalkCheck)(id.value, {
+      id: props.editing?.id ?? sent,
       mode: props.page.mode,
       at: entry.on ? at.value : null,
       bpm: bpm.value,
@@ -115,12 +142,19 @@ const { save, saving } = useSave(
     },
   },
 )
+function cancel() {
+  Object.assign(entry, blank(), { odd: [...props.page.todayOdd] })
+  form.clear()
+  emit('cancel')
+}
 </script>
 
 <template>
   <section id="talk-check" class="sheet">
     <details :open="open" @toggle="open = ($event.target as HTMLDetailsElement).open">
-      <summary><h2>Add a talk check</h2></summary>
+      <summary>
+        <h2>{{ editing ? `Edit the check of ${day(editing.on)}` : 'Add a talk check' }}</h2>
+      </summary>
       <form class="stack inner" novalidate @submit.prevent="save()">
         <PassageText />
         <p class="quiet">{{ page.passages.how }}</p>
@@ -164,7 +198,14 @@ const { save, saving } = useSave(
         </fieldset>
         <TextField v-model="entry.note" label="Note" name="note" :message="messages.note" />
         <p v-if="general" class="fault" role="alert">{{ general }}</p>
-        <div><Button type="submit" label="Save the check" :disabled="saving" /></div>
+        <div class="ways">
+          <Button
+            type="submit"
+            :label="editing ? 'Save changes' : 'Save the check'"
+            :disabled="saving"
+          />
+          <Button v-if="editing" label="Cancel" text @click="cancel" />
+        </div>
       </form>
     </details>
   </section>

@@ -10,7 +10,7 @@ import { useSave } from '../shared/save'
 import { theStudio } from '../shared/studio'
 import { day } from '../shared/words'
 
-/** What was decided, each with its undo; learning begun anew, or switched off. */
+/** What was decided, each with its undo; learning restarted, or switched off. */
 const props = defineProps<{ page: TalkPage; archived: boolean }>()
 const emit = defineEmits<{ changed: [page?: TalkPage] }>()
 const { id } = useClient()
@@ -30,7 +30,7 @@ const { save: reset, saving } = useSave(
     saved(page) {
       entry.reason = ''
       emit('changed', page)
-      return records.kept('Learning was started anew.', page.decisions[0]!.id)
+      return records.kept('Learning is restarted.', page.decisions[0]!.id)
     },
   },
 )
@@ -71,7 +71,7 @@ const { save: turn } = useSave((on: boolean) => switchTalk(id.value, props.page.
           <form novalidate @submit.prevent="reset()">
             <TextField
               v-model="entry.from"
-              label="Start learning anew from"
+              label="Restart learning from"
               name="from"
               type="date"
               :message="form.messages.value.from"
@@ -82,7 +82,7 @@ const { save: turn } = useSave((on: boolean) => switchTalk(id.value, props.page.
               name="reset-reason"
               :message="form.messages.value.reason"
             />
-            <Button type="submit" label="Start anew" outlined :disabled="saving" />
+            <Button type="submit" label="Restart" outlined :disabled="saving" />
           </form>
           <div v-if="page.studioLearns">
             <Button

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import Select from 'primevue/select'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { bands, decideTalk, talk, type Mode, type TalkPage } from '../api/korvel'
+import { bands, decideTalk, talk, type Mode, type TalkCheck, type TalkPage } from '../api/korvel'
 import { useClient } from '../clients/useClient'
 import Findings from '../shared/Findings.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
@@ -13,7 +13,7 @@ import { useFieldMessages } from '../shared/fields'
 import { useRecords } from '../shared/records'
 import { useSave } from '../shared/save'
 import { undone } from '../shared/undo'
-import { MODES, oneOf, options } from '../shared/words'
+import { capital, MODES, oneOf, options } from '../shared/words'
 import BecauseList from './BecauseList.vue'
 import ReasonForm from './ReasonForm.vue'
 import TalkCheckForm from './TalkCheckForm.vue'
@@ -27,6 +27,8 @@ const mode = ref<Mode | undefined>(oneOf(MODES, route.query.mode))
 const { data, problem, load } = useAnswer(talk)
 const zones = useAnswer(bands)
 const cursor = ref<number>()
+/** The check that is edited. */
+const editing = shallowRef<TalkCheck | null>(null)
 const fetchAll = () => load(id.value, mode.value)
 watch([id, mode, undone], fetchAll, { immediate: true })
 watch(data, (page) => {
@@ -53,6 +55,7 @@ const said = computed(() => [
 ])
 
 async function changed(page?: TalkPage) {
+  editing.value = null
   if (page) data.value = page
   else await fetchAll()
   await Promise.all([zones.load(id.value, 'voice-ladder', data.value!.mode), refresh()])
@@ -100,7 +103,7 @@ const { save: decide, saving } = useSave(
       <div v-for="{ side, offer } in offers" :key="side.which" class="offer">
         <p>
           <b
-            >Up to <span class="num">{{ offer.bpm }}</span> for {{ side.upTo }}</b
+            >{{ capital(side.upTo) }} up to <span class="num">{{ offer.bpm }}</span></b
           >
           <span class="quiet"
             >± {{ offer.plusMinusBpm }} · now <span class="num">{{ side.edgeBpm }}</span> · by the
@@ -143,13 +146,20 @@ const { save: decide, saving } = useSave(
         it is no ventilatory or lactate threshold.
       </p>
     </section>
-    <TalkCheckForm v-if="!archived" :page="data" @saved="changed" />
+    <TalkCheckForm
+      v-if="!archived"
+      :page="data"
+      :editing="editing"
+      @saved="changed"
+      @cancel="editing = null"
+    />
     <BecauseList
       v-if="learned && (learned.days.length || learned.leftOut.length)"
       :learned="learned"
       :mode="data.mode"
       :archived="archived"
       @changed="changed"
+      @edit="(check) => (editing = check)"
     />
     <WitnessesSheet v-if="data.witnesses" :witnesses="data.witnesses" />
     <TalkDecisions :page="data" :archived="archived" @changed="changed" />

@@ -162,6 +162,13 @@ class LiveTest {
     desk.keys("u");
     desk.await(() -> pressed("Voice").isEmpty());
 
+    // With the passage: it is begun, said aloud, and answered by a figure.
+    desk.keys("t");
+    desk.sees("Talk check, Hyun-woo Castell");
+    desk.sees("The morning boat leaves at seven");
+    desk.keys("3");
+    desk.await(() -> pressed("Voice").equals("Phrases"));
+
     desk.driver().navigate().refresh();
     desk.sees("left: warm-up");
     desk.await(() -> pressed("RPE (6–20)").equals("11"));

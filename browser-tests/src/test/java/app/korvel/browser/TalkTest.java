@@ -74,7 +74,7 @@ class TalkTest {
     say("3 Phrases", 40);
     say("2 Talk", 38);
     demo.open("/today");
-    desk.sees("Up to 153 for whole sentences, ± 3: accept it, or refuse it with a reason.");
+    desk.sees("Whole sentences up to 153, ± 3: accept it, or refuse it with a reason.");
 
     demo.openClient("Yara", "bands/talk");
     desk.press("Refuse");
@@ -116,5 +116,15 @@ class TalkTest {
     desk.sees("= 124 bpm");
     desk.press("Save the check");
     desk.sees("sentences at 124, told, 15 s count");
+
+    // Mistyped: it is edited where it is weighed.
+    desk.driver()
+        .executeScript(
+            "const all = document.querySelectorAll('.checks button'); all[all.length - 1].click()");
+    desk.press("Edit the check");
+    desk.sees("Edit the check of");
+    desk.type("reading", "32");
+    desk.press("Save changes");
+    desk.sees("sentences at 128, told, 15 s count");
   }
 }

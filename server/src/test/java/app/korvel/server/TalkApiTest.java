@@ -160,8 +160,12 @@ class TalkApiTest {
     int bpm = page.at("/learned/lower/offer/bpm").asInt();
     int equation = page.at("/learned/lower/equationBpm").asInt();
     assertThat(bpm).isLessThan(equation);
+    String issued = server.get(client + "/prescriptions").json().findValue("target").toString();
     decide(client, "lower", bpm, true);
     counted(server, client, 64);
+    // What was issued stays as it is; a new version is proposed.
+    assertThat(server.get(client + "/prescriptions").json().findValue("target").toString())
+        .isEqualTo(issued);
     assertThat(server.get("/api/today").json().toString())
         .contains("Whole sentences end at " + bpm);
     Answer next = server.post(client + "/prescriptions", PARTS.formatted(40, 60));

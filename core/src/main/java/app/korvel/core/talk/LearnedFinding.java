@@ -15,7 +15,7 @@ import java.util.stream.Stream;
 public enum LearnedFinding implements FindingKind {
   LEARNED_OFFERED(
       INFO,
-      "Up to %s for %s, ± %s: accept it, or refuse it with a reason.",
+      "%s up to %s, ± %s: accept it, or refuse it with a reason.",
       "Learned from %4$s talk checks near it on %5$s days, the last on %6$s. The equation says"
           + " %7$s. Nothing changes until it is accepted.",
       Source.KORVEL),
@@ -45,13 +45,13 @@ public enum LearnedFinding implements FindingKind {
       CAUTION,
       "%s and %s contradict it: the same rate was harder. Ask how they feel first.",
       "Likely causes: oncoming illness, heat, medication, a sensor that is off, poor sleep. Until"
-          + " it is settled the lower of learned and equation is used. Take the checks out, start"
-          + " anew from %1$s, or repeat the talk-step test.",
+          + " it is settled the lower of learned and equation is used. Take the checks out, restart"
+          + " learning from %1$s, or repeat the talk-step test.",
       Source.KORVEL),
   LEARNED_CONTRADICTED_EASIER(
       INFO,
       "%s and %s contradict it: the same rate was easier. A talk-step test would tell.",
-      "Nothing changes until then. Or take the checks out, or start anew from %1$s.",
+      "Nothing changes until then. Or take the checks out, or restart learning from %1$s.",
       Source.KORVEL),
   LEARNED_FLATTERS(
       CAUTION,

@@ -164,10 +164,13 @@ public record LearnedThresholds(
                         lower.equationBpm))
         .orElseGet(
             () ->
-                "Talk ends %d–%d so far."
-                    .formatted(
-                        lower.spread.shownBpm() - lower.spread.shownPlusMinus(),
-                        lower.spread.shownBpm() + lower.spread.shownPlusMinus()));
+                series.days().isEmpty()
+                    ? "No talk checks yet: whole sentences are taken to end at %d, ± %d."
+                        .formatted(lower.spread.shownBpm(), lower.spread.shownPlusMinus())
+                    : "Talk ends %d–%d so far."
+                        .formatted(
+                            lower.spread.shownBpm() - lower.spread.shownPlusMinus(),
+                            lower.spread.shownBpm() + lower.spread.shownPlusMinus()));
   }
 
   /** Everything the judgement stands on, while it is made. */
@@ -279,7 +282,7 @@ public record LearnedThresholds(
 
     private Optional<String> why(Which which, TalkAct act, Frozen frozen) {
       if (acts.reset().filter(reset -> reset.at().isAfter(act.at())).isPresent()) {
-        return Optional.of("learning was started anew since");
+        return Optional.of("learning was restarted since");
       }
       if (about.medicineChangedAt.filter(at -> at.isAfter(act.at())).isPresent()) {
         return Optional.of("medication that touches the heart rate changed since");
@@ -419,8 +422,8 @@ public record LearnedThresholds(
 
     private Finding offered(Frozen offer, int equation) {
       return LearnedFinding.LEARNED_OFFERED.of(
+          offer.which().sentence(),
           offer.bpm(),
-          offer.which().words(),
           offer.plusMinusBpm(),
           offer.checks(),
           offer.days(),

@@ -16,7 +16,7 @@ public enum NotUsed {
   NOT_TODAY("the check-in of that day said “not today”"),
   RPE_APART("the RPE is %d levels or more from the voice", Threshold.TALK_RPE_APART),
   BEFORE_MEDICINE("from before medication that touches the heart rate changed"),
-  BEFORE_RESET("from before learning was started anew"),
+  BEFORE_RESET("from before learning was restarted"),
   OLD("%d days old or more", Threshold.TALK_OLD),
   SAME_AGAIN("the same rate as in the check just before it"),
   MORE_THAN_A_DAY("more than %d that day", Threshold.TALK_A_DAY),

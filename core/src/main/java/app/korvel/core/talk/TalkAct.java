@@ -41,7 +41,7 @@ public record TalkAct(
     REFUSED("Refused"),
     TAKEN_OUT("Check taken out"),
     PUT_BACK("Check put back"),
-    RESET("Learning started anew"),
+    RESET("Learning restarted"),
     SWITCHED_OFF("Learning switched off"),
     SWITCHED_ON("Learning switched on");
 

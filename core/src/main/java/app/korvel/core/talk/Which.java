@@ -47,6 +47,11 @@ public enum Which {
     return words;
   }
 
+  /** The same at the beginning of a sentence. */
+  public String sentence() {
+    return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+  }
+
   /** The level that begins there. */
   public Level begins() {
     return begins;

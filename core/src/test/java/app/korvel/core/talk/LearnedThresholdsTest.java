@@ -141,6 +141,14 @@ class LearnedThresholdsTest {
   }
 
   @Test
+  void beforeAnyCheckItSaysWhatIsTakenForGranted() {
+    LearnedThresholds none = learned(List.of(), FREE, LAST);
+    assertThat(none.sentence())
+        .isEqualTo("No talk checks yet: whole sentences are taken to end at 131, ± 10.");
+    assertThat(none.findings()).isEmpty();
+  }
+
+  @Test
   void offeredItChangesNothingUntilItIsAccepted() {
     LearnedThresholds offered = learned(nine(), FREE, LAST);
     assertThat(offered.lower().offer()).map(Frozen::bpm).contains(136);
