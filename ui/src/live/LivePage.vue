@@ -365,6 +365,7 @@ const strapWords = computed(() => {
         <PassageAsked
           v-if="talking && running"
           :name="sheet.clientName"
+          :now="now"
           @voice="
             (voice, from) => {
               void happen('rated', { voice, from })

@@ -13,6 +13,8 @@ const props = defineProps<{
   asked: Asked
   people: RoomPerson[]
   lanes: Map<string, Lane>
+  /** The time of the room. */
+  now: number
   happen: (session: string, what: Omit<LiveEvent, 'at'>) => string
 }>()
 const emit = defineEmits<{ close: []; undo: [session: string] }>()
@@ -24,7 +26,7 @@ const TITLES: Record<Asked, string> = {
 }
 const SECONDS = 15
 /** When the passage was begun: the rate is taken from before it. */
-const begun = new Date(clock.wall()).toISOString()
+const begun = new Date(Math.floor(props.now)).toISOString()
 /** What was answered, in the order in which it came. */
 const answers = ref(new Map<string, number>())
 const order = ref<string[]>([])

@@ -222,6 +222,7 @@ useShortcuts({
         :asked="asked"
         :people="people"
         :lanes="lanes"
+        :now="now"
         :happen="happened"
         @close="asked = null"
         @undo="(session) => board.undo(session, lanes.get(session)?.undo)"

@@ -2,7 +2,6 @@
 import Button from 'primevue/button'
 import { nextTick, onMounted, ref } from 'vue'
 import { VOICE } from '../live/cues'
-import { clock } from '../shared/clock'
 import { useShortcuts } from '../shared/shortcuts'
 import PassageText from './PassageText.vue'
 
@@ -10,7 +9,11 @@ import PassageText from './PassageText.vue'
  * A talk check while somebody moves: the passage is begun, said aloud, and answered. The rate is
  * taken from before it was begun, since saying it costs some beats.
  */
-defineProps<{ name: string }>()
+const props = defineProps<{
+  name: string
+  /** The time of the session, in which what happens in it is told. */
+  now: number
+}>()
 const emit = defineEmits<{ voice: [voice: number, from: string]; close: [] }>()
 const SAID = [
   'could sing it',
@@ -19,8 +22,9 @@ const SAID = [
   'a word or two at a time',
   'not at all',
 ]
-const begun = ref(new Date(clock.wall()).toISOString())
-const again = () => (begun.value = new Date(clock.wall()).toISOString())
+const moment = () => new Date(Math.floor(props.now)).toISOString()
+const begun = ref(moment())
+const again = () => (begun.value = moment())
 const answer = (voice: number) => emit('voice', voice, begun.value)
 const box = ref<HTMLElement | null>(null)
 onMounted(() => nextTick(() => box.value?.focus()))

@@ -36,7 +36,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 
 /**
  * What a client's records come to on one day.
@@ -135,13 +134,12 @@ public record ClientHead(
         .filter(target -> talk.accepted() && made.atTalkLevel())
         .flatMap(
             target ->
-                learned(made.parts().mode())
-                    .map(learned -> learned.easedTo(target.lowBpm(), target.highBpm()))
-                    .filter(OptionalInt::isPresent)
+                baseline(made.parts().mode())
+                    .learned()
+                    .easing(target.lowBpm(), target.highBpm())
                     .map(
                         ends ->
-                            LearnedFinding.LEARNED_EASES_TARGET.of(
-                                ends.getAsInt(), target.highBpm())));
+                            LearnedFinding.LEARNED_EASES_TARGET.of(ends.bpm(), target.highBpm())));
   }
 
   /** The prescription and what became of it, in short. */

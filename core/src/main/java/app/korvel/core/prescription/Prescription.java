@@ -278,9 +278,8 @@ public record Prescription(
       Target target, Aim aim, ClientBaseline baseline, List<Finding> findings) {
     return baseline
         .learned()
-        .lower()
+        .easing(target.lowBpm(), target.highBpm())
         .filter(rate -> aim.levels().get(aim.levels().size() - 1) == Level.TALK)
-        .filter(rate -> rate.bpm() < target.highBpm() && rate.bpm() > target.lowBpm())
         .map(
             rate -> {
               findings.add(

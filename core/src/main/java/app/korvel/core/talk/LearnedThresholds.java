@@ -23,7 +23,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalInt;
 
 /**
  * The two talk rates of one client in one mode: what is believed of them, whether they are offered,
@@ -552,21 +551,5 @@ public record LearnedThresholds(
           ? Optional.of(LearnedFinding.LEARNED_NEEDS_HEARD.of(equation, frozen.bpm(), heard))
           : Optional.empty();
     }
-  }
-
-  /**
-   * Whether a target at Talk level goes on past where whole sentences end.
-   *
-   * @param highBpm its upper edge
-   * @return where it ends instead
-   */
-  public OptionalInt easedTo(int lowBpm, int highBpm) {
-    OptionalInt none = OptionalInt.empty();
-    return rates
-        .lower()
-        .map(Rate::bpm)
-        .filter(bpm -> bpm < highBpm && bpm > lowBpm)
-        .map(OptionalInt::of)
-        .orElse(none);
   }
 }

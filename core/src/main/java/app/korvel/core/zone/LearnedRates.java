@@ -23,6 +23,16 @@ public record LearnedRates(Optional<Rate> lower, Optional<Rate> upper) {
    */
   public record Rate(int bpm, int plusMinusBpm) {}
 
+  /**
+   * Where a target at Talk level ends, if whole sentences end within it.
+   *
+   * @param lowBpm its lower edge
+   * @param highBpm its upper edge
+   */
+  public Optional<Rate> easing(int lowBpm, int highBpm) {
+    return lower.filter(rate -> rate.bpm() > lowBpm && rate.bpm() < highBpm);
+  }
+
   /** Whether neither is in use. */
   public boolean none() {
     return lower.isEmpty() && upper.isEmpty();

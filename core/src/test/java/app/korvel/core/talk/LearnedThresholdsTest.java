@@ -502,11 +502,11 @@ class LearnedThresholdsTest {
   void aTalkTargetIsOnlyEverEased() {
     accepted(124, LAST);
     LearnedThresholds low = learned(shifted(-12, FIRST), FREE, LAST);
-    assertThat(low.easedTo(109, 131)).hasValue(124);
-    assertThat(low.easedTo(109, 120)).isEmpty();
+    assertThat(low.rates().easing(109, 131)).map(Rate::bpm).contains(124);
+    assertThat(low.rates().easing(109, 120)).isEmpty();
     acts.clear();
     accepted(136, LAST);
-    assertThat(learned(nine(), FREE, LAST).easedTo(109, 131)).isEmpty();
+    assertThat(learned(nine(), FREE, LAST).rates().easing(109, 131)).isEmpty();
   }
 
   @Test
