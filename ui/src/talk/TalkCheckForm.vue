@@ -9,7 +9,6 @@ import SelectField from '../shared/SelectField.vue'
 import TextField from '../shared/TextField.vue'
 import TickField from '../shared/TickField.vue'
 import TickList from '../shared/TickList.vue'
-import { clock } from '../shared/clock'
 import { typed, useFieldMessages } from '../shared/fields'
 import { toFirstFault, useSave } from '../shared/save'
 import { theStudio } from '../shared/studio'
@@ -110,9 +109,8 @@ const bpm = computed(() => {
 })
 const at = computed(() => {
   if (props.editing?.on === entry.on) return props.editing.at
-  return entry.on === theStudio.value?.today
-    ? new Date(clock.wall()).toISOString()
-    : `${entry.on}T12:00:00Z`
+  // Today is now, by the studio's clock: that of this device may be ahead of it.
+  return !entry.on || entry.on === theStudio.value?.today ? null : `${entry.on}T12:00:00Z`
 })
 let sent = crypto.randomUUID()
 const form = useFieldMessages()
@@ -122,7 +120,7 @@ const { save, saving } = useSave(
     (props.editing ? correctTalkCheck : addTalkCheck)(id.value, {
       id: props.editing?.id ?? sent,
       mode: props.page.mode,
-      at: entry.on ? at.value : null,
+      at: at.value,
       bpm: bpm.value,
       source: entry.source,
       voice: entry.voice,

@@ -30,9 +30,16 @@ class TalkTest {
   /** A check by a counted pulse. */
   private void say(String voice, int beats) {
     demo.pass(10, 0);
-    if (desk.all("input[name=reading]").stream().noneMatch(field -> field.isDisplayed())) {
-      desk.click("#talk-check summary");
-    }
+    desk.answered();
+    desk.await(
+        () -> {
+          boolean open =
+              desk.all("input[name=reading]").stream().anyMatch(field -> field.isDisplayed());
+          if (!open) {
+            desk.click("#talk-check summary");
+          }
+          return open;
+        });
     desk.press(voice);
     desk.type("reading", "" + beats);
     desk.type("rpe20", "" + (8 + 2 * Integer.parseInt(voice.substring(0, 1))));

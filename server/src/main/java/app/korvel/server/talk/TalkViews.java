@@ -72,12 +72,13 @@ final class TalkViews {
   /**
    * A talk check that is entered by hand.
    *
+   * @param at when the passage was begun; null for now
    * @param steady whether the pace was held for two minutes before
    */
   record CheckRequest(
       UUID id,
       Mode mode,
-      Instant at,
+      @Nullable Instant at,
       @Within(Limit.SESSION_RATE) Integer bpm,
       RateBy source,
       @Within(Limit.VOICE) Integer voice,
@@ -86,11 +87,11 @@ final class TalkViews {
       Boolean steady,
       @Nullable Set<OddDay> odd,
       @Nullable String note) {
-    Entered entered() {
+    Entered entered(Instant now) {
       return new Entered(
           id,
           mode,
-          at,
+          at == null ? now : at,
           new Said(bpm, source, voice, how),
           Optional.ofNullable(rpe20),
           steady,
