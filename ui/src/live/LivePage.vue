@@ -192,7 +192,6 @@ useShortcuts({
   ],
   act: (key) => {
     if (!state.value || (ended.value && key !== 'u')) return undefined
-    if (talking.value) return undefined
     if (key === 't') return () => (talking.value = running.value)
     // A figure never leads to another place from here.
     const rating = ratingOf(key)

@@ -5,6 +5,7 @@ import type { Lane, LiveEvent, RoomPerson, RoomSheet } from '../api/korvel'
 import CountEntry from '../live/CountEntry.vue'
 import RatingPad from '../live/RatingPad.vue'
 import StopSheet from '../live/StopSheet.vue'
+import PassageAsked from '../talk/PassageAsked.vue'
 import { CUES, onClock } from '../live/cues'
 import { useRatingKeys } from '../live/ratingKeys'
 import { useStopping } from '../live/stopping'
@@ -85,6 +86,8 @@ watch(
 )
 const saveWall = () => emit('wall', { nickname: nickname.value || null, rate: wallRate.value })
 
+/** The passage is being said. */
+const talking = ref(false)
 const countEntry = ref<InstanceType<typeof CountEntry> | null>(null)
 const panel = ref<HTMLElement | null>(null)
 onMounted(() => nextTick(() => panel.value?.focus()))
@@ -95,11 +98,13 @@ useShortcuts({
     ['6 … 20', 'RPE'],
     ['a s d f g', 'voice: Sing, Talk, Phrases, Words, Silent'],
     ['Space', 'pause, go on'],
+    ['t', 'talk check: the passage, then 1 … 5'],
     ['c', 'enter a count'],
     ['u', 'undo the last entry'],
     ['x', 'stop'],
   ],
   act: (key) => {
+    if (key === 't') return () => (talking.value = running.value)
     if (key === 'Escape') return () => !asking.value && emit('close')
     if (key === 'u') return () => props.lane.undo && emit('undo')
     const rating = rated(key)
@@ -152,7 +157,20 @@ useShortcuts({
         </p>
       </div>
       <template v-if="!ended">
+        <PassageAsked
+          v-if="talking && running"
+          :name="person.name"
+          :now="now"
+          @voice="
+            (voice, from) => {
+              happen({ kind: 'rated', voice, from })
+              talking = false
+            }
+          "
+          @close="talking = false"
+        />
         <RatingPad
+          v-else
           class="tall"
           :rpe20="lane.rpe20"
           :voice="lane.voice"
@@ -185,6 +203,7 @@ useShortcuts({
             :label="running ? 'Pause' : 'Go on'"
             @click="pause"
           />
+          <Button v-if="running && !talking" label="Talk check" outlined @click="talking = true" />
           <Button
             v-if="step"
             label="Next step"

@@ -25,7 +25,7 @@ const toTalk = computed(() => {
     query: {
       mode,
       voice: Object.keys(VOICES).indexOf(voice) + 1,
-      beats: Math.round(bpm / 4),
+      bpm,
       rpe: rpe ?? undefined,
       on,
     },

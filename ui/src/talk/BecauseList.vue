@@ -12,14 +12,14 @@ import {
 } from '../api/korvel'
 import { useClient } from '../clients/useClient'
 import { useFieldMessages } from '../shared/fields'
-import { useRecords } from '../shared/records'
 import { useSave } from '../shared/save'
 import { day } from '../shared/words'
 import ReasonForm from './ReasonForm.vue'
+import { undoLatest } from './decisions'
 
 /** Why: what was believed at the start, what each day made of it, and what is left out. */
 const props = defineProps<{ learned: Learned; mode: Mode; archived: boolean }>()
-const emit = defineEmits<{ changed: [page?: TalkPage]; edit: [check: TalkCheck] }>()
+const emit = defineEmits<{ changed: [page: TalkPage]; edit: [check: TalkCheck] }>()
 const { id } = useClient()
 
 type LongHand = Awaited<ReturnType<typeof talkLongHand>>
@@ -37,21 +37,18 @@ async function show(check: string) {
 }
 
 const form = useFieldMessages()
-const records = useRecords(
-  'talk-decisions',
-  () => id.value,
-  async () => emit('changed'),
-  form.show,
-)
 const { save: use, saving } = useSave(
   (check: string, out: boolean, reason: string) =>
     putTalkCheckOut(id.value, check, props.mode, out, reason),
   {
     form,
-    saved(page, _check, out) {
+    undo: (page, _check, out) => ({
+      said: out ? 'The check is taken out.' : 'The check is put back.',
+      back: () => undoLatest(id.value, page),
+    }),
+    saved(page) {
       open.value = ''
       emit('changed', page)
-      return records.kept(out ? 'Taken out.' : 'Put back.', page.decisions[0]!.id)
     },
   },
 )

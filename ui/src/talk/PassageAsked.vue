@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { nextTick, onMounted, ref } from 'vue'
-import { VOICE } from '../live/cues'
 import { useShortcuts } from '../shared/shortcuts'
 import PassageText from './PassageText.vue'
+import { usePassages } from './passages'
 
 /**
  * A talk check while somebody moves: the passage is begun, said aloud, and answered. The rate is
@@ -15,13 +15,7 @@ const props = defineProps<{
   now: number
 }>()
 const emit = defineEmits<{ voice: [voice: number, from: string]; close: [] }>()
-const SAID = [
-  'could sing it',
-  'whole sentences, no singing',
-  'a few words, a breath, a few words',
-  'a word or two at a time',
-  'not at all',
-]
+const { all } = usePassages()
 const moment = () => new Date(Math.floor(props.now)).toISOString()
 const begun = ref(moment())
 const again = () => (begun.value = moment())
@@ -52,11 +46,11 @@ useShortcuts({
     </header>
     <PassageText large>
       <ol aria-label="What could the voice do?">
-        <li v-for="(word, at) in VOICE" :key="word">
-          <button type="button" @click="answer(at + 1)">
-            <kbd aria-hidden="true">{{ at + 1 }}</kbd>
+        <li v-for="{ voice, name: word, words } in all?.voices" :key="voice">
+          <button type="button" @click="answer(voice)">
+            <kbd aria-hidden="true">{{ voice }}</kbd>
             <b>{{ word }}</b>
-            <span>{{ SAID[at] }}</span>
+            <span>{{ words }}</span>
           </button>
         </li>
       </ol>

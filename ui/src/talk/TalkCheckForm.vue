@@ -12,7 +12,7 @@ import TickList from '../shared/TickList.vue'
 import { typed, useFieldMessages } from '../shared/fields'
 import { toFirstFault, useSave } from '../shared/save'
 import { theStudio } from '../shared/studio'
-import { day } from '../shared/words'
+import { capital, day } from '../shared/words'
 import PassageText from './PassageText.vue'
 
 /** A talk check by hand: with a counted pulse, alone with a client, or as they tell it. */
@@ -25,93 +25,81 @@ const emit = defineEmits<{ saved: [page: TalkPage]; cancel: [] }>()
 const { id } = useClient()
 const route = useRoute()
 
-const VOICES = [
-  { value: 1, name: '1 Sing: could sing it' },
-  { value: 2, name: '2 Talk: whole sentences' },
-  { value: 3, name: '3 Phrases: a few words, a breath' },
-  { value: 4, name: '4 Words: one or two at a time' },
-  { value: 5, name: '5 Silent: not at all' },
-]
-const BY = [
-  { value: 'count15', name: '15 s count, at once after' },
-  { value: 'count10', name: '10 s count' },
-  { value: 'count30', name: '30 s count' },
-  { value: 'count60', name: '60 s count' },
-  { value: 'tap', name: 'Taps' },
-  { value: 'strap', name: 'Strap, before the passage' },
-  { value: 'wrist', name: 'Wrist, before the passage' },
-]
-const SECONDS: Record<string, number> = { count10: 10, count15: 15, count30: 30, count60: 60 }
+const voices = computed(() =>
+  props.page.passages.voices.map(({ voice, name, words }) => ({
+    value: voice,
+    name: `${voice} ${name}: ${words}`,
+  })),
+)
+const sources = computed(() =>
+  props.page.sources.map(({ id: value, name }) => ({ value, name: capital(name) })),
+)
 const HOW = [
   { value: 'heard', name: 'I heard it' },
   { value: 'told', name: 'They told me' },
 ]
 const asked = (name: string) => String(route.query[name] ?? '')
 const blank = () => ({
-  source: 'count15',
+  source: 'count15' as TalkCheck['source'],
   reading: '',
+  /** A rate is given though it was counted: it was counted before, or is edited. */
+  asRate: false,
   voice: null as number | null,
   how: 'heard',
   rpe20: '',
   steady: true,
-  odd: [] as string[],
+  odd: [...props.page.todayOdd],
   on: theStudio.value?.today ?? '',
+  time: '',
   note: '',
 })
 const entry = reactive(blank())
 const open = ref(false)
-onMounted(async () => {
-  entry.odd = [...props.page.todayOdd]
+async function fill(what: Partial<ReturnType<typeof blank>>) {
+  open.value = true
+  Object.assign(entry, blank(), what, { asRate: true })
+  await nextTick()
+  document.getElementById('talk-check')?.scrollIntoView()
+}
+onMounted(() => {
   if (!asked('voice')) return
   // What was logged is told: it only has to be confirmed.
-  open.value = true
-  Object.assign(entry, {
-    source: 'count15',
-    reading: asked('beats'),
+  void fill({
+    reading: asked('bpm'),
     voice: Number(asked('voice')),
     how: 'told',
     rpe20: asked('rpe'),
     on: asked('on') || entry.on,
   })
-  await nextTick()
-  document.getElementById('talk-check')?.scrollIntoView()
 })
 watch(
   () => props.editing,
-  async (check) => {
-    if (!check) return
-    open.value = true
-    const window = SECONDS[check.source]
-    Object.assign(entry, {
-      ...blank(),
+  (check) =>
+    check &&
+    void fill({
       source: check.source,
-      reading: String(window ? Math.round((check.bpm * window) / 60) : check.bpm),
+      reading: String(check.bpm),
       voice: check.voice,
       how: check.how,
       rpe20: String(check.rpe20 ?? ''),
       odd: [...check.odd],
       on: check.on,
+      time: check.time.slice(0, 5),
       note: check.note,
-    })
-    await nextTick()
-    document.getElementById('talk-check')?.scrollIntoView()
-  },
+    }),
+)
+watch(
+  () => entry.source,
+  () => (entry.asRate = entry.asRate && entry.source === props.editing?.source),
 )
 watch(theStudio, (studio) => (entry.on ||= studio?.today ?? ''))
 
 /** Counts are entered as beats, since that is what was counted. */
-const seconds = computed(() => SECONDS[entry.source] ?? 0)
-const bpm = computed(() => {
-  const value = typed(entry.reading)
-  return typeof value === 'number' && seconds.value
-    ? Math.round((value * 60) / seconds.value)
-    : value
-})
-const at = computed(() => {
-  if (props.editing?.on === entry.on) return props.editing.at
-  // Today is now, by the studio's clock: that of this device may be ahead of it.
-  return !entry.on || entry.on === theStudio.value?.today ? null : `${entry.on}T12:00:00Z`
-})
+const seconds = computed(() =>
+  entry.asRate
+    ? null
+    : (props.page.sources.find(({ id: source }) => source === entry.source)?.windowSeconds ?? null),
+)
 let sent = crypto.randomUUID()
 const form = useFieldMessages()
 const { messages, general } = form
@@ -120,8 +108,10 @@ const { save, saving } = useSave(
     (props.editing ? correctTalkCheck : addTalkCheck)(id.value, {
       id: props.editing?.id ?? sent,
       mode: props.page.mode,
-      at: at.value,
-      bpm: bpm.value,
+      on: entry.on || null,
+      time: entry.time || null,
+      bpm: seconds.value ? null : typed(entry.reading),
+      beats: seconds.value ? typed(entry.reading) : null,
       source: entry.source,
       voice: entry.voice,
       how: entry.how,
@@ -135,13 +125,13 @@ const { save, saving } = useSave(
     wrong: toFirstFault,
     saved(page) {
       sent = crypto.randomUUID()
-      Object.assign(entry, blank(), { odd: [...page.todayOdd] })
+      Object.assign(entry, blank())
       emit('saved', page)
     },
   },
 )
 function cancel() {
-  Object.assign(entry, blank(), { odd: [...props.page.todayOdd] })
+  Object.assign(entry, blank())
   form.clear()
   emit('cancel')
 }
@@ -159,18 +149,18 @@ function cancel() {
         <ChoiceField
           v-model="entry.voice"
           label="What could the voice do?"
-          :options="VOICES"
+          :options="voices"
           :message="messages.voice"
         />
         <div class="row">
-          <SelectField v-model="entry.source" label="Rate by" :options="BY" />
+          <SelectField v-model="entry.source" label="Rate by" :options="sources" />
           <TextField
             v-model="entry.reading"
             :label="seconds ? `Beats in ${seconds} s` : 'Rate'"
             name="reading"
             number
-            :hint="seconds && typeof bpm === 'number' ? `= ${bpm} bpm` : 'bpm'"
-            :message="messages.bpm"
+            :hint="seconds ? 'at once after the passage' : 'bpm, before the passage'"
+            :message="messages.bpm ?? messages.beats"
           />
           <TextField
             v-model="entry.rpe20"
@@ -181,6 +171,14 @@ function cancel() {
             :message="messages.rpe20"
           />
           <TextField v-model="entry.on" label="Day" name="on" type="date" :message="messages.at" />
+          <TextField
+            v-model="entry.time"
+            label="Time"
+            name="time"
+            type="time"
+            hint="empty for now"
+            :message="messages.time"
+          />
         </div>
         <ChoiceField v-model="entry.how" label="How is it known?" :options="HOW" />
         <TickField

@@ -9,16 +9,17 @@ import { useRecords } from '../shared/records'
 import { useSave } from '../shared/save'
 import { theStudio } from '../shared/studio'
 import { day } from '../shared/words'
+import { undoLatest } from './decisions'
 
 /** What was decided, each with its undo; learning restarted, or switched off. */
 const props = defineProps<{ page: TalkPage; archived: boolean }>()
-const emit = defineEmits<{ changed: [page?: TalkPage] }>()
+const emit = defineEmits<{ changed: [page: TalkPage]; reload: [] }>()
 const { id } = useClient()
 const form = useFieldMessages()
 const records = useRecords(
   'talk-decisions',
   () => id.value,
-  async () => emit('changed'),
+  async () => emit('reload'),
   form.show,
 )
 const entry = reactive({ from: '', reason: '' })
@@ -27,15 +28,22 @@ const { save: reset, saving } = useSave(
   () => resetTalk(id.value, props.page.mode, entry.from || null, entry.reason),
   {
     form,
+    undo: (page) => ({
+      said: 'Learning is restarted.',
+      back: () => undoLatest(id.value, page),
+    }),
     saved(page) {
       entry.reason = ''
       emit('changed', page)
-      return records.kept('Learning is restarted.', page.decisions[0]!.id)
     },
   },
 )
 const { save: turn } = useSave((on: boolean) => switchTalk(id.value, props.page.mode, on), {
   form,
+  undo: (page, on) => ({
+    said: on ? 'Learning is switched on.' : 'Learning is switched off.',
+    back: () => undoLatest(id.value, page),
+  }),
   saved: (page) => emit('changed', page),
 })
 </script>

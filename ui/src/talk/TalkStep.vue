@@ -10,7 +10,6 @@ import ProblemNote from '../shared/ProblemNote.vue'
 import Ruler from '../shared/ruler/Ruler.vue'
 import { useAnswer } from '../shared/answer'
 import { useFieldMessages } from '../shared/fields'
-import { useRecords } from '../shared/records'
 import { useSave } from '../shared/save'
 import { undone } from '../shared/undo'
 import { capital, MODES, oneOf, options } from '../shared/words'
@@ -19,6 +18,7 @@ import ReasonForm from './ReasonForm.vue'
 import TalkCheckForm from './TalkCheckForm.vue'
 import TalkDecisions from './TalkDecisions.vue'
 import WitnessesSheet from './WitnessesSheet.vue'
+import { undoLatest } from './decisions'
 
 /** Where this client's talk ends: what the checks say, why, and what is decided about it. */
 const { id, overview, refresh } = useClient()
@@ -46,35 +46,26 @@ const offers = computed(() =>
   ),
 )
 
-const isOffer = ({ code }: { code: string }) => code === 'learned-offered'
-const offeredBecause = computed(() => learned.value?.findings.filter(isOffer).slice(0, 1) ?? [])
-/** What is offered stands in its own box. */
-const said = computed(() => [
-  ...(data.value?.findings ?? []),
-  ...(learned.value?.findings.filter((each) => !isOffer(each)) ?? []),
-])
-
-async function changed(page?: TalkPage) {
+function changed(page: TalkPage) {
   editing.value = null
-  if (page) data.value = page
-  else await fetchAll()
-  await Promise.all([zones.load(id.value, 'voice-ladder', data.value!.mode), refresh()])
+  data.value = page
+  return refresh()
 }
+const reload = () => Promise.all([fetchAll(), refresh()])
 const form = useFieldMessages()
 const refusing = ref('')
-const records = useRecords('talk-decisions', () => id.value, changed, form.show)
 const { save: decide, saving } = useSave(
   (which: 'lower' | 'upper', bpm: number, accept: boolean, reason: string) =>
     decideTalk(id.value, data.value!.mode, which, bpm, accept, reason),
   {
     form,
-    async saved(page, _which, bpm, accept) {
-      data.value = page
+    undo: (page, _which, bpm, accept) => ({
+      said: accept ? `${bpm} is in use from now on.` : `${bpm} is refused.`,
+      back: () => undoLatest(id.value, page),
+    }),
+    saved(page) {
       refusing.value = ''
-      await records.kept(
-        accept ? `${bpm} is in use from now on.` : `${bpm} is refused.`,
-        page.decisions[0]!.id,
-      )
+      return changed(page)
     },
   },
 )
@@ -110,9 +101,9 @@ const { save: decide, saving } = useSave(
             equation <span class="num">{{ side.equationBpm }}</span></span
           >
         </p>
-        <details v-for="why in offeredBecause" :key="why.message">
+        <details>
           <summary>Why?</summary>
-          <p>{{ why.because }}</p>
+          <p>{{ side.offerBecause }}</p>
         </details>
         <div v-if="!archived" class="ways">
           <Button
@@ -139,7 +130,7 @@ const { save: decide, saving } = useSave(
         </ReasonForm>
       </div>
       <p v-if="form.general.value" class="fault" role="alert">{{ form.general.value }}</p>
-      <Findings :findings="said" />
+      <Findings :findings="[...data.findings, ...(learned?.findings ?? [])]" />
       <p v-if="learned?.nextBpm" class="quiet small">
         The next useful check is near <b class="num">{{ learned.nextBpm }}</b>, inside the target.
         Nobody works harder so that something may be learned. A talk rate is what the voice can do;
@@ -162,7 +153,7 @@ const { save: decide, saving } = useSave(
       @edit="(check) => (editing = check)"
     />
     <WitnessesSheet v-if="data.witnesses" :witnesses="data.witnesses" />
-    <TalkDecisions :page="data" :archived="archived" @changed="changed" />
+    <TalkDecisions :page="data" :archived="archived" @changed="changed" @reload="reload" />
   </div>
   <p v-else class="quiet" role="status">Loading…</p>
 </template>

@@ -3,6 +3,7 @@ package app.korvel.server;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Primary;
@@ -21,6 +22,10 @@ class SetClock {
 
   static Instant now() {
     return Instant.now().plus(passed);
+  }
+
+  static LocalDate today() {
+    return LocalDate.ofInstant(now(), ZoneId.systemDefault());
   }
 
   @Bean

@@ -50,8 +50,8 @@ class TalkApiTest {
   }
 
   private static String check(int voice, int bpm, String more) {
-    return "{\"id\":\"%s\",\"mode\":\"run\",\"at\":\"%s\",\"bpm\":%d,\"source\":\"strap\",\"voice\":%d,\"how\":\"heard\",\"steady\":true%s}"
-        .formatted(UUID.randomUUID(), SetClock.now(), bpm, voice, more);
+    return "{\"id\":\"%s\",\"mode\":\"run\",\"bpm\":%d,\"source\":\"strap\",\"voice\":%d,\"how\":\"heard\",\"steady\":true%s}"
+        .formatted(UUID.randomUUID(), bpm, voice, more);
   }
 
   private static Answer said(String client, int voice, int bpm) {
@@ -216,9 +216,7 @@ class TalkApiTest {
             server
                 .post(
                     client + "/talk/checks",
-                    now.replaceAll(
-                        "\"at\":\"[^\"]*\"",
-                        "\"at\":\"" + SetClock.now().plus(Duration.ofHours(30)) + "\""))
+                    check(2, 130, ",\"on\":\"" + SetClock.today().plusDays(1) + "\""))
                 .status())
         .isEqualTo(400);
     server.post(client + "/talk/checks", now);
@@ -228,6 +226,38 @@ class TalkApiTest {
         server.post(client + "/talk/checks", check(3, 145, "").replace("true", "false")).json();
     assertThat(kept.at("/learned/days/0/checks").size()).isEqualTo(1);
     assertThat(kept.at("/learned/leftOut/0/why").asString()).startsWith("the rate was not steady");
+  }
+
+  @Test
+  void aCountIsGivenInBeatsAndCorrectedWhereItIsWrong() {
+    String client = scene.client("Halvard Test");
+    String counted =
+        check(2, 0, ",\"beats\":31,\"on\":\"%s\",\"time\":\"17:20\"")
+            .replace("\"bpm\":0", "\"bpm\":null")
+            .replace("strap", "count15")
+            .formatted(SetClock.today().minusDays(1));
+    JsonNode kept =
+        server.post(client + "/talk/checks", counted).json().at("/learned/days/0/checks/0/check");
+    assertThat(kept.get("bpm").asInt()).isEqualTo(124);
+    assertThat(kept.get("time").asString()).startsWith("17:20");
+    JsonNode corrected =
+        server.put(client + "/talk/checks", counted.replace("\"beats\":31", "\"beats\":33")).json();
+    assertThat(corrected.at("/learned/days/0/checks/0/check/bpm").asInt()).isEqualTo(132);
+    assertThat(corrected.at("/learned/days/0/checks").size()).isEqualTo(1);
+    for (String wrong : List.of("strap", "tap")) {
+      assertThat(
+              server
+                  .post(client + "/talk/checks", counted.replace("count15", wrong))
+                  .json()
+                  .toString())
+          .contains("are no rate here");
+    }
+    assertThat(
+            server
+                .post(client + "/talk/checks", check(2, 0, "").replace("\"bpm\":0", "\"bpm\":null"))
+                .json()
+                .toString())
+        .contains("a rate, or of a count the beats");
   }
 
   @Test

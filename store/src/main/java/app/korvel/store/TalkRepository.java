@@ -71,6 +71,15 @@ public final class TalkRepository {
         clientId.toString());
   }
 
+  /** One of a client's checks, if they have it. */
+  public Optional<TalkCheck> check(UUID clientId, UUID check) {
+    return database.first(
+        TalkRepository::check,
+        "select * from current_talk_check where check_id = ? and client_id = ?",
+        check.toString(),
+        clientId.toString());
+  }
+
   /** A client's checks from a moment on, latest first. */
   public List<TalkCheck> checks(UUID clientId, Instant since) {
     return checks(List.of(clientId), since).getOrDefault(clientId, List.of());

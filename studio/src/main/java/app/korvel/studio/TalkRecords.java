@@ -70,6 +70,11 @@ public final class TalkRecords {
         .orElse(true);
   }
 
+  /** Those of a mode, as far back as they are looked at. */
+  public List<TalkCheck> checks(Mode mode) {
+    return checks.stream().filter(check -> check.mode() == mode).toList();
+  }
+
   /** The modes in which there are checks, the usual one first. */
   public List<Mode> modes() {
     return checks.stream().map(TalkCheck::mode).distinct().sorted().toList();
@@ -110,7 +115,7 @@ public final class TalkRecords {
               boolean first = firstWeeks(ground.date());
               return LearnedThresholds.of(
                   withPeak,
-                  checks.stream().filter(check -> check.mode() == mode).toList(),
+                  checks(mode),
                   acts,
                   new About(
                       mode,

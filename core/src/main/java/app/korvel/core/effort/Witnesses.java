@@ -25,6 +25,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.function.IntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -399,8 +400,9 @@ public record Witnesses(
 
   private static int shared(Level level, Rates rates, Ladder ladder) {
     int shared = 0;
+    IntFunction<Level> levels = ladder.levels();
     for (int bpm = rates.lowBpm; bpm <= rates.highBpm; bpm++) {
-      if (ladder.at(bpm) == level) {
+      if (levels.apply(bpm) == level) {
         shared++;
       }
     }

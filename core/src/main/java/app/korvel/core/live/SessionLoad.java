@@ -9,6 +9,7 @@ import app.korvel.core.zone.Reserve;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.OptionalInt;
+import java.util.function.IntFunction;
 
 /** What a session amounts to, from the seconds at each smoothed rate. */
 public final class SessionLoad {
@@ -78,9 +79,10 @@ public final class SessionLoad {
   /** Seconds in each level, by its number less one. */
   public static int[] secondsByLevel(int[] seconds, Ladder ladder) {
     int[] byLevel = new int[Level.values().length];
+    IntFunction<Level> levels = ladder.levels();
     for (int bpm = 0; bpm < seconds.length; bpm++) {
       if (seconds[bpm] > 0) {
-        byLevel[ladder.at(bpm).ordinal()] += seconds[bpm];
+        byLevel[levels.apply(bpm).ordinal()] += seconds[bpm];
       }
     }
     return byLevel;

@@ -29,6 +29,7 @@ import java.util.Optional;
  * which are in use, and what is to be said of them. Percent targets, caps, limits, resting and
  * maximum are never moved by any of it.
  *
+ * @param on whether anything is learned and used
  * @param standing what they are good for with this client
  * @param series the checks, and what they come to
  * @param lower where whole sentences end
@@ -38,6 +39,7 @@ import java.util.Optional;
  * @param findings what is to be said, the weightiest first
  */
 public record LearnedThresholds(
+    boolean on,
     Standing standing,
     TalkSeries series,
     Side lower,
@@ -61,7 +63,22 @@ public record LearnedThresholds(
       int equationBpm,
       Gate gate,
       Optional<Frozen> offer,
-      Optional<TalkAct> inUse) {}
+      Optional<TalkAct> inUse) {
+
+    /** What is said of an offer. */
+    public Optional<Finding> offered() {
+      return offer.map(
+          each ->
+              LearnedFinding.LEARNED_OFFERED.of(
+                  which.sentence(),
+                  each.bpm(),
+                  each.plusMinusBpm(),
+                  each.checks(),
+                  each.days(),
+                  Days.of(each.lastCheck()),
+                  equationBpm));
+    }
+  }
 
   /**
    * What is known besides the checks.
@@ -88,7 +105,7 @@ public record LearnedThresholds(
     }
   }
 
-  /** Lapses, and why. */
+  /** What was accepted and still holds; or why it does not any more. */
   private record Accepted(Optional<TalkAct> holds, Optional<Finding> lapsed) {}
 
   public LearnedThresholds {
@@ -117,15 +134,6 @@ public record LearnedThresholds(
             today,
             zone);
     return new Judgement(series, acts, about, zone).judged();
-  }
-
-  /** Whether nothing is learned or used. */
-  public boolean off() {
-    return findings.stream()
-        .anyMatch(
-            finding ->
-                finding.code().equals(LearnedFinding.LEARNED_OFF.code())
-                    || finding.code().equals(LearnedFinding.LEARNED_SWITCHED_OFF.code()));
   }
 
   /** One of the two. */
@@ -176,45 +184,40 @@ public record LearnedThresholds(
   private record Judgement(TalkSeries series, TalkActs acts, About about, ZoneId zone) {
     LearnedThresholds judged() {
       List<Finding> findings = new ArrayList<>();
-      boolean off = !about.on || acts.switchedOff();
-      Optional<Contradiction> contradicted = series.contradiction(settled());
-      Accepted lowerAccepted = accepted(Which.LOWER);
-      Optional<Finding> flatters = flatters(lowerAccepted);
-      Optional<Finding> disagrees = disagrees();
-      Optional<Direction> against =
-          contradicted
-              .map(Contradiction::way)
-              .or(() -> flatters.map(finding -> Direction.HARDER))
-              .or(() -> disagrees.map(finding -> Direction.EASIER));
+      boolean switchedOff = !about.on || acts.switchedOff();
+      boolean on = about.standing.computed() && !switchedOff;
       if (!about.standing.computed()) {
         findings.add(LearnedFinding.LEARNED_OFF.of(about.standing.because()));
-      } else if (off) {
+      } else if (switchedOff) {
         findings.add(LearnedFinding.LEARNED_SWITCHED_OFF.of());
-      } else {
-        contradicted.ifPresent(found -> findings.add(words(found)));
-        flatters.ifPresent(findings::add);
-        disagrees.ifPresent(findings::add);
       }
-      boolean silent = off || !about.standing.computed();
-      Side lower = side(Which.LOWER, against.isPresent(), true, lowerAccepted, silent, findings);
+      Optional<Direction> against = on ? against(findings) : Optional.empty();
+      Side lower = side(Which.LOWER, on, against.isPresent(), true, findings);
       boolean lowerFirst = lower.offer.isPresent() || lower.inUse.isPresent();
-      Side upper =
-          side(
-              Which.UPPER,
-              against.isPresent(),
-              lowerFirst,
-              accepted(Which.UPPER),
-              silent,
-              findings);
-      LearnedRates rates = silent ? LearnedRates.NONE : inUse(lower, upper, against, findings);
+      Side upper = side(Which.UPPER, on, against.isPresent(), lowerFirst, findings);
       return new LearnedThresholds(
+          on,
           about.standing,
           series,
           lower,
           upper,
-          silent ? Optional.empty() : against,
-          rates,
+          against,
+          on ? inUse(lower, upper, against, findings) : LearnedRates.NONE,
           findings.stream().sorted(Comparator.comparing(Finding::severity).reversed()).toList());
+    }
+
+    /** What speaks against what is learned: that it is harder outweighs all else. */
+    private Optional<Direction> against(List<Finding> findings) {
+      Optional<Contradiction> contradicted = series.contradiction(settled());
+      Optional<Finding> flatters = flatters(accepted(Which.LOWER));
+      Optional<Finding> disagrees = disagrees();
+      contradicted.map(this::words).ifPresent(findings::add);
+      flatters.ifPresent(findings::add);
+      disagrees.ifPresent(findings::add);
+      return flatters
+          .map(finding -> Direction.HARDER)
+          .or(() -> contradicted.map(Contradiction::way))
+          .or(() -> disagrees.map(finding -> Direction.EASIER));
     }
 
     /** A talk-step test or a laboratory settles what was before it. */
@@ -337,12 +340,7 @@ public record LearnedThresholds(
     }
 
     private Side side(
-        Which which,
-        boolean contradicted,
-        boolean lowerFirst,
-        Accepted accepted,
-        boolean silent,
-        List<Finding> findings) {
+        Which which, boolean on, boolean contradicted, boolean lowerFirst, List<Finding> findings) {
       Spread spread = which.of(series.belief());
       int equation = series.span().reserve().rateAt(which.begins().fromPercent());
       Gate known =
@@ -350,24 +348,26 @@ public record LearnedThresholds(
               .and(WhyNot.CONTRADICTED, contradicted)
               .and(WhyNot.FELT_HARDER, feltHarder(which, spread.shownBpm(), equation));
       Gate gate = known.and(WhyNot.LOWER_FIRST, known.open() && !lowerFirst);
-      Optional<TalkAct> inUse = silent ? Optional.empty() : accepted.holds;
-      Optional<Frozen> offer =
-          silent || !gate.open() || !about.standing.offered()
-              ? Optional.empty()
-              : offer(which, spread, equation, gate, inUse, findings);
-      if (!silent) {
-        offer.ifPresent(each -> findings.add(offered(each, equation)));
-        offer
-            .filter(each -> each.bpm() > equation)
-            .flatMap(each -> held(which, spread, equation, each))
-            .ifPresent(findings::add);
-        accepted.lapsed.ifPresent(findings::add);
-        inUse.flatMap(TalkAct::frozen).flatMap(this::aging).ifPresent(findings::add);
-        if (which == Which.LOWER) {
-          aboutLower(spread, gate, inUse, findings);
-        }
+      if (!on) {
+        return new Side(which, spread, equation, gate, Optional.empty(), Optional.empty());
       }
-      return new Side(which, spread, equation, gate, offer, inUse);
+      Accepted accepted = accepted(which);
+      Optional<Frozen> offer =
+          gate.open() && about.standing.offered()
+              ? offer(which, spread, equation, gate, accepted.holds, findings)
+              : Optional.empty();
+      Side side = new Side(which, spread, equation, gate, offer, accepted.holds);
+      side.offered().ifPresent(findings::add);
+      offer
+          .filter(each -> each.bpm() > equation)
+          .flatMap(each -> held(side, each))
+          .ifPresent(findings::add);
+      accepted.lapsed.ifPresent(findings::add);
+      accepted.holds.flatMap(TalkAct::frozen).flatMap(this::aging).ifPresent(findings::add);
+      if (which == Which.LOWER) {
+        aboutLower(side, findings);
+      }
+      return side;
     }
 
     /**
@@ -388,14 +388,14 @@ public record LearnedThresholds(
           && rpe.get(rpe.size() / 2) > which.under().rpe20().high();
     }
 
-    private void aboutLower(
-        Spread spread, Gate gate, Optional<TalkAct> inUse, List<Finding> findings) {
+    private void aboutLower(Side side, List<Finding> findings) {
+      Gate gate = side.gate;
       if (about.standing.use() == Use.SHOWN_ONLY || about.standing.use() == Use.NOT_OFFERED) {
         findings.add(LearnedFinding.LEARNED_SHOWN_ONLY.of(about.standing.because()));
-      } else if (inUse.isEmpty() && !gate.open() && !series.days().isEmpty()) {
+      } else if (side.inUse.isEmpty() && !gate.open() && !series.days().isEmpty()) {
         findings.add(
             LearnedFinding.LEARNED_NOT_YET.of(
-                gate.nearChecks(), gate.nearDays(), missing(gate, spread.shownBpm())));
+                gate.nearChecks(), gate.nearDays(), missing(gate, side.spread.shownBpm())));
       }
     }
 
@@ -417,17 +417,6 @@ public record LearnedThresholds(
         case FELT_HARDER -> "sentences there feel like phrases: listen yourself";
         default -> "more are needed";
       };
-    }
-
-    private Finding offered(Frozen offer, int equation) {
-      return LearnedFinding.LEARNED_OFFERED.of(
-          offer.which().sentence(),
-          offer.bpm(),
-          offer.plusMinusBpm(),
-          offer.checks(),
-          offer.days(),
-          Days.of(offer.lastCheck()),
-          equation);
     }
 
     private Optional<Finding> aging(Frozen frozen) {
@@ -523,7 +512,7 @@ public record LearnedThresholds(
       }
       Frozen frozen = inUse.get();
       if (frozen.bpm() > side.equationBpm) {
-        Optional<Finding> held = held(side.which, side.spread, side.equationBpm, frozen);
+        Optional<Finding> held = held(side, frozen);
         held.filter(why -> !findings.contains(why)).ifPresent(findings::add);
         if (easeOnly || held.isPresent()) {
           return Optional.empty();
@@ -533,7 +522,8 @@ public record LearnedThresholds(
     }
 
     /** Why an edge may not rise over the equation's; empty where it may. */
-    private Optional<Finding> held(Which which, Spread spread, int equation, Frozen frozen) {
+    private Optional<Finding> held(Side side, Frozen frozen) {
+      int equation = side.equationBpm;
       if (about.standing.use() != Use.MAY_RISE) {
         return Optional.of(
             LearnedFinding.LEARNED_ONLY_LOWERS.of(
@@ -541,9 +531,9 @@ public record LearnedThresholds(
       }
       long heard =
           series.used().stream()
-              .filter(used -> which.under(used.check().said().speech()))
+              .filter(used -> side.which.under(used.check().said().speech()))
               .filter(used -> used.check().said().hearing() == Hearing.HEARD)
-              .filter(used -> TalkSeries.near(used, spread.shownBpm()))
+              .filter(used -> TalkSeries.near(used, side.spread.shownBpm()))
               .filter(used -> used.check().said().bpm() > equation)
               .filter(used -> used.check().rpe20().isPresent())
               .count();

@@ -1,6 +1,9 @@
 package app.korvel.core.talk;
 
+import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.pulse.CountWindow;
+import java.util.Arrays;
+import java.util.Optional;
 
 /** What read the rate of a talk check, and how far that strays. */
 public enum RateBy {
@@ -23,6 +26,17 @@ public enum RateBy {
     this.hard = hard;
   }
 
+  /** The window of a count; empty for what is no count. */
+  public Optional<CountWindow> window() {
+    return switch (this) {
+      case COUNT10 -> Optional.of(CountWindow.S10);
+      case COUNT15 -> Optional.of(CountWindow.S15);
+      case COUNT30 -> Optional.of(CountWindow.S30);
+      case COUNT60 -> Optional.of(CountWindow.S60);
+      case STRAP, TAP, WRIST -> Optional.empty();
+    };
+  }
+
   /** As it stands in a sentence. */
   public String words() {
     return words;
@@ -43,14 +57,14 @@ public enum RateBy {
    * @throws app.korvel.core.measure.InvalidValueException for one of 6 s, which is too coarse
    */
   public static RateBy count(CountWindow window) {
-    return switch (window) {
-      case S10 -> COUNT10;
-      case S15 -> COUNT15;
-      case S30 -> COUNT30;
-      case S60 -> COUNT60;
-      case S6 ->
-          throw app.korvel.core.measure.InvalidValueException.of(
-              "windowSeconds", "6 s is too coarse for a talk check", "10, 15, 30 or 60 seconds");
-    };
+    return Arrays.stream(values())
+        .filter(by -> by.window().filter(window::equals).isPresent())
+        .findFirst()
+        .orElseThrow(
+            () ->
+                InvalidValueException.of(
+                    "windowSeconds",
+                    window.seconds() + " s is too coarse for a talk check",
+                    "10, 15, 30 or 60 seconds"));
   }
 }

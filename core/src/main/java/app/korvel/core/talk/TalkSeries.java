@@ -18,6 +18,7 @@ import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * The talk checks of one client in one mode, day by day, and what they come to today. Nothing of it
@@ -88,7 +89,11 @@ public record TalkSeries(
    * @param chanceBefore how likely it was by what was believed when its day began
    * @param surprise what it would mean, were it not a mistake; empty where it was to be expected
    */
-  public record Used(TalkCheck check, double chanceBefore, Optional<Direction> surprise) {}
+  public record Used(TalkCheck check, double chanceBefore, Optional<Direction> surprise) {
+    private boolean is(Direction way) {
+      return surprise.filter(way::equals).isPresent();
+    }
+  }
 
   /** A check that was not used, and why. */
   public record LeftOut(TalkCheck check, NotUsed why) {}
@@ -270,32 +275,31 @@ public record TalkSeries(
 
   /**
    * The two surprises of one way, on different days, that contradict what is believed: the latest
-   * pair of days.
+   * two days of those that say it is harder, which nothing easier outweighs; else of those that say
+   * it is easier.
    *
-   * @param since surprises before this day are settled
+   * @param since surprises up to this day are settled
    */
   Optional<Contradiction> contradiction(Optional<LocalDate> since) {
-    Optional<Contradiction> found = Optional.empty();
-    for (Direction way : Direction.values()) {
-      List<LocalDate> on =
-          days.stream()
-              .filter(day -> since.isEmpty() || day.on.isAfter(since.get()))
-              .filter(
-                  day ->
-                      day.checks.stream()
-                          .anyMatch(each -> each.surprise.filter(way::equals).isPresent()))
-              .map(Day::on)
-              .toList();
-      for (int n = 1; n < on.size(); n++) {
-        LocalDate first = on.get(n - 1);
-        LocalDate second = on.get(n);
-        if (ChronoUnit.DAYS.between(first, second) <= Threshold.LEARNED_SURPRISE_DAYS.whole()
-            && found.filter(other -> !other.second().isBefore(second)).isEmpty()) {
-          found = Optional.of(new Contradiction(way, first, second));
-        }
-      }
-    }
-    return found;
+    return Stream.of(Direction.HARDER, Direction.EASIER)
+        .flatMap(way -> contradiction(way, since).stream())
+        .findFirst();
+  }
+
+  private Optional<Contradiction> contradiction(Direction way, Optional<LocalDate> since) {
+    List<LocalDate> on =
+        days.stream()
+            .filter(day -> since.filter(settled -> !day.on.isAfter(settled)).isEmpty())
+            .filter(day -> day.checks.stream().anyMatch(each -> each.is(way)))
+            .map(Day::on)
+            .toList();
+    return IntStream.range(1, on.size())
+        .mapToObj(n -> new Contradiction(way, on.get(n - 1), on.get(n)))
+        .filter(
+            each ->
+                ChronoUnit.DAYS.between(each.first, each.second)
+                    <= Threshold.LEARNED_SURPRISE_DAYS.whole())
+        .reduce((before, after) -> after);
   }
 
   /**

@@ -5,6 +5,7 @@ import app.korvel.core.zone.LearnedRates.Rate;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.IntFunction;
 
 /**
  * Where the five levels of effort begin for one person in one activity, in whole bpm: by percent of
@@ -72,13 +73,19 @@ public record Ladder(Reserve reserve, LearnedRates learned) {
 
   /** The level of a whole rate. */
   public Level at(int bpm) {
-    Level found = Level.SING;
-    for (Level level : Level.values()) {
-      if (level != Level.SING && from(level) <= bpm) {
-        found = level;
+    return levels().apply(bpm);
+  }
+
+  /** The level of each of many rates: where they begin is worked out once. */
+  public IntFunction<Level> levels() {
+    List<Integer> edges = edges();
+    return bpm -> {
+      int reached = 0;
+      while (reached < edges.size() && edges.get(reached) <= bpm) {
+        reached++;
       }
-    }
-    return found;
+      return Level.values()[reached];
+    };
   }
 
   /** The four rates at which Talk, Phrases, Words and Silent begin. */

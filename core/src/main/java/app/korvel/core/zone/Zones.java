@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 
 /**
@@ -241,9 +242,10 @@ public record Zones(
   public static Zones of(Scheme scheme, Anchors anchors, Uncertainty uncertainty, OptionalInt cap) {
     List<BandRates> bands = bands(scheme, anchors, uncertainty, cap);
     Reserve reserve = anchors.reserve();
+    IntFunction<Level> levels = anchors.ladder().levels();
     List<Reading> readings =
         IntStream.rangeClosed(reserve.restingBpm(), reserve.maximumBpm())
-            .mapToObj(bpm -> reading(bpm, bands, anchors.ladder(), cap))
+            .mapToObj(bpm -> reading(bpm, bands, reserve, levels, cap))
             .toList();
     return new Zones(scheme, anchors, cap, bands, readings);
   }
@@ -378,15 +380,15 @@ public record Zones(
     return under.equals(plain) ? plain : under;
   }
 
-  private static Reading reading(int bpm, List<BandRates> bands, Ladder ladder, OptionalInt cap) {
-    Reserve reserve = ladder.reserve();
+  private static Reading reading(
+      int bpm, List<BandRates> bands, Reserve reserve, IntFunction<Level> levels, OptionalInt cap) {
     return new Reading(
         bpm,
         reserve.percentOfReserve(bpm),
         reserve.percentOfMaximum(bpm),
         bands.stream().filter(band -> band.holds(bpm)).map(band -> band.band().id()).toList(),
         cap.isPresent() && bpm > cap.getAsInt(),
-        ladder.at(bpm),
+        levels.apply(bpm),
         counts(bpm, cap));
   }
 }

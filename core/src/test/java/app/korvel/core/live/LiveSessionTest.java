@@ -16,6 +16,7 @@ import app.korvel.core.outline.StepKind;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.screening.StopSign;
+import app.korvel.core.support.Recorded;
 import app.korvel.core.trace.Samples;
 import app.korvel.core.zone.Ladder;
 import app.korvel.core.zone.Level;
@@ -77,15 +78,8 @@ class LiveSessionTest {
 
   private static final LivePlan PLAN = plan(false, Optional.empty(), 0);
 
-  /** A sample each second, half a second before it is full. */
   private static Samples samples(int seconds, IntUnaryOperator bpm) {
-    int[] at = new int[seconds];
-    int[] rates = new int[seconds];
-    for (int n = 0; n < seconds; n++) {
-      at[n] = 1000 * n + 500;
-      rates[n] = bpm.applyAsInt(n + 1);
-    }
-    return new Samples(START, at, rates);
+    return Recorded.samples(START, seconds, bpm);
   }
 
   private static LiveSession at(int seconds, Samples samples, LiveEvent... events) {

@@ -15,6 +15,7 @@ import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.recovery.RecoveryPosture;
 import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.screening.StopSign;
+import app.korvel.core.support.Recorded;
 import app.korvel.core.trace.Samples;
 import app.korvel.core.zone.Ladder;
 import app.korvel.core.zone.Reserve;
@@ -76,13 +77,7 @@ class RoomTest {
   private static final LivePlan WORK = plan(150, step(StepKind.WORK, 1200, 50, 70)).together();
 
   private static Samples samples(int seconds, IntUnaryOperator bpm) {
-    int[] at = new int[seconds];
-    int[] rates = new int[seconds];
-    for (int n = 0; n < seconds; n++) {
-      at[n] = 1000 * n + 500;
-      rates[n] = bpm.applyAsInt(n + 1);
-    }
-    return new Samples(START, at, rates);
+    return Recorded.samples(START, seconds, bpm);
   }
 
   private static LiveSession session(int seconds, IntUnaryOperator bpm, LiveEvent... events) {

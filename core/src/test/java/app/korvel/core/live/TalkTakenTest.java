@@ -11,11 +11,11 @@ import app.korvel.core.outline.StepKind;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.screening.StopSign;
+import app.korvel.core.support.Recorded;
 import app.korvel.core.talk.NotUsed;
 import app.korvel.core.talk.OddDay;
 import app.korvel.core.talk.RateBy;
 import app.korvel.core.talk.TalkCheck;
-import app.korvel.core.trace.Samples;
 import app.korvel.core.zone.Ladder;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Reserve.Percents;
@@ -27,7 +27,6 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.IntUnaryOperator;
-import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -55,19 +54,13 @@ class TalkTakenTest {
         Optional.empty());
   }
 
-  private static Samples samples(IntUnaryOperator bpm) {
-    int[] seconds = IntStream.rangeClosed(1, 900).filter(n -> bpm.applyAsInt(n) > 0).toArray();
-    return new Samples(
-        START,
-        IntStream.of(seconds).map(second -> 1000 * second - 500).toArray(),
-        IntStream.of(seconds).map(bpm).toArray());
-  }
-
   private static List<TalkCheck> taken(
       RateSource source, IntUnaryOperator bpm, LiveEvent... events) {
     List<LiveEvent> all = new ArrayList<>(List.of(events));
     all.add(new LiveEvent.Begun(new UUID(1, 1), START));
-    LiveSession session = LiveSession.of(plan(), source, all, samples(bpm), START.plusSeconds(900));
+    LiveSession session =
+        LiveSession.of(
+            plan(), source, all, Recorded.samples(START, 900, bpm), START.plusSeconds(900));
     return TalkTaken.of(session, SESSION, Set.of(OddDay.HEAT), START.plusSeconds(900));
   }
 

@@ -379,6 +379,20 @@ class LearnedThresholdsTest {
   }
 
   @Test
+  void whatIsEasierLaterDoesNotOutweighWhatWasHarder() {
+    accept(learned(nine(), FREE, LAST), Which.LOWER, LAST);
+    List<TalkCheck> checks = nine();
+    checks.add(check(LAST.plusDays(2), 4, 126));
+    checks.add(check(LAST.plusDays(5), 4, 125));
+    checks.add(check(LAST.plusDays(8), 2, 154));
+    checks.add(check(LAST.plusDays(9), 2, 155));
+    LearnedThresholds both = learned(checks, FREE, LAST.plusDays(9));
+    assertThat(both.series().days().get(7).checks().get(0).surprise()).contains(Direction.EASIER);
+    assertThat(both.contradiction()).contains(Direction.HARDER);
+    assertThat(both.ladder().edges()).containsExactly(109, 131, 148, 165);
+  }
+
+  @Test
   void easierChangesNothingOnTheFloor() {
     accept(learned(nine(), FREE, LAST), Which.LOWER, LAST);
     List<TalkCheck> checks = nine();
@@ -394,19 +408,7 @@ class LearnedThresholdsTest {
     List<TalkCheck> checks = nine();
     accepted(136, LAST);
     for (int n = 1; n <= 5; n++) {
-      TalkCheck plain = check(LAST.plusDays(n), 2, 133);
-      checks.add(
-          new TalkCheck(
-              plain.id(),
-              plain.mode(),
-              plain.at(),
-              plain.said(),
-              Optional.of(14),
-              Set.of(),
-              Set.of(),
-              Optional.empty(),
-              "",
-              plain.recordedAt()));
+      checks.add(felt(check(LAST.plusDays(n), 2, 133), 14));
     }
     LearnedThresholds doubted = learned(checks, FREE, LAST.plusDays(5));
     assertThat(codes(doubted)).contains("learned-flatters");
@@ -418,21 +420,7 @@ class LearnedThresholdsTest {
   @Test
   void norWithoutHavingAskedHowItFelt() {
     List<TalkCheck> notAsked =
-        nine().stream()
-            .map(
-                of ->
-                    new TalkCheck(
-                        of.id(),
-                        of.mode(),
-                        of.at(),
-                        of.said(),
-                        Optional.empty(),
-                        Set.of(),
-                        Set.of(),
-                        Optional.empty(),
-                        "",
-                        of.recordedAt()))
-            .toList();
+        nine().stream().map(each -> TalkScene.felt(each, Optional.empty())).toList();
     assertThat(codes(learned(notAsked, FREE, LAST)))
         .containsExactly("learned-offered", "learned-needs-heard");
   }
@@ -523,7 +511,7 @@ class LearnedThresholdsTest {
     act(Kind.SWITCHED_OFF, Optional.empty(), LAST.plusDays(1));
     LearnedThresholds off = learned(nine(), FREE, LAST.plusDays(1));
     assertThat(off.rates().none()).isTrue();
-    assertThat(off.off()).isTrue();
+    assertThat(off.on()).isFalse();
     assertThat(off.series().used()).hasSize(9);
     act(Kind.SWITCHED_ON, Optional.empty(), LAST.plusDays(2));
     assertThat(learned(nine(), FREE, LAST.plusDays(2)).rates().lower()).isPresent();
@@ -549,7 +537,7 @@ class LearnedThresholdsTest {
     LocalDate day = FIRST;
     List<TalkCheck> checks = new ArrayList<>();
     checks.add(check(day.minusDays(182), 2, 130));
-    checks.add(doubted(check(day, 2, 120), NotUsed.NOT_STEADY));
+    checks.add(TalkScene.doubted(check(day, 2, 120), NotUsed.NOT_STEADY));
     checks.add(felt(check(day, 2, 121), 16));
     checks.add(felt(check(day, 2, 122), 14));
     assertThat(TalkScene.series(checks, day).notUsed())
@@ -584,46 +572,12 @@ class LearnedThresholdsTest {
         .containsOnly(NotUsed.BEYOND_NEWEST);
   }
 
-  private static TalkCheck doubted(TalkCheck of, NotUsed why) {
-    return new TalkCheck(
-        of.id(),
-        of.mode(),
-        of.at(),
-        of.said(),
-        of.rpe20(),
-        of.odd(),
-        Set.of(why),
-        of.session(),
-        "",
-        of.recordedAt());
-  }
-
   private static TalkCheck felt(TalkCheck of, int rpe20) {
-    return new TalkCheck(
-        of.id(),
-        of.mode(),
-        of.at(),
-        of.said(),
-        Optional.of(rpe20),
-        of.odd(),
-        Set.of(),
-        of.session(),
-        "",
-        of.recordedAt());
+    return TalkScene.felt(of, Optional.of(rpe20));
   }
 
   private static TalkCheck at(TalkCheck of, int second) {
-    return new TalkCheck(
-        of.id(),
-        of.mode(),
-        FIRST.atTime(9, 0).toInstant(ZoneOffset.UTC).plusSeconds(second),
-        of.said(),
-        of.rpe20(),
-        of.odd(),
-        Set.of(),
-        of.session(),
-        "",
-        of.recordedAt());
+    return TalkScene.at(of, FIRST.atTime(9, 0).toInstant(ZoneOffset.UTC).plusSeconds(second));
   }
 
   @ParameterizedTest
@@ -639,18 +593,7 @@ class LearnedThresholdsTest {
     assertThatThrownBy(() -> later.checked(ZONE))
         .isInstanceOf(InvalidValueException.class)
         .hasMessageContaining("at");
-    TalkCheck longAgo =
-        new TalkCheck(
-            later.id(),
-            Mode.RUN,
-            later.recordedAt().minusSeconds(86_400L * 15),
-            later.said(),
-            Optional.empty(),
-            Set.of(),
-            Set.of(),
-            Optional.empty(),
-            "",
-            later.recordedAt());
+    TalkCheck longAgo = TalkScene.at(later, later.recordedAt().minusSeconds(86_400L * 15));
     assertThatThrownBy(() -> longAgo.checked(ZONE)).isInstanceOf(InvalidValueException.class);
   }
 }

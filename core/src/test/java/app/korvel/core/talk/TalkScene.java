@@ -4,6 +4,7 @@ import app.korvel.core.maximum.Mode;
 import app.korvel.core.talk.TalkCheck.Said;
 import app.korvel.core.zone.Level;
 import app.korvel.core.zone.Reserve;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
@@ -45,6 +46,36 @@ final class TalkScene {
         Optional.empty(),
         "",
         on.atTime(20, 0).toInstant(ZoneOffset.UTC));
+  }
+
+  /** The same with another RPE; empty where it was not asked. */
+  static TalkCheck felt(TalkCheck of, Optional<Integer> rpe20) {
+    return changed(of, of.at(), rpe20, of.doubts());
+  }
+
+  /** The same with a doubt that was seen when it was taken. */
+  static TalkCheck doubted(TalkCheck of, NotUsed why) {
+    return changed(of, of.at(), of.rpe20(), Set.of(why));
+  }
+
+  /** The same at another moment. */
+  static TalkCheck at(TalkCheck of, Instant moment) {
+    return changed(of, moment, of.rpe20(), of.doubts());
+  }
+
+  private static TalkCheck changed(
+      TalkCheck of, Instant at, Optional<Integer> rpe20, Set<NotUsed> doubts) {
+    return new TalkCheck(
+        of.id(),
+        of.mode(),
+        at,
+        of.said(),
+        rpe20,
+        of.odd(),
+        doubts,
+        of.session(),
+        of.note(),
+        of.recordedAt());
   }
 
   /** The nine worked checks on five days. */

@@ -10,7 +10,6 @@ import app.korvel.core.zone.Ladder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -18,18 +17,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** From 64 to 176 Talk begins at 109, Phrases at 131, Words at 148. */
 class WitnessReviewTest {
   private static TalkCheck check(int day, int bpm, int rpe20, int voice) {
-    TalkCheck plain = TalkScene.check(FIRST.plusDays(day), voice, bpm);
-    return new TalkCheck(
-        plain.id(),
-        plain.mode(),
-        plain.at(),
-        plain.said(),
-        Optional.of(rpe20),
-        Set.of(),
-        Set.of(),
-        Optional.empty(),
-        "",
-        plain.recordedAt());
+    return TalkScene.felt(TalkScene.check(FIRST.plusDays(day), voice, bpm), Optional.of(rpe20));
   }
 
   private static WitnessReview review(int times, int bpm, int rpe20, int voice, int fitting) {

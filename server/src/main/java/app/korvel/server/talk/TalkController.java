@@ -61,13 +61,13 @@ class TalkController {
 
   @PostMapping("/api/clients/{id}/talk/checks")
   TalkPage add(Actor who, @PathVariable UUID id, @RequestBody CheckRequest request) {
-    new RecordTalkCheck(studio).by(who, id, request.entered(studio.now()));
+    new RecordTalkCheck(studio).by(who, id, request.entered());
     return new TalkPages(studio).of(id, request.mode());
   }
 
   @PutMapping("/api/clients/{id}/talk/checks")
   TalkPage correct(Actor who, @PathVariable UUID id, @RequestBody CheckRequest request) {
-    new RecordTalkCheck(studio).correct(who, id, request.entered(studio.now()));
+    new RecordTalkCheck(studio).correct(who, id, request.entered());
     return new TalkPages(studio).of(id, request.mode());
   }
 

@@ -5,7 +5,6 @@ import app.korvel.core.measure.Finding;
 import app.korvel.core.prescription.PrescriptionFinding;
 import app.korvel.core.talk.LearnedThresholds;
 import app.korvel.core.talk.TalkAct;
-import app.korvel.core.talk.TalkCheck;
 import app.korvel.core.talk.WitnessReview;
 import app.korvel.core.zone.Ladder;
 import app.korvel.server.talk.TalkViews.ActView;
@@ -13,13 +12,13 @@ import app.korvel.server.talk.TalkViews.LearnedView;
 import app.korvel.server.talk.TalkViews.LongHandView;
 import app.korvel.server.talk.TalkViews.OddDayView;
 import app.korvel.server.talk.TalkViews.PassagesView;
+import app.korvel.server.talk.TalkViews.RateByView;
 import app.korvel.server.talk.TalkViews.TalkPage;
 import app.korvel.server.talk.TalkViews.WitnessesView;
 import app.korvel.store.TalkRepository.SavedAct;
 import app.korvel.studio.ClientHead;
 import app.korvel.studio.Studio;
 import app.korvel.studio.talk.Circumstances;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -40,10 +39,6 @@ record TalkPages(Studio studio) {
           ClientHead head = studio.head(client);
           Mode mode = mode(head, asked);
           Optional<LearnedThresholds> learned = head.learned(mode);
-          List<TalkCheck> checks =
-              studio.store().talk().checks(client, Instant.EPOCH).stream()
-                  .filter(check -> check.mode() == mode)
-                  .toList();
           List<SavedAct> acts = studio.store().talk().acts(client);
           return new TalkPage(
               head.client().details().name(),
@@ -57,10 +52,12 @@ record TalkPages(Studio studio) {
                   .map(
                       span ->
                           WitnessesView.of(
-                              WitnessReview.of(checks, Ladder.of(span), studio.zone())))
+                              WitnessReview.of(
+                                  head.talk().checks(mode), Ladder.of(span), studio.zone())))
                   .orElse(null),
               acts.stream().filter(act -> about(act.act(), mode)).map(ActView::of).toList(),
               PassagesView.ALL,
+              RateByView.ALL,
               OddDayView.ALL,
               Circumstances.of(studio, client, head.screening().person(), studio.today()).odd(),
               studio.settings().now().learnsFromTalk(),

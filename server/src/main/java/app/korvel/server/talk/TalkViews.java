@@ -4,6 +4,8 @@ import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
+import app.korvel.core.pulse.CountWindow;
+import app.korvel.core.pulse.PulseCount;
 import app.korvel.core.talk.Gate;
 import app.korvel.core.talk.Hearing;
 import app.korvel.core.talk.LearnedThresholds;
@@ -27,6 +29,7 @@ import app.korvel.core.talk.TalkSeries.Used;
 import app.korvel.core.talk.Which;
 import app.korvel.core.talk.WitnessReview;
 import app.korvel.core.zone.Ladder;
+import app.korvel.core.zone.Level;
 import app.korvel.server.web.Within;
 import app.korvel.store.TalkRepository.SavedAct;
 import app.korvel.studio.talk.RecordTalkCheck.Entered;
@@ -34,12 +37,15 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Talk checks and learned talk rates as they are received and sent. */
@@ -57,9 +63,34 @@ final class TalkViews {
             .toList();
   }
 
-  /** What is said aloud, and how. */
-  record PassagesView(String how, Passage usual, List<PassageView> passages) {
-    static final PassagesView ALL = new PassagesView(Passage.HOW, Passage.USUAL, PassageView.ALL);
+  /** What the voice can do at a level. */
+  record VoiceView(int voice, String name, String words) {
+    static final List<VoiceView> ALL =
+        Arrays.stream(Level.values())
+            .map(each -> new VoiceView(each.number(), each.displayName(), each.voice()))
+            .toList();
+  }
+
+  /** What is said aloud, how, and what may be answered. */
+  record PassagesView(
+      String how, Passage usual, List<PassageView> passages, List<VoiceView> voices) {
+    static final PassagesView ALL =
+        new PassagesView(Passage.HOW, Passage.USUAL, PassageView.ALL, VoiceView.ALL);
+  }
+
+  /**
+   * What may read the rate.
+   *
+   * @param windowSeconds of a count; null for what is none
+   */
+  record RateByView(RateBy id, String name, @Nullable Integer windowSeconds) {
+    static final List<RateByView> ALL =
+        Arrays.stream(RateBy.values())
+            .map(
+                each ->
+                    new RateByView(
+                        each, each.words(), each.window().map(CountWindow::seconds).orElse(null)))
+            .toList();
   }
 
   record OddDayView(OddDay id, String name) {
@@ -72,14 +103,19 @@ final class TalkViews {
   /**
    * A talk check that is entered by hand.
    *
-   * @param at when the passage was begun; null for now
+   * @param on the day; null for today
+   * @param time when the passage was begun; null for now, or for some time of another day
+   * @param bpm the rate; null where beats are given
+   * @param beats that were counted, of a count; null where the rate is given
    * @param steady whether the pace was held for two minutes before
    */
   record CheckRequest(
       UUID id,
       Mode mode,
-      @Nullable Instant at,
-      @Within(Limit.SESSION_RATE) Integer bpm,
+      @Nullable LocalDate on,
+      @Nullable LocalTime time,
+      @Nullable @Within(Limit.SESSION_RATE) Integer bpm,
+      @Nullable Integer beats,
       RateBy source,
       @Within(Limit.VOICE) Integer voice,
       Hearing how,
@@ -87,16 +123,35 @@ final class TalkViews {
       Boolean steady,
       @Nullable Set<OddDay> odd,
       @Nullable String note) {
-    Entered entered(Instant now) {
+    Entered entered() {
       return new Entered(
           id,
           mode,
-          at == null ? now : at,
-          new Said(bpm, source, voice, how),
+          Optional.ofNullable(on),
+          Optional.ofNullable(time),
+          new Said(rate(), source, voice, how),
           Optional.ofNullable(rpe20),
           steady,
           odd == null ? Set.of() : odd,
           note == null ? "" : note);
+    }
+
+    private int rate() {
+      if (bpm != null) {
+        return bpm;
+      }
+      if (beats == null) {
+        throw InvalidValueException.of(
+            "bpm",
+            "is missing",
+            "a rate, or of a count the beats; " + Limit.SESSION_RATE.accepted());
+      }
+      CountWindow window =
+          source
+              .window()
+              .orElseThrow(
+                  () -> InvalidValueException.of("beats", "are no rate here", "beats of a count"));
+      return PulseCount.of(beats, window).bpm();
     }
   }
 
@@ -139,6 +194,7 @@ final class TalkViews {
    * @param meanBpm to two decimals
    * @param errorBpm its standard deviation, to two decimals
    * @param offer what accepting it would put into use; null where it is not offered
+   * @param offerBecause what that stands on
    * @param inUse what was accepted and still holds; null where nothing does
    * @param edgeBpm where the level begins now
    */
@@ -154,6 +210,7 @@ final class TalkViews {
       int nearDays,
       List<Gate.WhyNot> whyNot,
       @Nullable FrozenView offer,
+      @Nullable String offerBecause,
       @Nullable FrozenView inUse,
       int edgeBpm) {
     static SideView of(Side side, Ladder ladder) {
@@ -170,6 +227,7 @@ final class TalkViews {
           side.gate().nearDays(),
           side.gate().whyNot(),
           side.offer().map(FrozenView::of).orElse(null),
+          side.offered().map(Finding::because).orElse(null),
           side.inUse().flatMap(TalkAct::frozen).map(FrozenView::of).orElse(null),
           ladder.from(side.which().begins()));
     }
@@ -178,8 +236,8 @@ final class TalkViews {
   record CheckView(
       UUID id,
       Mode mode,
-      Instant at,
       LocalDate on,
+      LocalTime time,
       int bpm,
       RateBy source,
       String sourceName,
@@ -190,12 +248,12 @@ final class TalkViews {
       @Nullable UUID session,
       String note,
       String words) {
-    static CheckView of(TalkCheck check, LocalDate on) {
+    static CheckView of(TalkCheck check, ZoneId zone) {
       return new CheckView(
           check.id(),
           check.mode(),
-          check.at(),
-          on,
+          check.day(zone),
+          LocalTime.ofInstant(check.at(), zone).truncatedTo(ChronoUnit.MINUTES),
           check.said().bpm(),
           check.said().by(),
           check.said().by().words(),
@@ -225,7 +283,7 @@ final class TalkViews {
       int toBpm,
       int plusMinusBpm,
       List<UsedView> checks) {
-    static DayView of(Day day) {
+    static DayView of(Day day, ZoneId zone) {
       return new DayView(
           day.on(),
           day.words(),
@@ -233,12 +291,12 @@ final class TalkViews {
           day.lowerBefore().shownBpm(),
           day.lower().shownBpm(),
           day.lower().shownPlusMinus(),
-          day.checks().stream().map(used -> used(used, day.on())).toList());
+          day.checks().stream().map(used -> used(used, zone)).toList());
     }
 
-    private static UsedView used(Used used, LocalDate on) {
+    private static UsedView used(Used used, ZoneId zone) {
       return new UsedView(
-          CheckView.of(used.check(), on),
+          CheckView.of(used.check(), zone),
           (int) Math.round(100 * used.chanceBefore()),
           used.surprise().orElse(null));
     }
@@ -316,17 +374,24 @@ final class TalkViews {
           learned.contradiction().orElse(null),
           Ladder.of(series.span().reserve()).edges(),
           ladder.edges(),
-          series.days().stream().map(DayView::of).toList(),
+          series.days().stream().map(day -> DayView.of(day, zone)).toList(),
           series.notUsed().stream().map(each -> leftOut(each, zone)).toList(),
           nextBpm,
-          learned.findings());
+          besides(learned));
+    }
+
+    /** What is said besides what stands with an offer. */
+    private static List<Finding> besides(LearnedThresholds learned) {
+      List<Finding> offered =
+          Stream.of(learned.lower(), learned.upper())
+              .flatMap(side -> side.offered().stream())
+              .toList();
+      return learned.findings().stream().filter(each -> !offered.contains(each)).toList();
     }
 
     private static LeftOutView leftOut(LeftOut each, ZoneId zone) {
       return new LeftOutView(
-          CheckView.of(each.check(), each.check().day(zone)),
-          each.why() == NotUsed.TAKEN_OUT,
-          each.why().words());
+          CheckView.of(each.check(), zone), each.why() == NotUsed.TAKEN_OUT, each.why().words());
     }
   }
 
@@ -364,6 +429,7 @@ final class TalkViews {
       @Nullable WitnessesView witnesses,
       List<ActView> decisions,
       PassagesView passages,
+      List<RateByView> sources,
       List<OddDayView> oddDays,
       Set<OddDay> todayOdd,
       boolean studioLearns,

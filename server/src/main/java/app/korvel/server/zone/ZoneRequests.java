@@ -189,7 +189,7 @@ final class ZoneRequests {
   record TalkBracket(int lowBpm, int highBpm, int checks, String sentence) {
     static @Nullable TalkBracket of(ClientHead head, Mode mode) {
       return head.learned(mode)
-          .filter(learned -> !learned.series().days().isEmpty() && !learned.off())
+          .filter(learned -> learned.on() && !learned.series().days().isEmpty())
           .filter(learned -> learned.rates().lower().isEmpty())
           .map(
               learned ->

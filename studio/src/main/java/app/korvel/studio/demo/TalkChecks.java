@@ -76,7 +76,8 @@ record TalkChecks(Studio studio, Replay replay, Actor who, Function<String, UUID
             new RecordTalkCheck.Entered(
                 studio.nextId(),
                 Mode.RUN,
-                studio.now(),
+                Optional.empty(),
+                Optional.empty(),
                 new Said(row.number(4), RateBy.STRAP, row.number(3), Hearing.HEARD),
                 Optional.of(row.number(5)),
                 true,

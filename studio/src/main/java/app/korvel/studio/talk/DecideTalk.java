@@ -7,12 +7,12 @@ import app.korvel.core.talk.LearnedThresholds.Side;
 import app.korvel.core.talk.TalkAct;
 import app.korvel.core.talk.TalkAct.Frozen;
 import app.korvel.core.talk.TalkAct.Kind;
+import app.korvel.core.talk.TalkCheck;
 import app.korvel.core.talk.Which;
 import app.korvel.studio.Actor;
 import app.korvel.studio.NotFoundException;
 import app.korvel.studio.Stamp;
 import app.korvel.studio.Studio;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.UUID;
@@ -69,10 +69,11 @@ public record DecideTalk(Studio studio) {
         () -> {
           studio.open(client);
           Mode mode =
-              studio.store().talk().checks(client, Instant.EPOCH).stream()
-                  .filter(each -> each.id().equals(check))
-                  .map(each -> each.mode())
-                  .findFirst()
+              studio
+                  .store()
+                  .talk()
+                  .check(client, check)
+                  .map(TalkCheck::mode)
                   .orElseThrow(
                       () -> NotFoundException.of("This client has no talk check %s.", check));
           return add(

@@ -14,6 +14,8 @@ import app.korvel.studio.Stamp;
 import app.korvel.studio.Studio;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.temporal.ChronoUnit;
 import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
@@ -22,18 +24,23 @@ import java.util.UUID;
 /** Puts a talk check on record that was taken by hand, or corrects one. */
 public record RecordTalkCheck(Studio studio) {
 
+  /** Of a day that is over the time is not always told. */
+  private static final LocalTime SOME_TIME = LocalTime.NOON;
+
   /**
    * What was entered.
    *
    * @param id given by whoever enters it, so that sending it twice enters it once
-   * @param at when the passage was begun
+   * @param on the day; empty for today
+   * @param time when the passage was begun; empty for now, or for some time of another day
    * @param steady whether the pace was held for two minutes before
    * @param odd what made the day unusual, besides what its check-in says
    */
   public record Entered(
       UUID id,
       Mode mode,
-      Instant at,
+      Optional<LocalDate> on,
+      Optional<LocalTime> time,
       Said said,
       Optional<Integer> rpe20,
       boolean steady,
@@ -50,18 +57,19 @@ public record RecordTalkCheck(Studio studio) {
         who,
         () -> {
           ClientHead head = studio.openHead(client);
-          Optional<TalkCheck> known = known(client, entered.id);
+          Optional<TalkCheck> known = studio.store().talk().check(client, entered.id);
           if (known.isPresent()) {
             return known.get();
           }
-          TalkCheck check = check(head, entered, studio.stamp());
+          TalkCheck check = check(head, entered, at(entered), studio.stamp());
           studio.store().talk().add(client, check);
           return check;
         });
   }
 
   /**
-   * Corrects one; one of a session is from then on as it was entered here.
+   * Corrects one; one of a session is from then on as it was entered here. Where its day and minute
+   * stay, so does its moment.
    *
    * @throws NotFoundException when the client has no such check
    * @throws SupersededException when somebody has corrected it meanwhile
@@ -71,23 +79,32 @@ public record RecordTalkCheck(Studio studio) {
         who,
         () -> {
           ClientHead head = studio.openHead(client);
-          known(client, entered.id)
-              .orElseThrow(
-                  () -> NotFoundException.of("This client has no talk check %s.", entered.id));
-          TalkCheck check = check(head, entered, studio.stamp());
+          Instant before =
+              studio
+                  .store()
+                  .talk()
+                  .check(client, entered.id)
+                  .map(TalkCheck::at)
+                  .orElseThrow(
+                      () -> NotFoundException.of("This client has no talk check %s.", entered.id));
+          Instant at = at(entered);
+          boolean same = before.truncatedTo(ChronoUnit.MINUTES).equals(at);
+          TalkCheck check = check(head, entered, same ? before : at, studio.stamp());
           studio.store().talk().correct(client, studio.nextId(), check);
           return check;
         });
   }
 
-  private Optional<TalkCheck> known(UUID client, UUID check) {
-    return studio.store().talk().checks(client, Instant.EPOCH).stream()
-        .filter(each -> each.id().equals(check))
-        .findFirst();
+  private Instant at(Entered entered) {
+    LocalDate today = studio.today();
+    LocalDate on = entered.on.orElse(today);
+    return on.equals(today) && entered.time.isEmpty()
+        ? studio.now()
+        : on.atTime(entered.time.orElse(SOME_TIME)).atZone(studio.zone()).toInstant();
   }
 
-  private TalkCheck check(ClientHead head, Entered entered, Stamp stamp) {
-    LocalDate day = LocalDate.ofInstant(entered.at, studio.zone());
+  private TalkCheck check(ClientHead head, Entered entered, Instant at, Stamp stamp) {
+    LocalDate day = LocalDate.ofInstant(at, studio.zone());
     Circumstances of = Circumstances.of(studio, head.client().id(), head.screening().person(), day);
     Set<OddDay> odd = EnumSet.noneOf(OddDay.class);
     odd.addAll(entered.odd);
@@ -100,7 +117,7 @@ public record RecordTalkCheck(Studio studio) {
     return new TalkCheck(
             entered.id,
             entered.mode,
-            entered.at,
+            at,
             entered.said,
             entered.rpe20,
             odd,
