@@ -40,7 +40,8 @@ class TalkTest {
           }
           return open;
         });
-    desk.click("#talk-check [role=radio][data-at='" + (voice - 1) + "']");
+    desk.click(
+        "#talk-check [aria-label='What could the voice do?'] [data-at='" + (voice - 1) + "']");
     desk.type("reading", "" + beats);
     desk.type("rpe20", "" + (8 + 2 * voice));
     desk.press("Save the check");
