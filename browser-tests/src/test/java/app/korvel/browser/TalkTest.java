@@ -82,25 +82,25 @@ class TalkTest {
     say(3, 40);
     say(2, 38);
     demo.open("/today");
-    desk.sees("Whole sentences up to 153, ± 3: accept it, or refuse it with a reason.");
+    desk.sees("Whole sentences up to 154, ± 3: accept it, or refuse it with a reason.");
 
     demo.openClient("Yara", "bands/talk");
     desk.press("Refuse");
     desk.press("Refuse it");
     desk.await(() -> !desk.all("[role=alert]").isEmpty());
     desk.press("Cancel");
-    desk.press("Accept 153");
-    desk.sees("Whole sentences up to 153, ± 3.");
-    desk.await(() -> onTheRuler("talk, 153 ± 3"));
+    desk.press("Accept 154");
+    desk.sees("Whole sentences up to 154, ± 3.");
+    desk.await(() -> onTheRuler("talk, 154 ± 3"));
     demo.openClient("Yara", "bands");
-    desk.await(() -> desk.texts("td").contains("153–169"));
+    desk.await(() -> desk.texts("td").contains("154–169"));
 
     daysLater(2);
     say(4, 35);
     daysLater(2);
     say(4, 35);
     desk.sees("contradict it: the same rate was harder. Ask how they feel first.");
-    desk.await(() -> !onTheRuler("talk, 153 ± 3"));
+    desk.await(() -> !onTheRuler("talk, 154 ± 3"));
 
     desk.driver()
         .executeScript(
@@ -108,12 +108,12 @@ class TalkTest {
     desk.sees("How likely words at 140 is, if sentences end at");
     desk.type("reason", "a cold coming");
     desk.press("Take out");
-    desk.await(() -> onTheRuler("talk, 153 ± 3"));
+    desk.await(() -> onTheRuler("talk, 154 ± 3"));
 
     desk.click("details:has(#decisions) summary");
     desk.click("button[aria-label^='Undo: Accepted']");
-    desk.await(() -> !onTheRuler("talk, 153 ± 3"));
-    assertThat(desk.reads("Accept 153")).isTrue();
+    desk.await(() -> !onTheRuler("talk, 154 ± 3"));
+    assertThat(desk.reads("Accept 154")).isTrue();
   }
 
   @Test
