@@ -93,7 +93,7 @@ class TalkTest {
     desk.sees("Whole sentences up to 154, ± 3.");
     desk.await(() -> onTheRuler("talk, 154 ± 3"));
     demo.openClient("Yara", "bands");
-    desk.await(() -> desk.texts("td").contains("154–169"));
+    desk.await(() -> desk.texts("td").contains("154–170"));
 
     daysLater(2);
     say(4, 35);
