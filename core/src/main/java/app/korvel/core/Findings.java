@@ -1,5 +1,6 @@
 package app.korvel.core;
 
+import app.korvel.core.assessment.AssessmentFinding;
 import app.korvel.core.checkin.CheckInFinding;
 import app.korvel.core.effort.EffortFinding;
 import app.korvel.core.effort.WitnessFinding;
@@ -41,6 +42,7 @@ public final class Findings {
               PrescriptionFinding.values(),
               ProgrammeFinding.values(),
               LiveFinding.values(),
+              AssessmentFinding.values(),
               SessionFinding.values(),
               ProgressFinding.values())
           .flatMap(Stream::of)

@@ -78,6 +78,8 @@ class ArchitectureTest {
           .definedBy("..core.programme..")
           .layer("live")
           .definedBy("..core.live..")
+          .layer("assessment")
+          .definedBy("..core.assessment..")
           .layer("session")
           .definedBy("..core.session..")
           .layer("progress")
@@ -127,6 +129,20 @@ class ArchitectureTest {
               "talk",
               "outline",
               "prescription")
+          .whereLayer("assessment")
+          .mayOnlyAccessLayers(
+              "measure",
+              "screening",
+              "pulse",
+              "checkin",
+              "trace",
+              "maximum",
+              "run",
+              "zone",
+              "effort",
+              "recovery",
+              "talk",
+              "live")
           .whereLayer("session")
           .mayOnlyAccessLayers(
               "measure", "screening", "maximum", "zone", "outline", "prescription", "programme")

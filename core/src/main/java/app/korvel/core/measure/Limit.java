@@ -76,6 +76,32 @@ public enum Limit {
   SESSION_RATE(30, 240, "bpm"),
   /** Events of a calendar that is read, each time of a repeating one counted. */
   CALENDAR_EVENTS(0, 5_000, "events"),
+  /** How long a mile takes, walked. */
+  MILE_SECONDS(480, 2400, "seconds"),
+  /** How long the work of a test took. */
+  TEST_SECONDS(1, 7200, "seconds"),
+  /** Repetitions in two minutes. */
+  REPETITIONS(1, 300, "repetitions"),
+  /** Steps a minute of a metronome. */
+  METRONOME(30, 200, "beats a minute"),
+  /** Speed of a treadmill; decimals are accepted. */
+  TREADMILL_SPEED(1, 25, "km/h"),
+  /** Rise of a treadmill; decimals are accepted. */
+  TREADMILL_GRADE(0, 30, "%"),
+  /** Work on a cycle. */
+  WATTS(5, 600, "W"),
+  /** Up, up, down, down, so often a minute. */
+  STEP_CYCLES(5, 60, "times a minute"),
+  /** Height of a step. */
+  STEP_HEIGHT(5, 60, "cm"),
+  /** Stages of a studio's own protocol. */
+  PROTOCOL_STAGES(2, 20, "stages"),
+  /** How long one of its stages lasts. */
+  STAGE_SECONDS(60, 600, "seconds"),
+  /** A pressure is taken in every stage, every second or every third. */
+  PRESSURE_EVERY(1, 3, "stages"),
+  /** A VO₂max of a laboratory; decimals are accepted. */
+  UPTAKE(5, 100, "ml·kg⁻¹·min⁻¹"),
   /** Weeks of a programme. */
   PROGRAMME_WEEKS(4, 26, "weeks"),
   /** Weeks for which a cautious start stays light. */

@@ -437,6 +437,80 @@ public enum Threshold {
   WITNESS_OFF_SHARE("60", "%", "One that differs from both others so often is off.", Source.KORVEL),
   LEVELS_APART("5", "bpm", "Levels whose edges were learned are so far apart.", Source.KORVEL),
 
+  EXTRAPOLATE_FROM_BPM("110", "bpm", "A stage on the line to the maximum has it.", Source.PRACTICE),
+  EXTRAPOLATE_FROM_PERCENT(
+      "40", "% of reserve", "Or this much, where that is more.", Source.PRACTICE),
+  EXTRAPOLATE_TO_PERCENT(
+      "85", "% of reserve", "And no more: the line bends above it.", Source.PRACTICE),
+  EXTRAPOLATE_FIT("0.9", "r²", "A line that fits worse is not shown.", Source.KORVEL),
+  EXTRAPOLATE_STEADY(
+      "5", "bpm", "A stage is steady where its last two readings are this close.", Source.PRACTICE),
+  EXHAUSTION_SHORTEST(
+      "3", "minutes", "No VO₂max from a shorter time on the treadmill.", Source.EXHAUSTION),
+  EXHAUSTION_LONGEST("21", "minutes", "Nor from a longer one.", Source.EXHAUSTION),
+  STEP_TEST_MINUTES("3", "minutes", "A step test lasts so long.", Source.MCARDLE),
+  STEP_TEST_COUNT_WITHIN(
+      "5", "seconds", "The count after a step test begins so soon.", Source.MCARDLE),
+  STEP_TEST_PACE("1", "cycle a minute", "Further off the pace there is no result.", Source.KORVEL),
+  MILE_ERROR("5", "ml·kg⁻¹·min⁻¹", "The standard error of the mile’s VO₂max.", Source.KLINE),
+  MILE_YOUNGEST("30", "years", "The mile’s line was made from this age on.", Source.KLINE),
+  MILE_OLDEST("69", "years", "And up to this one.", Source.KLINE),
+  TALK_STEP_MINUTES("2", "minutes", "A step of a talk-step test lasts so long.", Source.TALK),
+  TALK_STEP_PASSAGE("90", "seconds", "From then on the passage is read in a step.", Source.TALK),
+  TALK_STEP_SAMPLES(
+      "15", "samples", "A step’s rate takes so many, of the half minute before.", Source.KORVEL),
+  TALK_STEP_RISE(
+      "3", "bpm", "A step that rises by less is a departure from the test.", Source.KORVEL),
+  TALK_STEP_HIGHEST(
+      "60",
+      "% of reserve",
+      "Where only the lower rate is looked for, it ends there.",
+      Source.PRACTICE),
+  TWO_MINUTE_LENGTH("2", "minutes", "The two-minute test lasts so long.", Source.PRACTICE),
+  TWO_MINUTE_RPE("13", "RPE", "It stays at it or under.", Source.PRACTICE),
+  TWO_MINUTE_REPETITIONS("5", "%", "Repetitions further apart are not compared.", Source.KORVEL),
+  TWO_MINUTE_CHANGED_STRAP(
+      "9", "bpm", "A rise or fall that differs by less is within chance.", Source.KORVEL),
+  TWO_MINUTE_CHANGED_COUNT("11", "bpm", "The same where it was counted by hand.", Source.KORVEL),
+  STAGE_CHANGED_STRAP(
+      "9", "bpm", "The rate at the same stage within it is the same.", Source.KORVEL),
+  STAGE_CHANGED_COUNT("10", "bpm", "The same where it was counted by hand.", Source.KORVEL),
+  STEP_TEST_CHANGED(
+      "10", "bpm", "The rate after the same bench within it is the same.", Source.KORVEL),
+  GRADED_AT_TARGET(
+      "10", "seconds", "So long at or over the target ends a graded test.", Source.PRACTICE),
+  GRADED_SYSTOLIC_FALL(
+      "10",
+      "mmHg",
+      "A systolic this far under the last stage’s is measured again.",
+      Source.PRACTICE),
+  GRADED_AGAIN_WITHIN(
+      "60", "seconds", "Not measured again so soon, the test ends.", Source.PRACTICE),
+  GRADED_SYSTOLIC("250", "mmHg", "A systolic over it ends a test.", Source.PRACTICE),
+  GRADED_DIASTOLIC("115", "mmHg", "A diastolic over it ends a test.", Source.PRACTICE),
+  GRADED_RPE("18", "RPE", "It ends a test that is not one to exhaustion.", Source.PRACTICE),
+  GRADED_RPE_BY_EFFORT("15", "RPE", "It ends a test where the rate tells little.", Source.PRACTICE),
+  GRADED_NO_RATE("60", "seconds", "So long without a rate ends a test.", Source.PRACTICE),
+  GRADED_NO_PRESSURE("2", "stages", "So many without a pressure end a test.", Source.PRACTICE),
+  GRADED_FLAT_UNDER(
+      "85", "% of reserve", "A rate that does not rise is looked into under it.", Source.PRACTICE),
+  GRADED_STANDING_FALL(
+      "20",
+      "mmHg",
+      "A systolic that falls so far on standing: the test is not started.",
+      Source.PRACTICE),
+  GRADED_PRESSURE_DUE(
+      "60", "seconds", "So long before the end of a stage its pressure is due.", Source.BRUCE),
+  GRADED_RATE_DUE("10", "seconds", "So long before it, its rate and RPE.", Source.BRUCE),
+  RECOVERED_RATE("20", "bpm", "Recovered: so far over the baseline, at most.", Source.PRACTICE),
+  RECOVERED_FLOOR("99", "bpm", "And no higher than this,", Source.PRACTICE),
+  RECOVERED_NEAR("10", "bpm", "or so far over the baseline, where that is more.", Source.PRACTICE),
+  RECOVERED_SYSTOLIC_UNDER(
+      "20", "mmHg", "Recovered: the systolic so far under the baseline, at most.", Source.PRACTICE),
+  RECOVERED_SYSTOLIC_OVER("10", "mmHg", "Or so far over it.", Source.PRACTICE),
+  RECOVERED_FROM("6", "minutes", "Not said to be recovered before.", Source.PRACTICE),
+  NOT_RECOVERED("15", "minutes", "Not recovered by then: a clinician is told.", Source.PRACTICE),
+
   UNDER_18("18", "years", "Below it a guardian agrees, and no maximum is tested.", Source.PRACTICE),
   OVER_65(
       "65",
