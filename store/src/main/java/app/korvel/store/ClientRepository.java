@@ -152,6 +152,15 @@ public final class ClientRepository {
                     + " (select id from live_session where client_id = ?)",
                 id);
           }
+          for (String part :
+              List.of("assessment_event", "assessment_chunk", "assessment_recording")) {
+            Database.change(
+                connection,
+                "delete from "
+                    + part
+                    + " where assessment_id in (select id from assessment where client_id = ?)",
+                id);
+          }
           Database.change(
               connection,
               "delete from busy_time where busy_calendar_id in"

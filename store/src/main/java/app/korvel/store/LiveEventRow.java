@@ -3,7 +3,6 @@ package app.korvel.store;
 import app.korvel.core.effort.Witnesses.RateSource;
 import app.korvel.core.live.LiveEvent;
 import app.korvel.core.live.LiveEvent.Kind;
-import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.pulse.CountWindow;
 import app.korvel.core.recovery.RecoveryPosture;
 import app.korvel.core.screening.StopSign;
@@ -19,53 +18,6 @@ import java.util.UUID;
 /** What happened on the clock as a row: of a session, or of a room. */
 final class LiveEventRow {
   private LiveEventRow() {}
-
-  /** Where events stand: the table, and the column of what they belong to. */
-  record Place(String table, String owner, String named) {}
-
-  /**
-   * Adds an event after those that are there.
-   *
-   * @return whether it was new; one that is there already is not added again
-   * @throws InvalidValueException when it is there, and belongs to another
-   */
-  static boolean add(Database database, Place place, UUID owner, LiveEvent event, Instant now) {
-    return database.write(
-        connection -> {
-          Optional<String> known =
-              Database.first(
-                  connection,
-                  row -> row.getString(1),
-                  "select " + place.owner + " from " + place.table + " where id = ?",
-                  event.id().toString());
-          if (known.isPresent()) {
-            if (known.get().equals(owner.toString())) {
-              return false;
-            }
-            throw InvalidValueException.of(
-                "id",
-                "is that of an event in another " + place.named,
-                "an id of its own for each event");
-          }
-          Map<String, Object> row = of(event);
-          row.put(place.owner, owner.toString());
-          row.put(
-              "place",
-              Database.first(
-                      connection,
-                      each -> each.getInt(1),
-                      "select coalesce(max(place), 0) + 1 from "
-                          + place.table
-                          + " where "
-                          + place.owner
-                          + " = ?",
-                      owner.toString())
-                  .orElse(1));
-          row.put("recorded_at", now);
-          database.insert(place.table, row);
-          return true;
-        });
-  }
 
   /** Its columns, besides those that say where it belongs. */
   static Map<String, Object> of(LiveEvent event) {

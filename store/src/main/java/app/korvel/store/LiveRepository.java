@@ -5,17 +5,14 @@ import app.korvel.core.live.LiveEvent;
 import app.korvel.core.live.LivePlan;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.trace.Samples;
-import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeSet;
 import java.util.UUID;
 
 /**
@@ -23,16 +20,12 @@ import java.util.UUID;
  * is sent.
  */
 public final class LiveRepository {
-  /** So many pieces of a recording are put together into one. */
-  private static final int PIECES = 30;
-
-  private static final LiveEventRow.Place EVENTS =
-      new LiveEventRow.Place("live_event", "live_session_id", "session");
-
   /** So many plans are kept, of the sessions that were read last. */
   private static final int PLANS = 256;
 
   private final Database database;
+  private final EventSeries events;
+  private final SampleSeries samples;
 
   /** A plan never changes, and is long to read: sixty straps ask for it each second. */
   private final Map<String, LivePlan> plans =
@@ -48,6 +41,8 @@ public final class LiveRepository {
 
   public LiveRepository(Database database) {
     this.database = database;
+    this.events = new EventSeries(database, "live_event", "live_session_id", "session");
+    this.samples = new SampleSeries(database, "live_chunk", "live_recording", "live_session_id");
   }
 
   /**
@@ -140,15 +135,12 @@ public final class LiveRepository {
    * @throws InvalidValueException when another session has an event of that id
    */
   public boolean add(UUID session, LiveEvent event, Instant now) {
-    return LiveEventRow.add(database, EVENTS, session, event, now);
+    return events.add(session, LiveEventRow.of(event), now);
   }
 
   /** Everything that happened in a session, in the order in which it was handed in. */
   public List<LiveEvent> events(UUID session) {
-    return database.list(
-        LiveEventRow::read,
-        "select * from live_event where live_session_id = ? order by place",
-        session.toString());
+    return events.of(session, LiveEventRow::read);
   }
 
   /**
@@ -156,70 +148,16 @@ public final class LiveRepository {
    *
    * @param sequence a number that no other samples of the session have; sent twice, they are added
    *     once
-   * @param samples in the order of their times
+   * @param recorded in the order of their times
    * @return whether they were new
    */
-  public boolean add(UUID session, long sequence, Samples samples) {
-    return database.write(
-        connection -> {
-          List<Long> pieces = pieces(connection, session);
-          if (pieces.contains(sequence) || taken(connection, session).contains(sequence)) {
-            return false;
-          }
-          Database.change(
-              connection,
-              "insert into live_chunk (live_session_id, sequence, samples) values (?, ?, ?)",
-              session.toString(),
-              sequence,
-              SampleCodec.encode(samples.at(), samples.bpm()));
-          if (pieces.size() + 1 >= PIECES) {
-            putTogether(session);
-          }
-          return true;
-        });
-  }
-
-  private static List<Long> pieces(Connection connection, UUID session) throws SQLException {
-    return Database.list(
-        connection,
-        row -> row.getLong(1),
-        "select sequence from live_chunk where live_session_id = ? order by sequence",
-        session.toString());
-  }
-
-  private static List<Long> taken(Connection connection, UUID session) throws SQLException {
-    return Database.first(
-            connection,
-            row -> SampleCodec.decodeRuns(row.getBytes("taken")),
-            "select taken from live_recording where live_session_id = ?",
-            session.toString())
-        .orElse(List.of());
+  public boolean add(UUID session, long sequence, Samples recorded) {
+    return samples.add(session, sequence, recorded);
   }
 
   /** Puts the pieces of a recording together: what is on disk is small then, and read at once. */
   public void putTogether(UUID session) {
-    database.write(
-        connection -> {
-          List<Long> pieces = pieces(connection, session);
-          if (pieces.isEmpty()) {
-            return 0;
-          }
-          TreeSet<Long> all = new TreeSet<>(taken(connection, session));
-          all.addAll(pieces);
-          Samples samples = samples(connection, session, Instant.EPOCH);
-          Database.change(
-              connection, "delete from live_chunk where live_session_id = ?", session.toString());
-          return Database.change(
-              connection,
-              """
-              insert into live_recording (live_session_id, taken, samples) values (?, ?, ?)
-              on conflict (live_session_id) do update set
-                taken = excluded.taken, samples = excluded.samples
-              """,
-              session.toString(),
-              SampleCodec.encodeRuns(all),
-              SampleCodec.encode(samples.at(), samples.bpm()));
-        });
+    samples.putTogether(session);
   }
 
   /**
@@ -228,30 +166,7 @@ public final class LiveRepository {
    * @param since from when on their times count
    */
   public Samples samples(UUID session, Instant since) {
-    return database.read(connection -> samples(connection, session, since));
-  }
-
-  private static Samples samples(Connection connection, UUID session, Instant since)
-      throws SQLException {
-    List<Samples> parts = new ArrayList<>();
-    String id = session.toString();
-    parts.addAll(
-        Database.list(
-            connection,
-            row -> SampleCodec.decode(row.getBytes("samples"), since),
-            "select samples from live_recording where live_session_id = ?",
-            id));
-    parts.addAll(
-        Database.list(
-            connection,
-            row -> SampleCodec.decode(row.getBytes("samples"), since),
-            "select samples from live_chunk where live_session_id = ? order by sequence",
-            id));
-    Samples all = Samples.none(since);
-    for (Samples part : parts) {
-      all = all.with(part.at(), part.bpm());
-    }
-    return all;
+    return samples.samples(session, since);
   }
 
   /**

@@ -15,6 +15,7 @@ public enum RecordKind {
   THRESHOLDS("measured_threshold", "thresholds"),
   TALK_CHECKS("talk_check", "talk check"),
   TALK_DECISIONS("talk_act", "decision about talk"),
+  LABORATORY_UPTAKES("laboratory_uptake", "laboratory result"),
   SESSION_LOGS("session_log", "session log", "number");
 
   private final String table;

@@ -15,13 +15,12 @@ import java.util.UUID;
 
 /** Rooms: several sessions on the clock that go by one. */
 public final class RoomRepository {
-  private static final LiveEventRow.Place EVENTS =
-      new LiveEventRow.Place("room_event", "room_id", "room");
-
   private final Database database;
+  private final EventSeries events;
 
   public RoomRepository(Database database) {
     this.database = database;
+    this.events = new EventSeries(database, "room_event", "room_id", "room");
   }
 
   /**
@@ -169,14 +168,11 @@ public final class RoomRepository {
    * @throws InvalidValueException when another room has an event of that id
    */
   public boolean add(UUID room, LiveEvent event, Instant now) {
-    return LiveEventRow.add(database, EVENTS, room, event, now);
+    return events.add(room, LiveEventRow.of(event), now);
   }
 
   /** Everything that happened in a room, in the order in which it was handed in. */
   public List<LiveEvent> events(UUID room) {
-    return database.list(
-        LiveEventRow::read,
-        "select * from room_event where room_id = ? order by place",
-        room.toString());
+    return events.of(room, LiveEventRow::read);
   }
 }

@@ -26,6 +26,9 @@ public record Store(
     SessionLogRepository logs,
     LiveRepository live,
     RoomRepository rooms,
+    AssessmentRepository assessments,
+    ProtocolRepository protocols,
+    LaboratoryRepository laboratory,
     BusyRepository busy,
     SubscriptionRepository subscriptions) {
 
@@ -56,6 +59,9 @@ public record Store(
         new SessionLogRepository(database),
         new LiveRepository(database),
         new RoomRepository(database),
+        new AssessmentRepository(database),
+        new ProtocolRepository(database),
+        new LaboratoryRepository(database),
         new BusyRepository(database),
         new SubscriptionRepository(database));
   }

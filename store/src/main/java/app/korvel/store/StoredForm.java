@@ -12,7 +12,7 @@ import tools.jackson.databind.node.ObjectNode;
  * it looks like: whoever changes what is kept sees that test fail, and adds a version.
  */
 final class StoredForm<T> {
-  private static final JsonMapper JSON = JsonMapper.builder().build();
+  private static final JsonMapper JSON = TestShapes.addTo(JsonMapper.builder()).build();
 
   private final Class<T> type;
   private final String member;

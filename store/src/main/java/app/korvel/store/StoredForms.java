@@ -1,5 +1,7 @@
 package app.korvel.store;
 
+import app.korvel.core.assessment.GradedProtocol;
+import app.korvel.core.assessment.TestPlan;
 import app.korvel.core.checkin.CheckIn;
 import app.korvel.core.checkin.Verdict;
 import app.korvel.core.live.LivePlan;
@@ -100,6 +102,11 @@ final class StoredForms {
   record RoomPlan(List<LivePlan.PlanStep> steps) {}
 
   static final StoredForm<RoomPlan> ROOM_PLAN = new StoredForm<>(RoomPlan.class, "", List.of());
+
+  static final StoredForm<TestPlan> TEST_PLAN = new StoredForm<>(TestPlan.class, "plan", List.of());
+
+  static final StoredForm<GradedProtocol> PROTOCOL =
+      new StoredForm<>(GradedProtocol.class, "protocol", List.of());
 
   private static void named(ObjectNode tree, String name) {
     tree.set(name, tree.remove(""));

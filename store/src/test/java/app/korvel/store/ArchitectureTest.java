@@ -24,6 +24,8 @@ class ArchitectureTest {
               "org.flywaydb.core..",
               "com.zaxxer.hikari..",
               "com.github.f4b6a3.uuid..",
+              "com.fasterxml.jackson.annotation..",
               "tools.jackson.databind..",
+              "com.fasterxml.jackson.annotation..",
               "tools.jackson.core..");
 }

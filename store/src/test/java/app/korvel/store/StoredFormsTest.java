@@ -25,16 +25,18 @@ class StoredFormsTest {
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private static final Map<String, StoredForm<?>> FORMS =
-      Map.of(
-          "prescription", StoredForms.PRESCRIPTION,
-          "programme", StoredForms.PROGRAMME,
-          "check-in", StoredForms.CHECK_IN,
-          "scheme", StoredForms.SCHEME,
-          "outline", StoredForms.OUTLINE,
-          "medicines", StoredForms.MEDICINES,
-          "limits", StoredForms.LIMITS,
-          "live-plan", StoredForms.LIVE_PLAN,
-          "room-plan", StoredForms.ROOM_PLAN);
+      Map.ofEntries(
+          Map.entry("prescription", StoredForms.PRESCRIPTION),
+          Map.entry("programme", StoredForms.PROGRAMME),
+          Map.entry("check-in", StoredForms.CHECK_IN),
+          Map.entry("scheme", StoredForms.SCHEME),
+          Map.entry("outline", StoredForms.OUTLINE),
+          Map.entry("medicines", StoredForms.MEDICINES),
+          Map.entry("limits", StoredForms.LIMITS),
+          Map.entry("live-plan", StoredForms.LIVE_PLAN),
+          Map.entry("room-plan", StoredForms.ROOM_PLAN),
+          Map.entry("test-plan", StoredForms.TEST_PLAN),
+          Map.entry("protocol", StoredForms.PROTOCOL));
 
   static Stream<String> names() {
     return FORMS.keySet().stream().sorted();

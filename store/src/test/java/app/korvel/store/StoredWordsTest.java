@@ -2,6 +2,12 @@ package app.korvel.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.korvel.core.assessment.StepBench;
+import app.korvel.core.assessment.TestEvent;
+import app.korvel.core.assessment.TestKind;
+import app.korvel.core.assessment.TestPlan;
+import app.korvel.core.assessment.TestPosture;
+import app.korvel.core.assessment.TestTarget;
 import app.korvel.core.checkin.CheckIn;
 import app.korvel.core.checkin.Glucose;
 import app.korvel.core.checkin.Ketones;
@@ -105,7 +111,14 @@ class StoredWordsTest {
           Topic.class,
           WeekDecision.Taken.class,
           WorkType.class,
-          WrittenLimit.Kind.class);
+          WrittenLimit.Kind.class,
+          StepBench.class,
+          TestEvent.Kind.class,
+          TestEvent.Reason.class,
+          TestKind.class,
+          TestPlan.Activity.class,
+          TestPosture.class,
+          TestTarget.Kind.class);
 
   private static String words() {
     return STORED.stream()

@@ -74,9 +74,7 @@ public final class GradedProtocols {
               "stairs",
               "Step of 20 cm, faster every 3 min",
               Mode.STAIRS,
-              stages(
-                  6,
-                  n -> new Stage(new StageWork.Steps(12 + 4 * n, new BigDecimal("0.20")), THREE)),
+              stages(6, n -> new Stage(new StageWork.Steps(12 + 4 * n, 20), THREE)),
               1,
               OptionalInt.empty(),
               Source.PRACTICE));

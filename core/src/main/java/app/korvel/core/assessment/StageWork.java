@@ -1,5 +1,6 @@
 package app.korvel.core.assessment;
 
+import app.korvel.core.measure.Rounding;
 import java.math.BigDecimal;
 import java.util.Optional;
 
@@ -25,16 +26,25 @@ public sealed interface StageWork {
   /**
    * On a treadmill.
    *
-   * @param kmh the speed as shown, km/h
-   * @param gradePercent the rise, %
+   * @param kmh the speed as shown, km/h, to one decimal
+   * @param gradePercent the rise, %, to one decimal
    */
   record Treadmill(BigDecimal kmh, BigDecimal gradePercent) implements StageWork {
     /** Over this speed some run and some still walk, km/h. */
     private static final BigDecimal MAY_RUN = BigDecimal.valueOf(6);
 
+    public Treadmill {
+      kmh = Rounding.tenths(kmh);
+      gradePercent = Rounding.tenths(gradePercent);
+    }
+
+    private static String plain(BigDecimal value) {
+      return value.stripTrailingZeros().toPlainString();
+    }
+
     @Override
     public String words() {
-      return kmh.toPlainString() + " km/h at " + gradePercent.toPlainString() + " %";
+      return plain(kmh) + " km/h at " + plain(gradePercent) + " %";
     }
 
     @Override
@@ -71,20 +81,18 @@ public sealed interface StageWork {
    * Up and down a step.
    *
    * @param cycles up, up, down, down: so many a minute
-   * @param metres height of the step
+   * @param heightCm height of the step, cm
    */
-  record Steps(int cycles, BigDecimal metres) implements StageWork {
+  record Steps(int cycles, int heightCm) implements StageWork {
     @Override
     public String words() {
-      return cycles
-          + " times a minute, step of "
-          + metres.movePointRight(2).stripTrailingZeros().toPlainString()
-          + " cm";
+      return cycles + " times a minute, step of " + heightCm + " cm";
     }
 
     @Override
     public Optional<OxygenCost> cost(Optional<BigDecimal> weightKg, Optional<Boolean> walked) {
-      return Optional.of(OxygenCost.stepping(BigDecimal.valueOf(cycles), metres));
+      return Optional.of(
+          OxygenCost.stepping(BigDecimal.valueOf(cycles), BigDecimal.valueOf(heightCm, 2)));
     }
   }
 }

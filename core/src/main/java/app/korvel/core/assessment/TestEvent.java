@@ -34,7 +34,6 @@ public sealed interface TestEvent {
   /** What happened, in a word; never renamed, since it stands on record. */
   enum Kind {
     BEGUN(Begun.class),
-    NEXT(Next.class),
     ENDED(Ended.class),
     POSTURE(Posture.class),
     READ_OFF(ReadOff.class),
@@ -98,14 +97,6 @@ public sealed interface TestEvent {
     @Override
     public String words() {
       return "Work begun";
-    }
-  }
-
-  /** A step that waits begins now. */
-  record Next(UUID id, Instant at) implements TestEvent {
-    @Override
-    public String words() {
-      return "Next step";
     }
   }
 
