@@ -208,7 +208,7 @@ final class AssessmentCalculatorViews {
 
   // The graded test.
 
-  record TargetRequest(TestTarget.Kind kind, Integer value) {}
+  record TestTargetRequest(TestTarget.Kind kind, Integer value) {}
 
   /** Rate, pressure and RPE before or after the work. */
   record VitalsRequest(
@@ -260,7 +260,7 @@ final class AssessmentCalculatorViews {
     }
   }
 
-  record RecoveryRequest(
+  record RecoveryReading(
       Integer atSeconds,
       @Within(Limit.SESSION_RATE) Integer bpm,
       Integer systolic,
@@ -305,14 +305,14 @@ final class AssessmentCalculatorViews {
       @Within(Limit.MAXIMUM) Integer maximumBpm,
       @Within(Limit.STANDARD_ERROR) BigDecimal maximumErrorBpm,
       String protocol,
-      @Nullable TargetRequest target,
+      @Nullable TestTargetRequest target,
       @Nullable @Within(Limit.CAP) Integer capBpm,
       BaselineRequest baseline,
       List<StageRequest> stages,
       @Within(Limit.TEST_SECONDS) Integer seconds,
       EndReason endReason,
       @Nullable Boolean holdingRail,
-      @Nullable List<RecoveryRequest> recovery,
+      @Nullable List<RecoveryReading> recovery,
       @Nullable TestPosture recoveryPosture,
       @Nullable Set<EffortContext> contexts) {
 
@@ -365,7 +365,7 @@ final class AssessmentCalculatorViews {
           number(result.ratePressureProduct()),
           result.met().map(OxygenCost::met).orElse(null),
           result.vo2max().isEmpty() ? null : BySex.of(result.vo2max()),
-          result.extrapolation().map(Line::of).orElse(null),
+          result.extrapolation().map(ExtrapolationView::of).orElse(null),
           back.state() == GradedRecovery.State.RECOVERED,
           findings);
     }
@@ -410,10 +410,10 @@ final class AssessmentCalculatorViews {
 
     private List<GradedRecovery.Reading> recovered() {
       List<GradedRecovery.Reading> readings = new ArrayList<>();
-      List<RecoveryRequest> given = recovery == null ? List.of() : recovery;
+      List<RecoveryReading> given = recovery == null ? List.of() : recovery;
       int last = 0;
       for (int n = 0; n < given.size(); n++) {
-        RecoveryRequest each = given.get(n);
+        RecoveryReading each = given.get(n);
         if (each.atSeconds <= last) {
           throw InvalidValueException.of(
               "recovery[" + n + "].atSeconds",
@@ -443,9 +443,9 @@ final class AssessmentCalculatorViews {
   }
 
   /** VO₂max read off the line, and its interval. */
-  record Line(BigDecimal vo2max, BigDecimal low, BigDecimal high) {
-    static Line of(Extrapolation line) {
-      return new Line(tenths(line.vo2max()), tenths(line.low()), tenths(line.high()));
+  record ExtrapolationView(BigDecimal vo2max, BigDecimal low, BigDecimal high) {
+    static ExtrapolationView of(Extrapolation line) {
+      return new ExtrapolationView(tenths(line.vo2max()), tenths(line.low()), tenths(line.high()));
     }
 
     private static BigDecimal tenths(double value) {
@@ -469,7 +469,7 @@ final class AssessmentCalculatorViews {
       @Nullable Integer ratePressureProduct,
       @Nullable BigDecimal met,
       @Nullable BySex vo2max,
-      @Nullable Line extrapolation,
+      @Nullable ExtrapolationView extrapolation,
       boolean recovered,
       List<Finding> findings) {}
 }
