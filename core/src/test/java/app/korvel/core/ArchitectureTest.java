@@ -142,6 +142,7 @@ class ArchitectureTest {
               "effort",
               "recovery",
               "talk",
+              "prescription",
               "live")
           .whereLayer("session")
           .mayOnlyAccessLayers(

@@ -59,11 +59,15 @@ public final class MeasuredMaximumRepository {
     row.put("bpm", value.bpm());
     row.put("measured_on", value.measuredOn().toString());
     row.put("note", value.note());
-    row.put("field_test_id", value.fieldTest().map(UUID::toString));
+    boolean graded = value.kind() == MaximumKind.GRADED_TEST;
+    Optional<String> test = value.test().map(UUID::toString);
+    row.put("field_test_id", test.filter(id -> !graded));
+    row.put("assessment_id", test.filter(id -> graded));
     return row;
   }
 
   private static MeasuredMaximum value(ResultSet row) throws SQLException {
+    Optional<String> assessment = Optional.ofNullable(row.getString("assessment_id"));
     return new MeasuredMaximum(
         UUID.fromString(row.getString("id")),
         Mode.valueOf(row.getString("mode")),
@@ -73,7 +77,9 @@ public final class MeasuredMaximumRepository {
         row.getInt("bpm"),
         LocalDate.parse(row.getString("measured_on")),
         row.getString("note"),
-        Optional.ofNullable(row.getString("field_test_id")).map(UUID::fromString),
+        Optional.ofNullable(row.getString("field_test_id"))
+            .or(() -> assessment)
+            .map(UUID::fromString),
         Instant.parse(row.getString("recorded_at")));
   }
 }

@@ -9,6 +9,7 @@ import app.korvel.core.talk.TalkAct;
 import app.korvel.core.talk.TalkAct.Frozen;
 import app.korvel.core.talk.TalkCheck;
 import app.korvel.core.talk.TalkCheck.Said;
+import app.korvel.core.talk.TalkCheck.TakenIn;
 import app.korvel.core.talk.Which;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -140,7 +141,8 @@ public final class TalkRepository {
     row.put("rpe", check.rpe20());
     row.put("odd", words(check.odd()));
     row.put("doubts", words(check.doubts()));
-    row.put("live_session_id", check.session().map(UUID::toString));
+    row.put("live_session_id", check.in().filter(in -> !in.test()).map(in -> in.id().toString()));
+    row.put("assessment_id", check.in().filter(TakenIn::test).map(in -> in.id().toString()));
     row.put("note", check.note());
     return row;
   }
@@ -169,9 +171,17 @@ public final class TalkRepository {
         Database.wholeNumber(row, "rpe"),
         set(row.getString("odd"), OddDay.class),
         set(row.getString("doubts"), NotUsed.class),
-        Optional.ofNullable(row.getString("live_session_id")).map(UUID::fromString),
+        takenIn(row),
         row.getString("note"),
         Instant.parse(row.getString("recorded_at")));
+  }
+
+  private static Optional<TakenIn> takenIn(ResultSet row) throws SQLException {
+    String session = row.getString("live_session_id");
+    String test = row.getString("assessment_id");
+    return session != null
+        ? Optional.of(new TakenIn(UUID.fromString(session), false))
+        : Optional.ofNullable(test).map(id -> new TakenIn(UUID.fromString(id), true));
   }
 
   private static TalkAct act(ResultSet row) throws SQLException {

@@ -1,6 +1,7 @@
 package app.korvel.store;
 
 import app.korvel.core.maximum.Mode;
+import app.korvel.core.pulse.Grade;
 import app.korvel.core.zone.MeasuredThresholds;
 import app.korvel.core.zone.ThresholdRates;
 import java.sql.ResultSet;
@@ -11,6 +12,7 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 
 /** Measured thresholds: appended; those withdrawn are superseded. */
@@ -31,7 +33,9 @@ public final class ThresholdRepository {
     row.put("lower_bpm", measured.rates().lowerBpm());
     row.put("upper_bpm", measured.rates().upperBpm());
     row.put("measured_on", measured.measuredOn().toString());
+    row.put("grade", measured.grade());
     row.put("note", measured.note());
+    row.put("assessment_id", measured.test().map(UUID::toString));
     ledger.add(measured.id(), clientId, row, measured.recordedAt());
   }
 
@@ -54,7 +58,10 @@ public final class ThresholdRepository {
         MeasuredThresholds.Kind.valueOf(row.getString("kind")),
         ThresholdRates.of(row.getInt("lower_bpm"), row.getInt("upper_bpm")),
         LocalDate.parse(row.getString("measured_on")),
+        // Before tests were graded, what was entered counted as good.
+        Database.word(row, "grade", Grade.class).orElse(Grade.GOOD),
         row.getString("note"),
+        Optional.ofNullable(row.getString("assessment_id")).map(UUID::fromString),
         Instant.parse(row.getString("recorded_at")));
   }
 }

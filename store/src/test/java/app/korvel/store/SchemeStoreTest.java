@@ -12,6 +12,7 @@ import app.korvel.core.measure.RegionalSettings.Height;
 import app.korvel.core.measure.RegionalSettings.Paper;
 import app.korvel.core.measure.RegionalSettings.Weight;
 import app.korvel.core.prescription.Prescription.DisplaySettings;
+import app.korvel.core.pulse.Grade;
 import app.korvel.core.screening.Client;
 import app.korvel.core.screening.Sex;
 import app.korvel.core.zone.Basis;
@@ -187,7 +188,9 @@ class SchemeStoreTest {
         MeasuredThresholds.Kind.TALK_STEPS,
         ThresholdRates.of(lower, 149),
         DAY,
+        Grade.FAIR,
         "",
+        Optional.empty(),
         recordedAt);
   }
 
@@ -240,7 +243,9 @@ class SchemeStoreTest {
             MeasuredThresholds.Kind.TALK_STEPS,
             ThresholdRates.of(118, 149),
             DAY,
+            Grade.GOOD,
             "by the sea wall",
+            Optional.empty(),
             NOW);
     thresholds.add(client, measured);
     assertThat(thresholds.of(client)).containsExactly(measured);

@@ -1,5 +1,8 @@
 package app.korvel.studio;
 
+import app.korvel.core.assessment.TestEligibility;
+import app.korvel.core.assessment.TestKind;
+import app.korvel.core.checkin.Outcome;
 import app.korvel.core.maximum.Choice;
 import app.korvel.core.maximum.MeasuredMaximum;
 import app.korvel.core.maximum.Mode;
@@ -22,6 +25,7 @@ import app.korvel.core.session.WeekReview;
 import app.korvel.core.talk.TalkAct;
 import app.korvel.core.talk.TalkCheck;
 import app.korvel.core.zone.MeasuredThresholds;
+import app.korvel.store.AssessmentRepository;
 import app.korvel.store.FieldTestRepository.LastTest;
 import app.korvel.store.SavedPrescription;
 import app.korvel.store.SavedProgramme;
@@ -31,6 +35,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -42,7 +47,6 @@ import java.util.UUID;
  * statements for one as for all, and no further back than the rules look.
  */
 class Snapshots {
-  private static final String TALK_STEPS = "Talk-step test";
 
   private final Store store;
   private final StudioClock clock;
@@ -119,6 +123,7 @@ class Snapshots {
     private final Map<UUID, List<TalkAct>> talkActsOf;
     private final Map<UUID, LocalDate> firstIssued;
     private final boolean learns;
+    private final Map<UUID, List<AssessmentRepository.LastTest>> doneOf;
     private final Set<UUID> testing;
 
     Snapshot(List<Client> clients) {
@@ -141,7 +146,9 @@ class Snapshots {
       talkActsOf = store.talk().acts(ids);
       firstIssued = store.prescriptions().firstIssued(ids);
       learns = store.studio().settings().learnsFromTalk();
-      testing = store.fieldTests().running(ids);
+      doneOf = store.assessments().lastDone(ids);
+      testing = new HashSet<>(store.fieldTests().running(ids));
+      testing.addAll(store.assessments().running(ids));
     }
 
     /** As far back as they decide. */
@@ -188,7 +195,7 @@ class Snapshots {
           programme.flatMap(
               laid -> WeekReview.due(laid, logsOf.getOrDefault(id, List.of()), today)),
           Optional.ofNullable(lastLogged.get(id)),
-          tests(id),
+          tests(id, screening),
           testing.contains(id),
           new TalkRecords(
               talkOf.getOrDefault(id, List.of()),
@@ -198,7 +205,8 @@ class Snapshots {
               learns));
     }
 
-    private Map<String, LocalDate> tests(UUID id) {
+    /** The last day of each test that they have had and may have. */
+    private Map<String, LocalDate> tests(UUID id, Screening screening) {
       Map<String, LocalDate> last = new HashMap<>();
       for (LastTest test : testsOf.getOrDefault(id, List.of())) {
         last.put(test.protocol().displayName(), LocalDate.ofInstant(test.startedAt(), zone));
@@ -207,7 +215,17 @@ class Snapshots {
           .filter(each -> each.kind() == MeasuredThresholds.Kind.TALK_STEPS)
           .map(MeasuredThresholds::measuredOn)
           .max(Comparator.naturalOrder())
-          .ifPresent(day -> last.put(TALK_STEPS, day));
+          .ifPresent(day -> last.put(TestKind.TALK_STEPS.displayName(), day));
+      for (AssessmentRepository.LastTest test : doneOf.getOrDefault(id, List.of())) {
+        TestEligibility may =
+            TestEligibility.of(test.kind(), screening, Optional.of(Outcome.GO), Optional.empty());
+        if (may.open()) {
+          last.merge(
+              test.kind().displayName(),
+              LocalDate.ofInstant(test.openedAt(), zone),
+              (one, other) -> one.isAfter(other) ? one : other);
+        }
+      }
       return last;
     }
   }

@@ -79,7 +79,11 @@ public enum AssessmentFinding implements FindingKind {
       "Finish or cancel it first; nobody does two at once.",
       Source.KORVEL),
   TEST_FINISHED(BLOCK, "The test is over.", "Nothing more is added to it.", Source.KORVEL),
-  TEST_NOTHING_TO_KEEP(BLOCK, "Nothing came of it that could be saved there.", "%s", Source.KORVEL),
+  TEST_NOTHING_TO_KEEP(
+      BLOCK,
+      "It gives no maximum.",
+      "Only a graded test to exhaustion does, by the highest rate that was held.",
+      Source.PRACTICE),
   TARGET_CHOSEN(
       INFO,
       "Target %s bpm: %s.",
@@ -293,16 +297,6 @@ public enum AssessmentFinding implements FindingKind {
       "RPE %s: over the {TWO_MINUTE_RPE} this test stays under.",
       "Slower next time.",
       Source.PRACTICE),
-  RETEST_CHANGED(
-      INFO,
-      "%s: %s, %s than %s on %s.",
-      "From %6$s on, a difference is more than chance.",
-      Source.KORVEL),
-  RETEST_SAME(
-      INFO,
-      "%s: %s after %s on %s, within chance.",
-      "Under %5$s apart it may be chance.",
-      Source.KORVEL),
   RETEST_UNLIKE(
       CAUTION, "Not compared with %s: %s.", "Only what was done alike is compared.", Source.KORVEL);
 

@@ -1,7 +1,10 @@
 package app.korvel.core.assessment;
 
 import app.korvel.core.effort.EffortContext;
+import app.korvel.core.live.LivePlan;
+import app.korvel.core.maximum.WorkingMaximum;
 import app.korvel.core.measure.Limit;
+import app.korvel.core.prescription.ClientBaseline;
 import app.korvel.core.screening.Sex;
 import app.korvel.core.zone.Reserve;
 import java.math.BigDecimal;
@@ -40,6 +43,25 @@ public record TestPerson(
   public TestPerson {
     Limit.AGE.check("age", age);
     contexts = Set.copyOf(contexts);
+  }
+
+  /**
+   * Somebody as they are on a day.
+   *
+   * @param baseline of the mode that is tested
+   * @param weightKg if it is known
+   */
+  public static TestPerson from(
+      ClientBaseline baseline, boolean newToExercise, Optional<BigDecimal> weightKg) {
+    return new TestPerson(
+        baseline.person().age(),
+        baseline.person().sex(),
+        weightKg,
+        baseline.noRateBecause().isPresent() ? Optional.empty() : baseline.reserve(),
+        baseline.maximum().map(WorkingMaximum::standardErrorBpm).orElse(BigDecimal.ZERO),
+        baseline.capBpm(),
+        baseline.screening().effects().highestEffort(),
+        LivePlan.contexts(baseline, newToExercise));
   }
 
   /** Whether RPE ends a graded test before the rate would. */

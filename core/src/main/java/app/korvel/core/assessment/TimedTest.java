@@ -35,6 +35,7 @@ import java.util.stream.IntStream;
  * @param paceKept whether the pace was kept; empty where nobody said
  * @param closedAt when it was closed
  * @param ends what says that the work has to end now
+ * @param bpmNow the smoothed rate now
  */
 public record TimedTest(
     TestPlan plan,
@@ -51,7 +52,8 @@ public record TimedTest(
     OptionalInt rpe20,
     Optional<Boolean> paceKept,
     Optional<Instant> closedAt,
-    List<Finding> ends) {
+    List<Finding> ends,
+    OptionalInt bpmNow) {
 
   /** Where a test stands. */
   public enum Phase {
@@ -256,7 +258,8 @@ public record TimedTest(
               .orElse(OptionalInt.empty()),
           events.last(TestEvent.PaceKept.class).map(TestEvent.PaceKept::kept),
           closedAt,
-          phase == Phase.WORK ? ends() : List.of());
+          phase == Phase.WORK ? ends() : List.of(),
+          trace.smoothed(trace.seconds()));
     }
 
     /** At the cap, and for those who look for the lower talk rate only, at 60 % of reserve. */

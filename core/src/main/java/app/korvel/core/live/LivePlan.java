@@ -219,7 +219,8 @@ public record LivePlan(
             : OptionalInt.empty());
   }
 
-  private static Set<EffortContext> contexts(ClientBaseline baseline, boolean newToExercise) {
+  /** What about somebody decides what rate, RPE and voice are worth. */
+  public static Set<EffortContext> contexts(ClientBaseline baseline, boolean newToExercise) {
     Person person = baseline.person();
     Set<EffortContext> contexts = EnumSet.noneOf(EffortContext.class);
     boolean slowed = person.health().betaBlocker();

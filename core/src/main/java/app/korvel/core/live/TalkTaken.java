@@ -92,7 +92,7 @@ public final class TalkTaken {
         rpe(session, rated),
         odd,
         doubts,
-        Optional.of(id),
+        Optional.of(new TalkCheck.TakenIn(id, false)),
         "",
         recordedAt);
   }

@@ -34,7 +34,7 @@ import java.util.UUID;
  * @param bpm {@link Limit#MAXIMUM}
  * @param measuredOn the day
  * @param note what else is known, up to {@value #NOTE_LENGTH} characters; may be empty
- * @param fieldTest the guided run it comes from, if it does
+ * @param test the field test or graded test it comes from, if it was done here
  * @param recordedAt when it was put on record
  */
 public record MeasuredMaximum(
@@ -46,7 +46,7 @@ public record MeasuredMaximum(
     int bpm,
     LocalDate measuredOn,
     String note,
-    Optional<UUID> fieldTest,
+    Optional<UUID> test,
     Instant recordedAt) {
 
   public static final int PROTOCOL_LENGTH = 80;
@@ -60,7 +60,7 @@ public record MeasuredMaximum(
     Objects.requireNonNull(kind);
     Objects.requireNonNull(grade);
     Objects.requireNonNull(measuredOn);
-    Objects.requireNonNull(fieldTest);
+    Objects.requireNonNull(test);
     Objects.requireNonNull(recordedAt);
   }
 
@@ -81,7 +81,7 @@ public record MeasuredMaximum(
       int bpm,
       LocalDate measuredOn,
       String note,
-      Optional<UUID> fieldTest,
+      Optional<UUID> test,
       OptionalInt restingBpm,
       Instant recordedAt,
       ZoneId zone) {
@@ -136,7 +136,7 @@ public record MeasuredMaximum(
         bpm,
         measuredOn,
         note.strip(),
-        fieldTest,
+        test,
         recordedAt);
   }
 
@@ -150,7 +150,7 @@ public record MeasuredMaximum(
   /** The same under another id: what a correction or its undoing puts in its place. */
   public MeasuredMaximum withId(UUID other) {
     return new MeasuredMaximum(
-        other, mode, kind, protocol, grade, bpm, measuredOn, note, fieldTest, recordedAt);
+        other, mode, kind, protocol, grade, bpm, measuredOn, note, test, recordedAt);
   }
 
   /** A test that was worth something: good or fair. */

@@ -475,8 +475,6 @@ public enum Threshold {
   STAGE_CHANGED_STRAP(
       "9", "bpm", "The rate at the same stage within it is the same.", Source.KORVEL),
   STAGE_CHANGED_COUNT("10", "bpm", "The same where it was counted by hand.", Source.KORVEL),
-  STEP_TEST_CHANGED(
-      "10", "bpm", "The rate after the same bench within it is the same.", Source.KORVEL),
   GRADED_AT_TARGET(
       "10", "seconds", "So long at or over the target ends a graded test.", Source.PRACTICE),
   GRADED_SYSTOLIC_FALL(
@@ -503,8 +501,9 @@ public enum Threshold {
       "60", "seconds", "So long before the end of a stage its pressure is due.", Source.BRUCE),
   GRADED_RATE_DUE("10", "seconds", "So long before it, its rate and RPE.", Source.BRUCE),
   RECOVERED_RATE("20", "bpm", "Recovered: so far over the baseline, at most.", Source.PRACTICE),
-  RECOVERED_FLOOR("99", "bpm", "And no higher than this,", Source.PRACTICE),
-  RECOVERED_NEAR("10", "bpm", "or so far over the baseline, where that is more.", Source.PRACTICE),
+  RECOVERED_FLOOR(
+      "99", "bpm", "And no higher than this, or than so far over the baseline.", Source.PRACTICE),
+  RECOVERED_NEAR("10", "bpm", "So far over the baseline, where that is more.", Source.PRACTICE),
   RECOVERED_SYSTOLIC_UNDER(
       "20", "mmHg", "Recovered: the systolic so far under the baseline, at most.", Source.PRACTICE),
   RECOVERED_SYSTOLIC_OVER("10", "mmHg", "Or so far over it.", Source.PRACTICE),

@@ -4,6 +4,7 @@ import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.pulse.Grade;
 import app.korvel.core.talk.Gate.WhyNot;
 import app.korvel.core.talk.Standing.Use;
 import app.korvel.core.talk.TalkAct.Frozen;
@@ -99,7 +100,7 @@ public record LearnedThresholds(
     public About {
       measured =
           measured.stream()
-              .filter(each -> each.mode() == mode)
+              .filter(each -> each.mode() == mode && each.grade() == Grade.GOOD)
               .sorted(Comparator.comparing(MeasuredThresholds::measuredOn).reversed())
               .toList();
     }

@@ -26,7 +26,7 @@ import java.util.UUID;
  * @param rpe20 how hard it felt, {@link Limit#EFFORT}, if it was asked
  * @param odd what made the day unusual
  * @param doubts why it is not used, as far as that was seen when it was taken
- * @param session on the clock in which it was taken, if it was
+ * @param in the session or test in which it was taken, if it was
  * @param note what else is known, up to {@value #NOTE_LENGTH} characters
  * @param recordedAt when it was put on record
  */
@@ -38,7 +38,7 @@ public record TalkCheck(
     Optional<Integer> rpe20,
     Set<OddDay> odd,
     Set<NotUsed> doubts,
-    Optional<UUID> session,
+    Optional<TakenIn> in,
     String note,
     Instant recordedAt) {
 
@@ -46,6 +46,14 @@ public record TalkCheck(
 
   /** How far back one is told of, days: who remembers a rate and a voice for longer. */
   private static final int DAYS_BACK = 14;
+
+  /**
+   * Where a check was taken.
+   *
+   * @param id of the session or the test
+   * @param test whether it is a test: its steps count whole, however many there are
+   */
+  public record TakenIn(UUID id, boolean test) {}
 
   /**
    * Rate and voice.
@@ -94,6 +102,11 @@ public record TalkCheck(
       throw InvalidValueException.of(faults);
     }
     return this;
+  }
+
+  /** Whether it is a step of a test. */
+  public boolean ofTest() {
+    return in.filter(TakenIn::test).isPresent();
   }
 
   /** The day of it, where the studio is. */

@@ -5,6 +5,7 @@ import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.InvalidValueException.Fault;
 import app.korvel.core.measure.Texts;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.pulse.Grade;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -22,7 +23,9 @@ import java.util.UUID;
  * @param kind how they were measured
  * @param rates both of them
  * @param measuredOn the day
+ * @param grade what it was worth; what is entered by a report counts as good
  * @param note what else is known, up to {@value #NOTE_LENGTH} characters; may be empty
+ * @param test the talk-step test they come from, if it was done here
  * @param recordedAt when they were put on record
  */
 public record MeasuredThresholds(
@@ -31,7 +34,9 @@ public record MeasuredThresholds(
     Kind kind,
     ThresholdRates rates,
     LocalDate measuredOn,
+    Grade grade,
     String note,
+    Optional<UUID> test,
     Instant recordedAt) {
 
   public static final int NOTE_LENGTH = 200;
@@ -103,6 +108,7 @@ public record MeasuredThresholds(
     if (!faults.isEmpty()) {
       throw InvalidValueException.of(faults);
     }
-    return new MeasuredThresholds(id, mode, kind, rates, measuredOn, note.strip(), recordedAt);
+    return new MeasuredThresholds(
+        id, mode, kind, rates, measuredOn, Grade.GOOD, note.strip(), Optional.empty(), recordedAt);
   }
 }

@@ -83,7 +83,7 @@ class TalkTakenTest {
     assertThat(check.at()).isEqualTo(START.plusSeconds(588));
     assertThat(check.odd()).containsExactly(OddDay.HEAT);
     assertThat(check.doubts()).isEmpty();
-    assertThat(check.session()).contains(SESSION);
+    assertThat(check.in()).contains(new TalkCheck.TakenIn(SESSION, false));
   }
 
   @Test

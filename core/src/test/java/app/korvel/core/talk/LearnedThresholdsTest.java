@@ -12,6 +12,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.pulse.Grade;
 import app.korvel.core.talk.Gate.WhyNot;
 import app.korvel.core.talk.LearnedThresholds.About;
 import app.korvel.core.talk.Standing.Use;
@@ -432,7 +433,9 @@ class LearnedThresholdsTest {
         MeasuredThresholds.Kind.TALK_STEPS,
         ThresholdRates.of(lower, upper),
         day,
+        Grade.GOOD,
         "",
+        Optional.empty(),
         on(day));
   }
 

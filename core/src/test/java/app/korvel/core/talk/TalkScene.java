@@ -73,7 +73,7 @@ final class TalkScene {
         rpe20,
         of.odd(),
         doubts,
-        of.session(),
+        of.in(),
         of.note(),
         of.recordedAt());
   }

@@ -16,16 +16,18 @@ import org.springframework.web.socket.config.annotation.WebSocketConfigurer;
 import org.springframework.web.socket.handler.TextWebSocketHandler;
 
 /**
- * The channel on which a page is told what happens in a session or a room: it sends the id of what
- * it looks at. What a page has to say itself goes by plain requests, which are answered when it is
- * on disk.
+ * The channel on which a page is told what happens in a session, a room or a test: it sends the id
+ * of what it looks at. What a page has to say itself goes by plain requests, which are answered
+ * when it is on disk.
  */
 final class LiveChannel extends TextWebSocketHandler {
   /** A reader who is stuck holds the thread of their own no longer than this. */
   private static final long STUCK_MS = 3_000L;
 
-  /** Before the id of a room. */
+  /** Before the id of a room, and of a test. */
   private static final String ROOM = "room:";
+
+  private static final String TEST = "test:";
 
   private final LiveHub hub;
   private final Map<String, LiveViewer> viewers = new ConcurrentHashMap<>();
@@ -53,6 +55,8 @@ final class LiveChannel extends TextWebSocketHandler {
       String wanted = message.getPayload();
       if (wanted.startsWith(ROOM)) {
         viewer.lookAtRoom(UUID.fromString(wanted.substring(ROOM.length())));
+      } else if (wanted.startsWith(TEST)) {
+        viewer.lookAtTest(UUID.fromString(wanted.substring(TEST.length())));
       } else {
         viewer.lookAt(UUID.fromString(wanted));
       }
@@ -60,7 +64,7 @@ final class LiveChannel extends TextWebSocketHandler {
     } catch (IllegalArgumentException noId) {
       channel.close(
           CloseStatus.BAD_DATA.withReason(
-              "accepted: the id of a session, or room: and the id of one"));
+              "accepted: the id of a session; or room: or test: and the id of one"));
     }
   }
 

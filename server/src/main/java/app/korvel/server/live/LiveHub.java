@@ -1,11 +1,13 @@
 package app.korvel.server.live;
 
 import app.korvel.server.live.LiveViews.LiveState;
-import app.korvel.server.live.LiveViews.TraceView;
+import app.korvel.server.live.SampleViews.TraceView;
+import app.korvel.store.AssessmentRepository.OpenedTest;
 import app.korvel.store.LiveRepository.Opened;
 import app.korvel.studio.Actor;
 import app.korvel.studio.NotFoundException;
 import app.korvel.studio.Studio;
+import app.korvel.studio.assessment.SimulatedTests;
 import app.korvel.studio.live.LiveSessions;
 import app.korvel.studio.live.LiveSessions.LiveNow;
 import app.korvel.studio.live.RecordLiveEvent;
@@ -31,7 +33,7 @@ import tools.jackson.databind.json.JsonMapper;
  * did; lets simulated straps send; and closes sessions that nobody ended.
  */
 @Component
-class LiveHub {
+public class LiveHub {
   private static final Logger LOG = LoggerFactory.getLogger(LiveHub.class);
 
   /** So many seconds of the rate go along with each push: who missed more asks for all. */
@@ -52,6 +54,8 @@ class LiveHub {
   private final JsonMapper json;
   private final Set<LiveViewer> viewers = ConcurrentHashMap.newKeySet();
   private final Simulations simulations;
+  private final SimulatedTests simulatedTests;
+  private final TestsAsTheyStand tests;
   private final RoomBoards boards;
   private int ticks;
   private final ScheduledExecutorService worker =
@@ -62,16 +66,30 @@ class LiveHub {
             return thread;
           });
 
-  LiveHub(Studio studio, JsonMapper json) {
+  LiveHub(Studio studio, JsonMapper json, TestsAsTheyStand tests) {
     this.studio = studio;
     this.json = json;
+    this.tests = tests;
     this.simulations = new Simulations(studio);
+    this.simulatedTests = new SimulatedTests(studio);
     this.boards = new RoomBoards(studio, json);
     worker.scheduleWithFixedDelay(this::tick, TICK_MS, TICK_MS, TimeUnit.MILLISECONDS);
   }
 
+  /** What is told of a test: where it stands, and its rate of late. */
+  public interface TestsAsTheyStand {
+    /**
+     * As it stands now.
+     *
+     * @param seconds of the rate that go along
+     * @throws NotFoundException when there is none of that id
+     */
+    Object now(UUID test, int seconds);
+  }
+
   void watch(LiveViewer viewer) {
     viewers.add(viewer);
+    viewer.test().ifPresent(this::testChanged);
     viewer.session().ifPresent(this::changed);
     viewer.room().ifPresent(boards::roomChanged);
   }
@@ -96,6 +114,33 @@ class LiveHub {
     }
   }
 
+  /** Something of a test has changed: whoever looks at it is told at once. */
+  public void testChanged(UUID test) {
+    try {
+      worker.execute(() -> pushTest(test));
+    } catch (RejectedExecutionException stopped) {
+      LOG.debug("The server is stopping.");
+    }
+  }
+
+  private void pushTest(UUID test) {
+    Set<LiveViewer> looking =
+        viewers.stream()
+            .filter(viewer -> viewer.test().filter(test::equals).isPresent())
+            .collect(Collectors.toSet());
+    if (looking.isEmpty()) {
+      return;
+    }
+    try {
+      String message = json.writeValueAsString(tests.now(test, SECONDS_ALONG));
+      looking.forEach(viewer -> viewer.tell(message));
+    } catch (NotFoundException gone) {
+      LOG.debug("Somebody looks at a test that is not there.");
+    } catch (RuntimeException failed) {
+      LOG.warn("A test could not be told.", failed);
+    }
+  }
+
   private void push(UUID session) {
     Set<LiveViewer> looking =
         viewers.stream().filter(viewer -> viewer.looksAt(session)).collect(Collectors.toSet());
@@ -107,7 +152,7 @@ class LiveHub {
       int from = Math.max(1, stands.session().trace().seconds() - SECONDS_ALONG);
       String message =
           json.writeValueAsString(
-              new LivePush(LiveState.of(stands), TraceView.of(stands.session(), from)));
+              new LivePush(LiveState.of(stands), TraceView.of(stands.session().trace(), from)));
       looking.forEach(viewer -> viewer.tell(message));
     } catch (NotFoundException gone) {
       LOG.debug("Somebody looks at a session that is not there.");
@@ -131,10 +176,22 @@ class LiveHub {
         due.forEach(opened -> boards.changed(opened.id()));
       }
       if (second) {
+        simulatedTests.look();
         viewers.stream()
             .flatMap(viewer -> viewer.session().stream())
             .distinct()
             .forEach(this::push);
+        viewers.stream()
+            .flatMap(viewer -> viewer.test().stream())
+            .distinct()
+            .forEach(this::pushTest);
+      }
+      List<OpenedTest> tested =
+          simulatedTests.on().stream()
+              .filter(opened -> ticks % everyTicks(opened.speed()) == 0)
+              .toList();
+      if (!tested.isEmpty()) {
+        simulatedTests.send(CLOCK, tested);
       }
       boards.tick(
           viewers.stream()

@@ -18,9 +18,9 @@ import app.korvel.server.live.LiveViews.LiveStart;
 import app.korvel.server.live.LiveViews.LiveState;
 import app.korvel.server.live.LiveViews.LiveStep;
 import app.korvel.server.live.LiveViews.LiveView;
-import app.korvel.server.live.LiveViews.StopSignOption;
-import app.korvel.server.live.LiveViews.TraceView;
 import app.korvel.server.live.LiveViews.ZoneGoal;
+import app.korvel.server.live.SampleViews.StopSignOption;
+import app.korvel.server.live.SampleViews.TraceView;
 import app.korvel.store.LiveRepository.Opened;
 import app.korvel.store.SavedSession;
 import app.korvel.studio.ClientHead;
@@ -46,7 +46,7 @@ record LivePages(Studio studio) {
   LiveView view(UUID id) {
     LiveNow stands = new LiveSessions(studio).get(id);
     return new LiveView(
-        sheet(stands.opened()), LiveState.of(stands), TraceView.of(stands.session(), 1));
+        sheet(stands.opened()), LiveState.of(stands), TraceView.of(stands.session().trace(), 1));
   }
 
   private LiveSheet sheet(Opened opened) {

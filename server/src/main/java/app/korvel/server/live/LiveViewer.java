@@ -12,8 +12,8 @@ import org.springframework.web.socket.TextMessage;
 import org.springframework.web.socket.WebSocketSession;
 
 /**
- * Somebody who looks at a session or a room: a short queue and a thread of their own, so that one
- * who reads slowly holds nobody; what they are too late for is dropped, the oldest first.
+ * Somebody who looks at a session, a room or a test: a short queue and a thread of their own, so
+ * that one who reads slowly holds nobody; what they are too late for is dropped, the oldest first.
  */
 final class LiveViewer {
   private static final Logger LOG = LoggerFactory.getLogger(LiveViewer.class);
@@ -24,6 +24,7 @@ final class LiveViewer {
   private final Thread sender;
   private volatile Optional<UUID> session = Optional.empty();
   private volatile Optional<UUID> room = Optional.empty();
+  private volatile Optional<UUID> test = Optional.empty();
 
   LiveViewer(WebSocketSession channel) {
     this.channel = channel;
@@ -40,14 +41,29 @@ final class LiveViewer {
     return room;
   }
 
+  Optional<UUID> test() {
+    return test;
+  }
+
   void lookAt(UUID id) {
+    nothing();
     session = Optional.of(id);
-    room = Optional.empty();
   }
 
   void lookAtRoom(UUID id) {
+    nothing();
     room = Optional.of(id);
+  }
+
+  void lookAtTest(UUID id) {
+    nothing();
+    test = Optional.of(id);
+  }
+
+  private void nothing() {
     session = Optional.empty();
+    room = Optional.empty();
+    test = Optional.empty();
   }
 
   boolean looksAt(UUID id) {

@@ -29,16 +29,14 @@ import app.korvel.core.zone.Scheme;
 import app.korvel.core.zone.Uncertainty;
 import app.korvel.core.zone.Zones;
 import app.korvel.sensor.SimulatedStrap;
+import app.korvel.server.live.SampleViews.StopSignOption;
+import app.korvel.server.live.SampleViews.TraceView;
 import app.korvel.server.zone.ZoneViews.ZonesView;
 import app.korvel.store.LiveRepository.Opened;
 import app.korvel.studio.Studio;
 import app.korvel.studio.live.LiveSessions.LiveNow;
 import app.korvel.studio.live.OpenLiveSession;
-import app.korvel.studio.live.TakeSamples;
-import app.korvel.studio.live.TakeSamples.Decoded;
-import app.korvel.studio.live.TakeSamples.Handed;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -160,70 +158,6 @@ final class LiveViews {
   }
 
   /**
-   * Samples.
-   *
-   * @param at when each was taken, in milliseconds since 1970, not falling
-   * @param bpm its rate; null where packets are handed on
-   * @param contact whether each had skin contact; null where all had
-   * @param packets as the strap sent them, in hexadecimal figures; null where rates are given
-   */
-  record SamplesRequest(
-      List<Long> at,
-      @Nullable List<Integer> bpm,
-      @Nullable List<Boolean> contact,
-      @Nullable List<String> packets) {
-
-    Decoded decoded() {
-      List<Instant> times = at.stream().map(Instant::ofEpochMilli).toList();
-      if ((bpm == null) == (packets == null)) {
-        throw InvalidValueException.of("bpm", "is missing or one too many", "rates, or packets");
-      }
-      if (packets != null) {
-        if (packets.size() != at.size()) {
-          throw InvalidValueException.of(
-              "packets", "are " + packets.size() + " for " + at.size() + " times", "one for each");
-        }
-        return Handed.ofPackets(times, packets);
-      }
-      return new Decoded(new Handed(times, inContact()), List.of());
-    }
-
-    private List<Integer> inContact() {
-      if (contact != null && contact.size() != bpm.size()) {
-        throw InvalidValueException.of(
-            "contact", "is told " + contact.size() + " times", "once for each sample");
-      }
-      List<Integer> rates = new ArrayList<>(bpm);
-      for (int n = 0; contact != null && n < rates.size(); n++) {
-        rates.set(n, contact.get(n) ? rates.get(n) : 0);
-      }
-      return rates;
-    }
-  }
-
-  /** A packet that could not be read. */
-  record BrokenPacket(String field, String message, String accepted) {}
-
-  /**
-   * What became of samples, now that they are on disk.
-   *
-   * @param isNew false where they had been handed in before
-   * @param withoutRate how many had no rate that counts: no contact, or outside 25 to 240
-   * @param broken packets that could not be read; the others were taken
-   */
-  record SamplesTaken(long sequence, boolean isNew, int withoutRate, List<BrokenPacket> broken) {
-    static SamplesTaken of(long sequence, TakeSamples.Taken taken, Decoded decoded) {
-      return new SamplesTaken(
-          sequence,
-          taken.isNew(),
-          taken.withoutRate(),
-          decoded.broken().stream()
-              .map(each -> new BrokenPacket(each.field(), each.message(), each.accepted()))
-              .toList());
-    }
-  }
-
-  /**
    * A step of a session.
    *
    * @param lowBpm null where it has no target by rate, and highBpm likewise
@@ -270,13 +204,6 @@ final class LiveViews {
         Arrays.stream(SimulatedStrap.Fault.values())
             .filter(SimulatedStrap.Fault::forOne)
             .map(each -> new FaultOption(each, each.displayName()))
-            .toList();
-  }
-
-  record StopSignOption(StopSign sign, String words) {
-    static final List<StopSignOption> ALL =
-        Arrays.stream(StopSign.values())
-            .map(each -> new StopSignOption(each, each.words()))
             .toList();
   }
 
@@ -373,22 +300,6 @@ final class LiveViews {
   record LoggedAs(UUID id, String words) {
     static LoggedAs of(SessionLog log) {
       return new LoggedAs(log.id(), log.words());
-    }
-  }
-
-  /**
-   * Seconds of the smoothed rate.
-   *
-   * @param from the second of the first
-   * @param bpm 0 where there is none
-   */
-  record TraceView(int from, int[] bpm) {
-    static TraceView of(LiveSession session, int from) {
-      int[] bpm = new int[Math.max(0, session.trace().seconds() - from + 1)];
-      for (int n = 0; n < bpm.length; n++) {
-        bpm[n] = session.trace().smoothed(from + n).orElse(0);
-      }
-      return new TraceView(from, bpm);
     }
   }
 

@@ -127,7 +127,7 @@ final class MaximumViews {
           value.measuredOn(),
           judged.dueOn(),
           value.note(),
-          value.fieldTest().orElse(null),
+          value.test().orElse(null),
           judged.state(),
           judged.reason());
     }

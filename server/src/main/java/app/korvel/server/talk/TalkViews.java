@@ -261,7 +261,7 @@ final class TalkViews {
           check.said().hearing(),
           check.rpe20().orElse(null),
           check.odd(),
-          check.session().orElse(null),
+          check.in().filter(in -> !in.test()).map(TalkCheck.TakenIn::id).orElse(null),
           check.note(),
           check.said().words());
     }

@@ -66,7 +66,7 @@ public record KeepTestMaximum(Studio studio) {
   /** The maximum on record that came of a test, if one did. */
   public Optional<UUID> keptAs(SavedFieldTest saved) {
     return studio.store().maxima().of(saved.clientId()).stream()
-        .filter(value -> value.fieldTest().equals(Optional.of(saved.run().test().id())))
+        .filter(value -> value.test().equals(Optional.of(saved.run().test().id())))
         .map(MeasuredMaximum::id)
         .findFirst();
   }

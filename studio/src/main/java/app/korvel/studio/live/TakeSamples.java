@@ -38,6 +38,19 @@ public record TakeSamples(Studio studio) {
    * @param bpm its rate; 0 for none
    */
   public record Handed(List<Instant> at, List<Integer> bpm) {
+    /** As they count from a moment; what was taken just before it stands at its beginning. */
+    public Samples since(Instant openedAt) {
+      int[] times = new int[at.size()];
+      int[] rates = new int[times.length];
+      for (int n = 0; n < times.length; n++) {
+        long since = Duration.between(openedAt, at.get(n)).toMillis();
+        times[n] = Math.toIntExact(Math.max(0, since));
+        int rate = bpm.get(n);
+        rates[n] = rate < Trace.LOWEST || rate > Trace.HIGHEST ? 0 : rate;
+      }
+      return new Samples(openedAt, times, rates);
+    }
+
     /** Those of packets; a broken one is left out and named. */
     public static Decoded ofPackets(List<Instant> at, List<String> packets) {
       List<Instant> times = new ArrayList<>();
@@ -80,23 +93,36 @@ public record TakeSamples(Studio studio) {
         who,
         () -> {
           Opened opened = new LiveSessions(studio).opened(session);
-          checkTimes(opened, sequence, handed);
-          Samples samples = samples(opened, handed);
+          checkTimes(opened.openedAt(), new LiveSessions(studio).now(opened), sequence, handed);
+          checkNotOver(opened, handed);
+          Samples samples = handed.since(opened.openedAt());
           boolean isNew =
               samples.size() > 0 && studio.store().live().add(session, sequence, samples);
           if (isNew && !opened.open()) {
             // What was handed in after the end may show a rate that was steady, or was not.
             new KeepTalkChecks(studio).of(opened, new LiveSessions(studio).get(session).session());
           }
-          int without = 0;
-          for (int bpm : samples.bpm()) {
-            without += bpm == 0 ? 1 : 0;
-          }
-          return new Taken(isNew, without);
+          return new Taken(isNew, withoutRate(samples));
         });
   }
 
-  private void checkTimes(Opened opened, long sequence, Handed handed) {
+  /** How many samples have no rate that counts. */
+  public static int withoutRate(Samples samples) {
+    int without = 0;
+    for (int bpm : samples.bpm()) {
+      without += bpm == 0 ? 1 : 0;
+    }
+    return without;
+  }
+
+  /**
+   * Checks when samples were taken.
+   *
+   * @param openedAt when what they belong to was opened
+   * @param now what time it is by its clock
+   * @throws InvalidValueException when they are too many, out of order, or not of that time
+   */
+  public static void checkTimes(Instant openedAt, Instant now, long sequence, Handed handed) {
     List<Instant> at = handed.at;
     if (sequence < 0 || sequence > LARGEST_SEQUENCE) {
       throw InvalidValueException.of(
@@ -125,13 +151,19 @@ public record TakeSamples(Studio studio) {
           "span " + (Duration.between(first, last).toSeconds() + 1) + " s",
           "up to " + MOST_SECONDS + " s at once");
     }
-    Run.checkNotAhead(last, new LiveSessions(studio).now(opened));
-    if (first.isBefore(opened.openedAt().minus(BEFORE))) {
+    Run.checkNotAhead(last, now);
+    if (first.isBefore(openedAt.minus(BEFORE))) {
       throw InvalidValueException.of(
-          "at", "lies before the session", "moments from when it was opened");
+          "at", "lies before it was opened", "moments from when it was opened");
+    }
+  }
+
+  private void checkNotOver(Opened opened, Handed handed) {
+    if (handed.at.isEmpty()) {
+      return;
     }
     ended(opened)
-        .filter(first::isAfter)
+        .filter(handed.at.get(0)::isAfter)
         .ifPresent(
             end -> {
               throw InvalidValueException.of(
@@ -147,18 +179,5 @@ public record TakeSamples(Studio studio) {
             .filter(LiveEvent::ends)
             .map(LiveEvent::at)
             .reduce((before, after) -> after);
-  }
-
-  private static Samples samples(Opened opened, Handed handed) {
-    int[] at = new int[handed.at.size()];
-    int[] bpm = new int[at.length];
-    for (int n = 0; n < at.length; n++) {
-      // What was taken a moment before the session was opened stands at its beginning.
-      long since = Duration.between(opened.openedAt(), handed.at.get(n)).toMillis();
-      at[n] = Math.toIntExact(Math.max(0, since));
-      int rate = handed.bpm.get(n);
-      bpm[n] = rate < Trace.LOWEST || rate > Trace.HIGHEST ? 0 : rate;
-    }
-    return new Samples(opened.openedAt(), at, bpm);
   }
 }

@@ -42,7 +42,12 @@ public record KeepTalkChecks(Studio studio) {
             .collect(Collectors.toMap(TalkCheck::id, Function.identity()));
     Set<UUID> gone =
         before.values().stream()
-            .filter(check -> check.session().filter(opened.id()::equals).isPresent())
+            .filter(
+                check ->
+                    check
+                        .in()
+                        .filter(new TalkCheck.TakenIn(opened.id(), false)::equals)
+                        .isPresent())
             .map(TalkCheck::id)
             .collect(Collectors.toCollection(HashSet::new));
     for (TalkCheck check : TalkTaken.of(session, opened.id(), odd, studio.now())) {
@@ -50,7 +55,7 @@ public record KeepTalkChecks(Studio studio) {
       TalkCheck known = before.get(check.id());
       if (known == null) {
         studio.store().talk().add(opened.clientId(), check);
-      } else if (known.session().isPresent() && !same(known, check)) {
+      } else if (known.in().isPresent() && !same(known, check)) {
         studio.store().talk().correct(opened.clientId(), studio.nextId(), check);
       }
     }
