@@ -62,6 +62,11 @@ export const router = createRouter({
           meta: { title: 'Field tests', step: 'maximum' },
         },
         {
+          path: 'tests',
+          component: () => import('./assessment/TestsStep.vue'),
+          meta: { title: 'Tests', step: 'progress' },
+        },
+        {
           path: 'bands',
           component: () => import('./zone/ZonesStep.vue'),
           meta: { title: 'Zones', step: 'bands' },
@@ -171,6 +176,12 @@ export const router = createRouter({
       component: () => import('./room/RecoveryPage.vue'),
       props: true,
       meta: { title: 'Recovery', bare: true },
+    },
+    {
+      path: '/floor/tests/:test',
+      component: () => import('./assessment/TestPage.vue'),
+      props: true,
+      meta: { title: 'Test', bare: true },
     },
     {
       path: '/floor/rooms/new',

@@ -23,7 +23,6 @@ const done = async () => {
 function outbox() {
   const refused: Problem[] = []
   const box = new Outbox('s', {
-    state: () => {},
     refused: (problem) => refused.push(problem),
     changed: () => {},
   })

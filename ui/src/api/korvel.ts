@@ -529,3 +529,37 @@ export type StudioLearning = Schemas['StudioLearning']
 export const studioLearning = () => get<StudioLearning>('/studio/learning')
 export const chooseLearning = (version: number, on: boolean) =>
   put<StudioLearning>('/studio/learning', { version, on })
+
+export type TestStart = Schemas['TestStart']
+export type TestOption = Schemas['TestOption']
+export type TestRequest = Partial<Typed<Schemas['TestRequest']>>
+export type TestRow = Schemas['TestRow']
+export type TestView = Schemas['TestView']
+export type TestSheet = Schemas['TestSheet']
+export type TestState = Schemas['TestState']
+export type TestEvent = Partial<Typed<Schemas['TestEventRequest']>>
+export type TestPrompt = Schemas['PromptRow']
+export type GradedState = Schemas['GradedState']
+export type Retest = Schemas['RetestView']
+export type Protocol = Schemas['ProtocolView']
+export type ProtocolRequest = Partial<Typed<Schemas['ProtocolRequest']>>
+const testPath = (id: string) => `/tests/${id}`
+export const testStart = (id: string) => get<TestStart>(`${client(id)}/tests`)
+export const openTest = (id: string, request: TestRequest) =>
+  post<TestView>(`${client(id)}/tests`, request)
+export const testsNow = () => get<TestRow[]>('/tests')
+export const test = (id: string) => get<TestView>(testPath(id))
+export const addToTest = (id: string, event: string, happened: TestEvent) =>
+  put<TestState>(`${testPath(id)}/events/${event}`, happened)
+export const sendTestSamples = (id: string, sequence: number, samples: LiveSamples) =>
+  put<LiveSamplesTaken>(`${testPath(id)}/samples/${sequence}`, samples)
+export const keepTestMaximum = (id: string) => post<TestView>(`${testPath(id)}/maximum`, {})
+export const retests = (id: string) => get<Retest[]>(`${testPath(id)}/retest`)
+export const addLaboratory = (id: string, result: Partial<Typed<Schemas['LaboratoryRequest']>>) =>
+  post<TestStart>(`${client(id)}/laboratory`, result)
+export const protocols = () => get<Protocol[]>('/protocols')
+export const addProtocol = (protocol: ProtocolRequest) => post<Protocol>('/protocols', protocol)
+export const changeProtocol = (id: string, version: number, protocol: ProtocolRequest) =>
+  put<Protocol>(`/protocols/${id}`, { version, protocol })
+export const archiveProtocol = (id: string, version: number, archived: boolean) =>
+  put<Protocol>(`/protocols/${id}/archived`, { version, archived })

@@ -1,10 +1,10 @@
 import { asProblem, type Problem } from '../api/http'
-import { addToLive, sendSamples, type LiveEvent, type LiveState } from '../api/korvel'
+import { addToLive, sendSamples, type LiveEvent } from '../api/korvel'
 
 /** Something that has not reached the server yet: kept on this device, so that nothing is lost. */
 interface WaitingEvent {
   id: string
-  happened: LiveEvent
+  happened: object
   tried: boolean
 }
 interface WaitingSamples {
@@ -29,6 +29,15 @@ const NUMBERS = 2 ** 32
 const UNREACHABLE = 0
 const SERVER_FAILED = 500
 
+/** Hands in what happened: in a session, a room or a test. */
+export type HandIn = (id: string, event: string, happened: object) => Promise<unknown>
+/** Hands in what a strap has sent. */
+export type HandSamples = (
+  id: string,
+  sequence: number,
+  samples: { at: number[]; packets: string[] },
+) => Promise<unknown>
+
 const keyOf = (session: string) => `korvel.live.${session}`
 
 /**
@@ -44,19 +53,12 @@ export class Outbox {
   constructor(
     private readonly session: string,
     private readonly heard: {
-      state?: (state: LiveState) => void
       refused: (problem: Problem) => void
       changed?: () => void
     },
-    /** Hands in what happened: in a session, or in a room. */
-    private readonly handIn: (
-      id: string,
-      event: string,
-      happened: LiveEvent,
-    ) => Promise<unknown> = async (id, event, happened) => {
-      const state = await addToLive(id, event, happened)
-      this.heard.state?.(state)
-    },
+    private readonly handIn: HandIn = (id, event, happened) =>
+      addToLive(id, event, happened as LiveEvent),
+    private readonly handSamples: HandSamples = sendSamples,
   ) {
     const read = localStorage.getItem(keyOf(session))
     this.kept = read
@@ -80,7 +82,7 @@ export class Outbox {
   }
 
   /** Notes that something happened; the id it is known by. */
-  event(happened: LiveEvent): string {
+  event(happened: object): string {
     const id = crypto.randomUUID()
     this.kept.events.push({ id, happened, tried: false })
     this.keep()
@@ -151,7 +153,9 @@ export class Outbox {
         const first = this.kept.samples[0]!
         const { sequence, at, packets } = first
         first.tried = true
-        const gone = await this.tried(() => sendSamples(this.session, sequence, { at, packets }))
+        const gone = await this.tried(() =>
+          this.handSamples(this.session, sequence, { at, packets }),
+        )
         if (!gone) return
         this.kept.samples.shift()
         this.keep()

@@ -79,6 +79,8 @@ public enum AssessmentFinding implements FindingKind {
       "Finish or cancel it first; nobody does two at once.",
       Source.KORVEL),
   TEST_FINISHED(BLOCK, "The test is over.", "Nothing more is added to it.", Source.KORVEL),
+  TEST_GOES_ON(
+      BLOCK, "The work has not ended.", "The page is made of what it came to.", Source.KORVEL),
   TEST_NOTHING_TO_KEEP(
       BLOCK,
       "It gives no maximum.",

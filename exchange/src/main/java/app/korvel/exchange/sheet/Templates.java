@@ -33,6 +33,9 @@ final class Templates {
   /** Pages to take home, with a log to fill in. */
   static final Template HAND_OUT = of("hand-out");
 
+  /** The page of a test. */
+  static final Template TEST_REPORT = of("test-report");
+
   private static Template of(String name) {
     try (Reader text = open(name)) {
       return Mustache.compiler()

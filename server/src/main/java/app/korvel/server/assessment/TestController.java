@@ -1,6 +1,8 @@
 package app.korvel.server.assessment;
 
 import app.korvel.core.assessment.TestEvent;
+import app.korvel.exchange.sheet.Paper;
+import app.korvel.exchange.sheet.TestReport;
 import app.korvel.server.assessment.ProtocolViews.ProtocolArchiveRequest;
 import app.korvel.server.assessment.ProtocolViews.ProtocolChangeRequest;
 import app.korvel.server.assessment.ProtocolViews.ProtocolRequest;
@@ -16,6 +18,7 @@ import app.korvel.server.assessment.TestViews.TestView;
 import app.korvel.server.live.LiveHub;
 import app.korvel.server.live.SampleViews.SamplesRequest;
 import app.korvel.server.live.SampleViews.SamplesTaken;
+import app.korvel.server.sheet.SheetAnswer;
 import app.korvel.studio.Actor;
 import app.korvel.studio.Studio;
 import app.korvel.studio.assessment.KeepTestResult;
@@ -27,12 +30,17 @@ import app.korvel.studio.assessment.TakeTestSamples;
 import app.korvel.studio.live.TakeSamples.Decoded;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -112,6 +120,21 @@ class TestController {
   @GetMapping("/api/tests/{test}/retest")
   List<RetestView> retest(@PathVariable UUID test) {
     return pages.retests(test);
+  }
+
+  /** The test on one page. */
+  @GetMapping(value = "/api/tests/{test}/sheet.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+  ResponseEntity<byte[]> pdf(
+      @PathVariable UUID test, @RequestParam(required = false) @Nullable Paper paper) {
+    return SheetAnswer.pdf(TestReport.of(pages.report(test), paper == null ? Paper.A4 : paper));
+  }
+
+  /** Its figures, and its heart rate by the second. */
+  @GetMapping(value = "/api/tests/{test}/sheet.csv", produces = "text/csv")
+  ResponseEntity<String> csv(@PathVariable UUID test) {
+    return ResponseEntity.ok()
+        .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"test.csv\"")
+        .body(TestReport.csv(pages.report(test)));
   }
 
   @PostMapping("/api/clients/{id}/laboratory")

@@ -1,5 +1,6 @@
 package app.korvel.server.assessment;
 
+import app.korvel.core.assessment.AssessmentFinding;
 import app.korvel.core.assessment.GradedExclusions;
 import app.korvel.core.assessment.GradedProtocols;
 import app.korvel.core.assessment.Retest;
@@ -10,8 +11,10 @@ import app.korvel.core.assessment.TestTarget;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.RefusedException;
 import app.korvel.core.screening.StopSigns;
 import app.korvel.core.zone.Reserve;
+import app.korvel.exchange.sheet.TestReport;
 import app.korvel.server.assessment.ProtocolViews.ProtocolView;
 import app.korvel.server.assessment.TestViews.FigureView;
 import app.korvel.server.assessment.TestViews.LaboratoryView;
@@ -194,6 +197,25 @@ class TestPages implements TestsAsTheyStand {
         graded.flatMap(TestPlan.Graded::target).map(TestTarget::finding).stream().toList(),
         StopSignOption.ALL,
         StopSigns.ACTION);
+  }
+
+  /**
+   * What the page of a test shows.
+   *
+   * @throws RefusedException while it goes on
+   */
+  TestReport.Of report(UUID test) {
+    TestNow stands = new Assessments(studio).get(test);
+    return new TestReport.Of(
+        name(stands.opened()),
+        LocalDate.ofInstant(stands.opened().openedAt(), studio.zone()),
+        stands.opened().plan(),
+        stands.graded(),
+        stands.timed(),
+        stands
+            .outcome()
+            .orElseThrow(() -> RefusedException.because(AssessmentFinding.TEST_GOES_ON.of())),
+        stands.trace());
   }
 
   /** The same test of the client before, each beside this one, the latest first. */

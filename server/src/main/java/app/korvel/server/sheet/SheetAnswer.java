@@ -9,7 +9,7 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 
 /** A sheet as it is sent: a page to print, or a PDF. */
-final class SheetAnswer {
+public final class SheetAnswer {
   private SheetAnswer() {}
 
   /** Where the fonts of a page lie. */
@@ -21,7 +21,8 @@ final class SheetAnswer {
     return ResponseEntity.ok().contentType(HTML).body(sheet.html(FONTS));
   }
 
-  static ResponseEntity<byte[]> pdf(Sheet sheet) {
+  /** The PDF, to be shown or saved. */
+  public static ResponseEntity<byte[]> pdf(Sheet sheet) {
     String name = sheet.title().replaceAll("[^\\p{L}\\p{M}\\p{N}]+", "-") + ".pdf";
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_PDF)

@@ -769,7 +769,8 @@ public final class DemoData {
   /** Logs what is over and decides week by week; the last week that is over stays to be decided. */
   private void train(UUID client, LocalDate monday, LocalDate last) {
     Random random = new Random(studio.client(client).details().name().length());
-    for (LocalDate day = monday;
+    // What lies before the day it was prescribed is over: nothing is logged twice on that day.
+    for (LocalDate day = studio.today();
         day.isBefore(today.minusDays(1)) && !day.isAfter(last);
         day = day.plusDays(1)) {
       if (day.isAfter(today.minusDays(RECORDED_WITHIN))) {

@@ -1,0 +1,96 @@
+import { onScopeDispose, ref, watch, type Ref } from 'vue'
+import { clock } from '../shared/clock'
+import { useKeptSwitch } from '../shared/kept'
+
+/** Whether the metronome is heard; kept on this machine. Its beat is seen either way. */
+export const metronomeHeard = useKeptSwitch('korvel.metronome')
+
+/** A beat: its number from 0, and when it is, in seconds of the audio clock. */
+export interface Beat {
+  number: number
+  at: number
+}
+
+/**
+ * The beats of a stretch of time. Each is counted from the first one, so that none drifts however
+ * long it goes on.
+ */
+export function beatsBetween(first: number, perMinute: number, from: number, to: number): Beat[] {
+  const every = 60 / perMinute
+  const beats: Beat[] = []
+  for (let number = Math.max(0, Math.ceil((from - first) / every)); ; number++) {
+    const at = first + number * every
+    if (at >= to) return beats
+    if (at >= from) beats.push({ number, at })
+  }
+}
+
+/** The beat that is on after so many seconds, and how far it has gone, from 0 to 1. */
+export function beatAfter(seconds: number, perMinute: number) {
+  const beats = (seconds * perMinute) / 60
+  return { number: Math.floor(beats), gone: beats - Math.floor(beats) }
+}
+
+const ACCENT = 1320
+const PLAIN = 880
+const LENGTH = 0.045
+
+/** One click; the first of four is higher. */
+export function click(context: BaseAudioContext, { number, at }: Beat) {
+  const tone = context.createOscillator()
+  const gain = context.createGain()
+  tone.frequency.value = number % 4 === 0 ? ACCENT : PLAIN
+  gain.gain.setValueAtTime(0.5, at)
+  gain.gain.exponentialRampToValueAtTime(0.001, at + LENGTH)
+  tone.connect(gain).connect(context.destination)
+  tone.start(at)
+  tone.stop(at + LENGTH)
+}
+
+const TICK = 100
+/** Beats are laid so far ahead: a timer that comes late is early enough. */
+const AHEAD = 0.3
+
+/**
+ * A metronome that runs from a moment on.
+ *
+ * @param perMinute beats; null for none
+ * @param since when its first beat was, by the wall clock; null while it stands
+ */
+export function useMetronome(perMinute: Ref<number | null>, since: Ref<number | null>) {
+  let context: AudioContext | undefined
+  let first = 0
+  let laid = 0
+  const beat = ref(0)
+
+  function begin() {
+    if (since.value === null || !metronomeHeard.value || typeof AudioContext === 'undefined') return
+    context ??= new AudioContext()
+    if (context.state === 'suspended') void context.resume()
+    // Once: from here on the audio clock alone counts.
+    first = context.currentTime - (clock.wall() - since.value) / 1000
+    laid = context.currentTime
+  }
+  watch([since, perMinute, metronomeHeard], begin, { immediate: true })
+
+  const stopTicking = clock.every(TICK, () => {
+    if (!perMinute.value || since.value === null) return
+    beat.value = beatAfter((clock.wall() - since.value) / 1000, perMinute.value).number
+    if (!context || !metronomeHeard.value) return
+    const to = context.currentTime + AHEAD
+    for (const next of beatsBetween(
+      first,
+      perMinute.value,
+      Math.max(laid, context.currentTime),
+      to,
+    )) {
+      click(context, next)
+    }
+    laid = to
+  })
+  onScopeDispose(() => {
+    stopTicking()
+    void context?.close()
+  })
+  return { beat }
+}
