@@ -4,13 +4,9 @@ import type { TestRun } from './useTest'
 
 /** What was entered last; any of it can be undone. */
 const props = defineProps<{ run: TestRun }>()
-const shown = computed(() => props.run.entries.value.slice(0, 6))
-const time = (iso: string) =>
-  new Date(iso).toLocaleTimeString(undefined, {
-    hour: '2-digit',
-    minute: '2-digit',
-    second: '2-digit',
-  })
+const shown = computed(() => props.run.entries.value.slice(0, 4))
+/** By the clock on the wall: entries of two people are told apart by it. */
+const time = (iso: string) => new Date(iso).toLocaleTimeString('en-GB')
 </script>
 
 <template>

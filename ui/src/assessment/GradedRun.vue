@@ -120,8 +120,9 @@ const mayBegin = computed(
   () => phase.value === 'baseline' && graded.value.notBegunBecause.length === 0,
 )
 const begin = () => mayBegin.value && happen('begun')
+/** Asked one at a time, the first one first. */
 const unasked = computed(() =>
-  graded.value.stages.filter(({ asksHow, walked }) => asksHow && walked === null),
+  graded.value.stages.filter(({ asksHow, walked }) => asksHow && walked === null).slice(0, 1),
 )
 const ending = ref(false)
 function end(reason: NonNullable<TestEvent['reason']>) {
@@ -309,7 +310,12 @@ const otherwise = computed(() =>
           @click="happen('rail-held', { yes: !graded.railHeld })"
         />
         <Button label="Symptoms" outlined @click="happen('symptoms', { yes: true })" />
-        <Button label="End the work" class="main" @click="ending = true" />
+        <Button
+          v-if="!state.ends.length"
+          label="End the work"
+          class="main"
+          @click="ending = true"
+        />
       </template>
       <template v-else>
         <Button

@@ -32,7 +32,7 @@ const rows = computed<Row[]>(() => {
     name: String(stage.number),
     work: stage.words + (stage.walked === false ? ', run' : stage.walked ? ', walked' : ''),
     vitals: stage.vitals,
-    met: stage.whole && stage.met !== null ? String(stage.met) : '',
+    met: stage.whole && stage.met !== null ? stage.met.toFixed(1) : '',
     on: phase === 'work' && !stage.ended,
     group: 'work',
   }))

@@ -108,7 +108,7 @@ const strapWords = computed(() => {
         </h1>
         <span class="quiet"
           >{{ sheet.name }} · {{ sheet.setup }}
-          <template v-if="state.begunAt">
+          <template v-if="working">
             · <span class="num">{{ onClock(since) }}</span></template
           ></span
         >

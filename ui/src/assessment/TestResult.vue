@@ -21,6 +21,10 @@ const closing = computed(() => state.value.entries.find(({ kind }) => kind === '
 const { save, saving, general } = useSave(() => keepTestMaximum(sheet.value.id), {
   saved: () => props.run.load(),
 })
+/** The rates of the stages stand in the sheet below. */
+const figures = computed(
+  () => outcome.value?.figures.filter(({ name }) => !name.startsWith('Stage ')) ?? [],
+)
 const begun = computed(() => state.value.begunAt !== null)
 </script>
 
@@ -36,8 +40,8 @@ const begun = computed(() => state.value.begunAt !== null)
     </header>
     <p v-if="!begun">It was cancelled before the work began.</p>
     <template v-else-if="outcome">
-      <dl v-if="outcome.figures.length">
-        <div v-for="each in outcome.figures" :key="each.name">
+      <dl>
+        <div v-for="each in figures" :key="each.name">
           <dt>{{ each.name }}</dt>
           <dd>
             <b class="num">{{ each.value }}</b> {{ each.unit }}

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 
 /** The rate since the test was opened, with where it should end. */
 const props = defineProps<{ bpm: number[]; target: number | null; cap: number | null }>()
-const WIDTH = 1000
+const WIDTH = 560
 const HEIGHT = 150
 const STEP = 20
 const known = computed(() => props.bpm.filter((rate) => rate > 0))

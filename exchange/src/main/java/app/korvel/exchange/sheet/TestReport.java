@@ -32,6 +32,12 @@ public final class TestReport {
   private TestReport() {}
 
   private static final int MARGIN = 150;
+
+  /** Sizes of its text in tenths of a point: as large as one page holds. */
+  private static final int LARGEST = 90;
+
+  private static final int SMALLEST = 55;
+  private static final int STEP_DOWN = 5;
   private static final int TRACE_HEIGHT = 340;
   private static final int TRACE_LEFT = 80;
   private static final int DOTS = 240;
@@ -58,20 +64,33 @@ public final class TestReport {
   /** The page. */
   public static Sheet of(Of of, Paper paper) {
     Area page = paper.area(false);
+    int room = page.height() - 2 * MARGIN;
+    int tenths = LARGEST;
+    while (true) {
+      Sheet sheet = sheet(of, page, tenths);
+      if (tenths == SMALLEST || SheetPdf.heights(sheet, List.of("report")).get(0) <= room) {
+        return sheet;
+      }
+      tenths -= STEP_DOWN;
+    }
+  }
+
+  private static Sheet sheet(Of of, Area page, int tenths) {
     String title = of.plan.kind().displayName() + " of " + of.name;
     return new Sheet(
         title,
         title + " on " + Days.of(of.on) + ": what was done, read and found",
         page,
-        Templates.TEST_REPORT.execute(view(of, page, title)));
+        Templates.TEST_REPORT.execute(view(of, page, title, tenths)));
   }
 
-  private static View view(Of of, Area page, String title) {
+  private static View view(Of of, Area page, String title, int tenths) {
     int width = page.width() - 2 * MARGIN;
     return new View(
         Area.mm(MARGIN),
         Area.mm(MARGIN),
         Area.mm(width),
+        BigDecimal.valueOf(tenths, 1).toPlainString(),
         title,
         Days.of(of.on) + ", " + of.plan.setup().words(),
         facts(of),
@@ -85,6 +104,7 @@ public final class TestReport {
       String left,
       String top,
       String width,
+      String points,
       String title,
       String subtitle,
       List<Fact> facts,

@@ -70,6 +70,11 @@ public final class SimulatedSubject {
     this.sequence = Duration.between(opened.openedAt(), sent).toSeconds();
   }
 
+  /** When the last sample was taken; when the test was opened, before the first. */
+  Instant recordedUntil() {
+    return sent;
+  }
+
   /** Samples with their number. */
   public record Sent(long sequence, Handed handed) {}
 

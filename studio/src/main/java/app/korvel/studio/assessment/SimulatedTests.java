@@ -60,7 +60,7 @@ public final class SimulatedTests {
                 new TakeTestSamples(studio).by(who, opened.id(), sent.sequence(), sent.handed()));
   }
 
-  private static SimulatedSubject subject(OpenedTest opened, TestNow stands) {
+  static SimulatedSubject subject(OpenedTest opened, TestNow stands) {
     Trace trace = stands.trace();
     int last = trace.seconds();
     while (last > 0 && !trace.sampledAt(last)) {

@@ -354,6 +354,8 @@ public final class DemoData {
         () -> new ChooseScheme(studio).by(WHO, id("Sefa Brandvik"), Optional.of("school-range")));
     replay.at(daysAgo(15), this::talkSteps);
     new TalkChecks(studio, replay, WHO, this::id, this::at).ask();
+    new TestsDone(studio, replay, WHO, this::id, this::at, client -> checkIn(client, 0, Set.of()))
+        .ask();
     replay.at(at(1, 18, 30), this::countTogether);
     practise();
     replay.at(now, this::roster);
