@@ -68,7 +68,7 @@ useShortcuts({ list: [['Enter', 'on a test: choose it']] })
               ? 'after today’s check-in'
               : each.needsOrder
                 ? 'as ordered'
-                : 'not for them'
+                : 'not allowed'
           }}</span>
         </button>
         <div v-if="each.kind === picked" class="picked stack">

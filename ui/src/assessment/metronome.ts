@@ -16,10 +16,9 @@ export interface Beat {
  * long it goes on.
  */
 export function beatsBetween(first: number, perMinute: number, from: number, to: number): Beat[] {
-  const every = 60 / perMinute
   const beats: Beat[] = []
-  for (let number = Math.max(0, Math.ceil((from - first) / every)); ; number++) {
-    const at = first + number * every
+  for (let number = Math.max(0, Math.ceil(((from - first) * perMinute) / 60)); ; number++) {
+    const at = first + (number * 60) / perMinute
     if (at >= to) return beats
     if (at >= from) beats.push({ number, at })
   }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue'
 import { useRouter } from 'vue-router'
-import { addToLive, liveNow, openLive, roomsNow, today } from '../api/korvel'
+import { addToLive, liveNow, openLive, roomsNow, testsNow, today } from '../api/korvel'
 import { useAnswer } from '../shared/answer'
 import { useSave } from '../shared/save'
 import { theStudio } from '../shared/studio'
@@ -10,10 +10,12 @@ import { MODES } from '../shared/words'
 /** Sessions that are on, and who could begin one: checked in, and allowed to train. */
 const on = useAnswer(liveNow)
 const rooms = useAnswer(roomsNow)
+const tests = useAnswer(testsNow)
 const day = useAnswer(today)
 onMounted(() => {
   void on.load()
   void rooms.load()
+  void tests.load()
   void day.load()
 })
 const busy = computed(() => new Set(on.data.value?.map(({ clientId }) => clientId)))
@@ -21,6 +23,15 @@ const ready = computed(
   () =>
     day.data.value?.checked.filter(
       ({ leads, clientId }) => leads === 'session' && !busy.value.has(clientId),
+    ) ?? [],
+)
+
+/** Who may be tested: a test needs a “go”. */
+const testable = computed(
+  () =>
+    day.data.value?.checked.filter(
+      ({ outcome, clientId }) =>
+        outcome === 'go' && !tests.data.value?.some((each) => each.clientId === clientId),
     ) ?? [],
 )
 
@@ -90,6 +101,24 @@ const {
       Nobody is checked in yet: a session starts with a check-in.
       <RouterLink to="/today">To today</RouterLink>
     </p>
+  </section>
+  <section
+    v-if="tests.data.value && (tests.data.value.length || testable.length)"
+    class="sheet"
+    aria-labelledby="tests-title"
+  >
+    <h2 id="tests-title">A test</h2>
+    <ul>
+      <li v-for="row in tests.data.value" :key="row.id">
+        <RouterLink :to="`/floor/tests/${row.id}`">{{ row.clientName }}</RouterLink>
+        <b class="now">on now</b>
+        <span class="quiet">{{ row.name.toLowerCase() }}</span>
+      </li>
+      <li v-for="row in testable" :key="row.clientId">
+        <RouterLink :to="`/clients/${row.clientId}/tests`">{{ row.name }}</RouterLink>
+        <span class="quiet">choose a test</span>
+      </li>
+    </ul>
   </section>
 </template>
 

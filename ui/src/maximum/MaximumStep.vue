@@ -187,6 +187,7 @@ useShortcuts({
           >
         </div>
         <p class="ways small">
+          <RouterLink :to="`/clients/${id}/tests`">Every test</RouterLink>
           <RouterLink :to="`/clients/${id}/device-sheet?mode=${mode}`"
             >Values for their device</RouterLink
           >

@@ -36,8 +36,15 @@ defineEmits<{ correct: [value: MeasuredMaximum]; takeBack: [value: MeasuredMaxim
         <span class="quiet small">{{ value.reason }}</span>
       </span>
       <span class="ways">
-        <RouterLink v-if="value.fieldTest" :to="`/field-tests/${value.fieldTest}`" class="small"
-          >The run</RouterLink
+        <RouterLink
+          v-if="value.fieldTest"
+          :to="
+            value.kind === 'graded-test'
+              ? `/floor/tests/${value.fieldTest}`
+              : `/field-tests/${value.fieldTest}`
+          "
+          class="small"
+          >The test</RouterLink
         >
         <template v-if="!closed">
           <Button

@@ -34,6 +34,7 @@ const names = Object.values(VOICES).map((voice) => voice.slice(2))
   <ProblemNote v-if="problem && !data" :problem="problem" @retry="load(id)" />
   <div v-else-if="data" class="stack">
     <p class="ways">
+      <RouterLink :to="`/clients/${id}/tests`">Tests</RouterLink>
       <RouterLink :to="`/clients/${id}/recoveries`">Recoveries, by posture</RouterLink>
       <RouterLink :to="`/clients/${id}/bands/talk`">Talk checks</RouterLink>
     </p>

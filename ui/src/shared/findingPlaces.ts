@@ -49,6 +49,7 @@ export const FINDING_PLACES: Record<string, { to: string; words: string }> = {
   'thresholds-missing': thresholds,
   'thresholds-stale': thresholds,
   'thresholds-outside': thresholds,
+  'test-check-in': checkIn,
   'field-test-check-in': checkIn,
   'not-checked-in': checkIn,
   'not-today': { to: 'check-in', words: 'To the check-in' },

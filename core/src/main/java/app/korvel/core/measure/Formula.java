@@ -128,7 +128,92 @@ public enum Formula {
       "moderate + 2 × vigorous; light minutes are shown and worth 0",
       "",
       "A week against the guideline of 150 to 300.",
-      Source.WHO);
+      Source.WHO),
+  COST_WALKING(
+      "Oxygen cost of walking",
+      "VO₂ = 0.1·S + 1.8·S·G + 3.5, S = km/h × 1000 ÷ 60, G the grade as a fraction",
+      "steady state only",
+      "Stages of a graded test on a treadmill; MET is VO₂ ÷ 3.5. Both to one decimal.",
+      Source.GLASS),
+  COST_RUNNING(
+      "Oxygen cost of running",
+      "VO₂ = 0.2·S + 0.9·S·G + 3.5",
+      "steady state only",
+      "The same, run. Over 6 km/h it is asked; until then the lower of the two is used.",
+      Source.GLASS),
+  COST_CYCLING(
+      "Oxygen cost of cycling",
+      "VO₂ = 10.8 × W ÷ kg + 7",
+      "steady state only",
+      "Stages on a cycle.",
+      Source.GLASS),
+  COST_STEPPING(
+      "Oxygen cost of stepping",
+      "VO₂ = 0.2·f + 2.394·H·f + 3.5, f cycles a minute, H in m",
+      "steady state only",
+      "Stages up and down a step.",
+      Source.GLASS),
+  TREADMILL_STAGES(
+      "Stages of the treadmill, 3 min each",
+      "2.7 km/h 10 %, 4.0 12, 5.5 14, 6.8 16, 8.0 18, 8.9 20, 9.7 22",
+      "",
+      "The standard start; the gentle start adds 2.7 km/h at 0 % and at 5 %.",
+      Source.BRUCE),
+  EXHAUSTION_MEN(
+      "VO₂max from the time to exhaustion, men",
+      "14.8 − 1.379T + 0.451T² − 0.012T³, T in minutes from the standard start",
+      "",
+      "Only to exhaustion, 3 to 21 min, without holding the rail; never set beside a woman's.",
+      Source.EXHAUSTION),
+  EXHAUSTION_WOMEN(
+      "VO₂max from the time to exhaustion, women",
+      "4.38T − 3.9",
+      "",
+      "Only to exhaustion, 3 to 21 min, without holding the rail; never set beside a man's.",
+      Source.EXHAUSTION),
+  UPTAKE_LINE(
+      "VO₂max by the line to the maximum",
+      "x₀ = (M − a) ÷ b, the least-squares line of rate on VO₂",
+      "half = √((1.96·σ)² + t²·s²·(1/n + (x₀ − x̄)² ÷ Sxx)) ÷ b",
+      "Whole, steady stages; not shown under r² 0.9, or where the half is over a third of it.",
+      Source.KORVEL),
+  RATE_PRESSURE(
+      "Rate and pressure product",
+      "bpm × systolic",
+      "",
+      "Of the last whole stage of a graded test.",
+      Source.PRACTICE),
+  BENCH_24(
+      "VO₂max from the high bench, 24 a minute",
+      "111.33 − 0.42 × bpm",
+      "",
+      "41.3 cm, three minutes, 15 s counted standing from 5 to 20 s.",
+      Source.MCARDLE),
+  BENCH_22(
+      "VO₂max from the high bench, 22 a minute",
+      "65.81 − 0.1847 × bpm",
+      "",
+      "The same at 22 cycles a minute.",
+      Source.MCARDLE),
+  MILE(
+      "VO₂max from the mile, walked",
+      "132.853 − 0.0769·pounds − 0.3877·age + 6.315 (men) − 3.2649·minutes − 0.1565·bpm",
+      "± 5 ml·kg⁻¹·min⁻¹",
+      "bpm of the last minute; pounds = kg × 2.20462; made from adults of 30 to 69.",
+      Source.KLINE),
+  TALK_STEP_RATES(
+      "Talk rates from a talk-step test",
+      "lower: the last step before the first not in whole sentences; upper: the first with no more"
+          + " than a word or two",
+      "the step width",
+      "Steps of 2 min, the passage from 90 s; a step's rate is the median of 60 to 90 s.",
+      Source.TALK),
+  TWO_MINUTES(
+      "Rise and fall of the two-minute test",
+      "rise = first count − resting; fall = first − later",
+      "9 bpm by strap, 11 by counts before it is a change",
+      "The same activity, posture and source, repetitions within 5 %.",
+      Source.PRACTICE);
 
   private final String displayName;
   private final String formula;
