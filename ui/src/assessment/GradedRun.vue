@@ -79,6 +79,7 @@ function enterRate() {
   if (value === null) return focus('pressure')
   happen('read-off', { bpm: value })
   bpm.value = ''
+  focus('pressure')
 }
 function startCuff() {
   cuffAt.value = props.run.moment()
@@ -97,10 +98,10 @@ function enterPressure() {
 }
 function enterRpe() {
   const value = typed(rpe.value)
-  if (value === null) return focus('rate')
-  happen('rated', { rpe20: value })
+  if (value !== null) happen('rated', { rpe20: value })
   rpe.value = ''
-  focus('rate')
+  // The row is done: keys mean what they mean on the sheet again.
+  fields.rpe.value?.blur()
 }
 function count() {
   const value = typed(bpm.value)

@@ -105,6 +105,8 @@ class EveryPageTest {
     "Hyun-woo, maximum/tests, May be done today",
     "Hyun-woo, session, What is done",
     "Jonas, session, Recorded before",
+    "Hyun-woo, tests, Graded exercise test",
+    "Agnethe, tests, Rise 20 bpm",
     "Pilar, maximum/tests, Not with known heart disease",
     "Ragnar, device-sheet, whatever the device says",
     "Pilar, device-sheet, No values for a device",
