@@ -280,7 +280,7 @@ const otherwise = computed(() =>
             >Because
             <input v-model="because" class="floor-field" name="because" autocomplete="off" />
           </label>
-          <Button type="submit" label="Leave it out" outlined />
+          <Button type="submit" label="Skip standing" outlined />
         </form>
         <Button
           v-if="graded.posture === 'standing'"
