@@ -23,7 +23,7 @@ const PACES = [
   <div v-if="option.kind === 'two-minute'" class="fields">
     <ChoiceField
       v-model="chosen.activity"
-      label="What they do"
+      label="Activity"
       :options="start.activities.map((each) => ({ value: each.id, name: each.name }))"
       :message="messages.activity"
     />
