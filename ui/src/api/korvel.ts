@@ -563,3 +563,10 @@ export const changeProtocol = (id: string, version: number, protocol: ProtocolRe
   put<Protocol>(`/protocols/${id}`, { version, protocol })
 export const archiveProtocol = (id: string, version: number, archived: boolean) =>
   put<Protocol>(`/protocols/${id}/archived`, { version, archived })
+
+export type PracticeTests = Schemas['PracticeTests']
+export type PracticeAnswers = Schemas['PracticeAnswers']
+export const practiceTests = () => get<PracticeTests>('/practice/tests')
+export const practiseTest = (level: PracticeTests['levels'][number]['level'], speed: number) =>
+  post<TestView>('/practice/tests', { level, speed })
+export const practiceAnswers = (id: string) => get<PracticeAnswers>(`${testPath(id)}/answers`)

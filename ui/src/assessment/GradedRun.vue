@@ -9,6 +9,7 @@ import { useShortcuts } from '../shared/shortcuts'
 import EndWork from './EndWork.vue'
 import EntriesList from './EntriesList.vue'
 import NextPrompts from './NextPrompts.vue'
+import PracticeAsk from './PracticeAsk.vue'
 import SheetTable from './SheetTable.vue'
 import TestTrace from './TestTrace.vue'
 import { pressure } from './prompts'
@@ -110,6 +111,10 @@ function count() {
   bpm.value = ''
 }
 
+const asking = useTemplateRef<InstanceType<typeof PracticeAsk>>('asking')
+/** In practice the cuff answers by itself. */
+const cuff = () => (asking.value ? void asking.value.cuff() : startCuff())
+
 const posture = (value: NonNullable<TestEvent['posture']>) => happen('posture', { posture: value })
 const leavingOut = ref(false)
 const because = ref('')
@@ -157,7 +162,7 @@ useShortcuts({
   act: (key) =>
     ({
       r: () => focus('rate'),
-      k: startCuff,
+      k: cuff,
       p: () => focus('pressure'),
       e: () => focus('rpe'),
       b: begin,
@@ -240,7 +245,7 @@ const otherwise = computed(() =>
             type="button"
             :label="cuffAt ? 'Cuff running' : 'Start cuff'"
             :outlined="!cuffAt"
-            @click="startCuff"
+            @click="cuff"
           />
         </form>
         <form novalidate @submit.prevent="enterRpe">
@@ -260,6 +265,13 @@ const otherwise = computed(() =>
       <p v-if="wrong" class="fault" role="alert">{{ wrong }}</p>
     </section>
 
+    <PracticeAsk
+      v-if="sheet.heard !== null"
+      ref="asking"
+      :run="run"
+      :heard="sheet.heard"
+      @cuff="startCuff"
+    />
     <div class="acts">
       <template v-if="phase === 'baseline'">
         <Button

@@ -6,6 +6,7 @@ import Findings from '../shared/Findings.vue'
 import { useSave } from '../shared/save'
 import { useTitle } from '../shared/title'
 import { day, GRADES } from '../shared/words'
+import PracticeOutcome from './PracticeOutcome.vue'
 import RetestTable from './RetestTable.vue'
 import SheetTable from './SheetTable.vue'
 import TestTrace from './TestTrace.vue'
@@ -38,6 +39,7 @@ const begun = computed(() => state.value.begunAt !== null)
         <template v-if="state.endedBecause"> · {{ state.endedBecause.toLowerCase() }}</template>
       </p>
     </header>
+    <PracticeOutcome v-if="state.review" :review="state.review" />
     <p v-if="!begun">It was cancelled before the work began.</p>
     <template v-else-if="outcome">
       <dl>
@@ -81,6 +83,7 @@ const begun = computed(() => state.value.begunAt !== null)
         >
         <a :href="`/api/tests/${sheet.id}/sheet.csv`" class="floor-link" download>CSV</a>
       </template>
+      <RouterLink v-if="!sheet.clientId" to="/practice" class="floor-link">To practice</RouterLink>
       <RouterLink v-if="sheet.clientId" :to="`/clients/${sheet.clientId}/tests`" class="floor-link"
         >To their tests</RouterLink
       >

@@ -23,6 +23,7 @@ import { useAnswer } from '../shared/answer'
 import { beatSound, soundOn } from '../shared/sound'
 import { countWindows, options, RHYTHMS } from '../shared/words'
 import ThrobSwitch from './ThrobSwitch.vue'
+import PracticeSheet from '../assessment/PracticeSheet.vue'
 import TryTrend from './TryTrend.vue'
 import { throbOn } from './throb'
 import { useShortcuts } from '../shared/shortcuts'
@@ -311,6 +312,7 @@ useShortcuts({
       </aside>
     </div>
     <p v-else class="quiet" role="status">Loading…</p>
+    <PracticeSheet />
   </div>
 </template>
 

@@ -1,5 +1,6 @@
 package app.korvel.server.assessment;
 
+import app.korvel.core.assessment.PracticeSubject;
 import app.korvel.core.assessment.TestEvent;
 import app.korvel.exchange.sheet.Paper;
 import app.korvel.exchange.sheet.TestReport;
@@ -8,6 +9,9 @@ import app.korvel.server.assessment.ProtocolViews.ProtocolChangeRequest;
 import app.korvel.server.assessment.ProtocolViews.ProtocolRequest;
 import app.korvel.server.assessment.ProtocolViews.ProtocolView;
 import app.korvel.server.assessment.TestViews.LaboratoryRequest;
+import app.korvel.server.assessment.TestViews.PracticeAnswers;
+import app.korvel.server.assessment.TestViews.PracticeTestRequest;
+import app.korvel.server.assessment.TestViews.PracticeTests;
 import app.korvel.server.assessment.TestViews.RetestView;
 import app.korvel.server.assessment.TestViews.TestEventRequest;
 import app.korvel.server.assessment.TestViews.TestRequest;
@@ -18,12 +22,14 @@ import app.korvel.server.assessment.TestViews.TestView;
 import app.korvel.server.live.LiveHub;
 import app.korvel.server.live.SampleViews.SamplesRequest;
 import app.korvel.server.live.SampleViews.SamplesTaken;
+import app.korvel.server.practice.Seeds;
 import app.korvel.server.sheet.SheetAnswer;
 import app.korvel.studio.Actor;
 import app.korvel.studio.Studio;
 import app.korvel.studio.assessment.KeepTestResult;
 import app.korvel.studio.assessment.OpenTest;
 import app.korvel.studio.assessment.OwnProtocols;
+import app.korvel.studio.assessment.PractiseTest;
 import app.korvel.studio.assessment.RecordLaboratory;
 import app.korvel.studio.assessment.RecordTestEvent;
 import app.korvel.studio.assessment.TakeTestSamples;
@@ -50,11 +56,13 @@ class TestController {
   private final Studio studio;
   private final TestPages pages;
   private final LiveHub hub;
+  private final Seeds seeds;
 
-  TestController(Studio studio, TestPages pages, LiveHub hub) {
+  TestController(Studio studio, TestPages pages, LiveHub hub, Seeds seeds) {
     this.studio = studio;
     this.pages = pages;
     this.hub = hub;
+    this.seeds = seeds;
   }
 
   @GetMapping("/api/clients/{id}/tests")
@@ -141,6 +149,26 @@ class TestController {
   TestStart laboratory(Actor who, @PathVariable UUID id, @RequestBody LaboratoryRequest request) {
     new RecordLaboratory(studio).by(who, id, request::result);
     return pages.start(id);
+  }
+
+  @GetMapping("/api/practice/tests")
+  PracticeTests practice() {
+    return pages.practice();
+  }
+
+  /** A graded test on somebody who is not there. */
+  @PostMapping("/api/practice/tests")
+  @ResponseStatus(HttpStatus.CREATED)
+  TestView practise(Actor who, @RequestBody PracticeTestRequest request) {
+    PracticeSubject subject = PracticeSubject.of(request.level(), seeds.next());
+    int speed = request.speed() == null ? 1 : request.speed();
+    return pages.view(new PractiseTest(studio).by(who, subject, speed).id());
+  }
+
+  /** What they answer now: pressure, RPE, beats of a count, and how they are. */
+  @GetMapping("/api/tests/{test}/answers")
+  PracticeAnswers answers(@PathVariable UUID test) {
+    return PracticeAnswers.of(new PractiseTest(studio).ask(test));
   }
 
   @GetMapping("/api/protocols")

@@ -20,6 +20,8 @@ import app.korvel.server.assessment.TestViews.FigureView;
 import app.korvel.server.assessment.TestViews.LaboratoryView;
 import app.korvel.server.assessment.TestViews.ModeTargets;
 import app.korvel.server.assessment.TestViews.PairView;
+import app.korvel.server.assessment.TestViews.PracticeLevelOption;
+import app.korvel.server.assessment.TestViews.PracticeTests;
 import app.korvel.server.assessment.TestViews.RetestView;
 import app.korvel.server.assessment.TestViews.TargetOption;
 import app.korvel.server.assessment.TestViews.TestOption;
@@ -39,6 +41,7 @@ import app.korvel.studio.assessment.Assessments;
 import app.korvel.studio.assessment.Assessments.TestNow;
 import app.korvel.studio.assessment.KeepTestResult;
 import app.korvel.studio.assessment.OpenTest;
+import app.korvel.studio.assessment.PractiseTest;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.Arrays;
@@ -57,6 +60,11 @@ class TestPages implements TestsAsTheyStand {
 
   /** So many earlier ones are set beside a test. */
   private static final int RETESTS = 3;
+
+  /** So many practised ones are listed, and so fast they go at most: hands have to follow. */
+  private static final int PRACTISED = 6;
+
+  private static final int PRACTICE_SPEED = 10;
 
   /** Who is not there. */
   private static final String NOBODY = "Practice";
@@ -129,6 +137,14 @@ class TestPages implements TestsAsTheyStand {
         .toList();
   }
 
+  /** What can be practised, and what was. */
+  PracticeTests practice() {
+    return new PracticeTests(
+        PracticeLevelOption.ALL,
+        OpenTest.SPEEDS.stream().filter(speed -> speed <= PRACTICE_SPEED).toList(),
+        studio.store().assessments().practised(PRACTISED).stream().map(this::row).toList());
+  }
+
   private TestRow row(OpenedTest opened) {
     TestNow stands = new Assessments(studio).get(opened.id());
     return new TestRow(
@@ -157,7 +173,10 @@ class TestPages implements TestsAsTheyStand {
   }
 
   TestState state(TestNow stands) {
-    return TestState.of(stands, new KeepTestResult(studio).keptMaximum(stands.opened()));
+    return TestState.of(
+        stands,
+        new KeepTestResult(studio).keptMaximum(stands.opened()),
+        new PractiseTest(studio).review(stands));
   }
 
   @Override
@@ -183,6 +202,7 @@ class TestPages implements TestsAsTheyStand {
         plan.source(),
         opened.speed(),
         opened.simulated().isPresent(),
+        PractiseTest.subject(opened).map(subject -> subject.level().heard()).orElse(null),
         opened.openedAt(),
         boxed(plan.setup().metronome()),
         plan.kind().work().map(Duration::toSeconds).map(Math::toIntExact).orElse(null),

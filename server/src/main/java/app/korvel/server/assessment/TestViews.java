@@ -10,6 +10,8 @@ import app.korvel.core.assessment.GradedSheet.RecoveryRow;
 import app.korvel.core.assessment.GradedSheet.StageRow;
 import app.korvel.core.assessment.LaboratoryUptake;
 import app.korvel.core.assessment.OxygenCost;
+import app.korvel.core.assessment.PracticeReview;
+import app.korvel.core.assessment.PracticeSubject;
 import app.korvel.core.assessment.Retest;
 import app.korvel.core.assessment.TestEligibility;
 import app.korvel.core.assessment.TestEvent;
@@ -40,6 +42,7 @@ import app.korvel.studio.Stamp;
 import app.korvel.studio.assessment.Assessments.TestNow;
 import app.korvel.studio.assessment.KeepTestResult;
 import app.korvel.studio.assessment.OpenTest;
+import app.korvel.studio.assessment.PractiseTest;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -174,7 +177,7 @@ final class TestViews {
 
     static final List<Option> FAULTS =
         Arrays.stream(SimulatedStrap.Fault.values())
-            .filter(SimulatedStrap.Fault::forOne)
+            .filter(each -> each.compareTo(SimulatedStrap.Fault.TOO_HARD) < 0)
             .map(each -> Option.of(each, each.displayName()))
             .toList();
   }
@@ -308,6 +311,7 @@ final class TestViews {
    * What a test is, which does not change while it runs.
    *
    * @param clientId null for practice on somebody who is not there
+   * @param heard for practice: whether pressures are judged by their sounds; null for a client
    * @param metronome beats a minute; null where none runs
    * @param workSeconds null where that depends
    * @param targetBpm null without one
@@ -325,6 +329,7 @@ final class TestViews {
       RateSource source,
       int speed,
       boolean simulated,
+      @Nullable Boolean heard,
       Instant openedAt,
       @Nullable Integer metronome,
       @Nullable Integer workSeconds,
@@ -551,6 +556,40 @@ final class TestViews {
   /** The rate a graded test proposes as a maximum. */
   record ProposalView(int bpm, Grade grade, @Nullable UUID kept) {}
 
+  /** What was missed in practice, and by which rule. */
+  record ReviewView(String trouble, List<PracticeReview.Item> items) {
+    static ReviewView of(PracticeReview review) {
+      return new ReviewView(review.trouble().displayName(), review.items());
+    }
+  }
+
+  /** A level of practice. */
+  record PracticeLevelOption(PracticeSubject.Level level, String name) {
+    static final List<PracticeLevelOption> ALL =
+        Arrays.stream(PracticeSubject.Level.values())
+            .map(each -> new PracticeLevelOption(each, each.displayName()))
+            .toList();
+  }
+
+  /** What can be practised, and what was, latest first. */
+  record PracticeTests(
+      List<PracticeLevelOption> levels, List<Integer> speeds, List<TestRow> tests) {}
+
+  record PracticeTestRequest(PracticeSubject.Level level, @Nullable Integer speed) {}
+
+  /** What somebody who is not there answers; symptoms is null where nothing is wrong. */
+  record PracticeAnswers(
+      int systolic, int diastolic, int rpe20, int beats, @Nullable String symptoms) {
+    static PracticeAnswers of(PractiseTest.Answers answers) {
+      return new PracticeAnswers(
+          answers.pressure().systolic(),
+          answers.pressure().diastolic(),
+          answers.rpe20(),
+          answers.beats(),
+          answers.symptoms().orElse(null));
+    }
+  }
+
   /**
    * A test as it stands.
    *
@@ -581,9 +620,11 @@ final class TestViews {
       @Nullable TimedState timed,
       List<EntryRow> entries,
       @Nullable OutcomeView outcome,
-      @Nullable ProposalView proposal) {
+      @Nullable ProposalView proposal,
+      @Nullable ReviewView review) {
 
-    static TestState of(TestNow stands, Optional<UUID> keptMaximum) {
+    static TestState of(
+        TestNow stands, Optional<UUID> keptMaximum, Optional<PracticeReview> review) {
       Optional<GradedSheet> graded = stands.graded();
       Optional<TimedTest> timed = stands.timed();
       Optional<TestEvent.Ended> ended =
@@ -627,7 +668,8 @@ final class TestViews {
           stands.outcome().map(outcome -> OutcomeView.of(stands, outcome)).orElse(null),
           KeepTestResult.proposal(stands)
               .map(each -> new ProposalView(each.bpm(), each.grade(), keptMaximum.orElse(null)))
-              .orElse(null));
+              .orElse(null),
+          review.map(ReviewView::of).orElse(null));
     }
 
     private static Optional<Instant> stageEnds(GradedSheet sheet) {

@@ -53,12 +53,18 @@ public final class SimulatedSubject {
   /**
    * Begins, or goes on where the recording of a test stands.
    *
+   * @param own what they really have between rest and maximum; empty for what is reckoned with
    * @param recordedUntil when its last sample was taken; when it was opened, before the first
    */
   public SimulatedSubject(
-      OpenedTest opened, SimulatedStrap.Fault fault, long seed, Instant recordedUntil, int bpm) {
+      OpenedTest opened,
+      Optional<Reserve> own,
+      SimulatedStrap.Fault fault,
+      long seed,
+      Instant recordedUntil,
+      int bpm) {
     TestPerson person = opened.plan().person();
-    Reserve reserve = person.reserve().orElse(ANYBODY);
+    Reserve reserve = own.or(person::reserve).orElse(ANYBODY);
     this.opened = opened;
     this.body =
         new SimulatedBody(

@@ -1,5 +1,6 @@
 package app.korvel.studio.assessment;
 
+import app.korvel.core.assessment.PracticeSubject;
 import app.korvel.core.trace.Trace;
 import app.korvel.sensor.SimulatedStrap;
 import app.korvel.store.AssessmentRepository.OpenedTest;
@@ -10,6 +11,7 @@ import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 
@@ -67,9 +69,20 @@ public final class SimulatedTests {
       last--;
     }
     Instant recordedUntil = opened.openedAt().plusSeconds(last);
+    String simulated = opened.simulated().orElseThrow();
+    Optional<PracticeSubject> practised = PracticeSubject.parse(simulated);
+    SimulatedStrap.Fault fault =
+        practised
+            .map(
+                subject ->
+                    subject.trouble() == PracticeSubject.Trouble.SLIPPING_STRAP
+                        ? SimulatedStrap.Fault.SLIPPING
+                        : SimulatedStrap.Fault.NONE)
+            .orElseGet(() -> SimulatedStrap.Fault.valueOf(simulated));
     return new SimulatedSubject(
         opened,
-        SimulatedStrap.Fault.valueOf(opened.simulated().orElseThrow()),
+        practised.map(PracticeSubject::reserve),
+        fault,
         opened.id().getLeastSignificantBits(),
         recordedUntil,
         last > 0 ? trace.value(last).orElse(0) : 0);
