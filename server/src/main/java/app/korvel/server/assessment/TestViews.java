@@ -557,9 +557,9 @@ final class TestViews {
   record ProposalView(int bpm, Grade grade, @Nullable UUID kept) {}
 
   /** What was missed in practice, and by which rule. */
-  record ReviewView(String trouble, List<PracticeReview.Item> items) {
-    static ReviewView of(PracticeReview review) {
-      return new ReviewView(review.trouble().displayName(), review.items());
+  record PracticeReviewView(String trouble, List<PracticeReview.Item> items) {
+    static PracticeReviewView of(PracticeReview review) {
+      return new PracticeReviewView(review.trouble().displayName(), review.items());
     }
   }
 
@@ -621,7 +621,7 @@ final class TestViews {
       List<EntryRow> entries,
       @Nullable OutcomeView outcome,
       @Nullable ProposalView proposal,
-      @Nullable ReviewView review) {
+      @Nullable PracticeReviewView review) {
 
     static TestState of(
         TestNow stands, Optional<UUID> keptMaximum, Optional<PracticeReview> review) {
@@ -669,7 +669,7 @@ final class TestViews {
           KeepTestResult.proposal(stands)
               .map(each -> new ProposalView(each.bpm(), each.grade(), keptMaximum.orElse(null)))
               .orElse(null),
-          review.map(ReviewView::of).orElse(null));
+          review.map(PracticeReviewView::of).orElse(null));
     }
 
     private static Optional<Instant> stageEnds(GradedSheet sheet) {
