@@ -5,6 +5,7 @@ import type { TestEvent } from '../api/korvel'
 import { onClock } from '../live/cues'
 import Findings from '../shared/Findings.vue'
 import { typed } from '../shared/fields'
+import { toThePage } from '../shared/keepFocus'
 import { useShortcuts } from '../shared/shortcuts'
 import EndWork from './EndWork.vue'
 import EntriesList from './EntriesList.vue'
@@ -101,8 +102,7 @@ function enterRpe() {
   const value = typed(rpe.value)
   if (value !== null) happen('rated', { rpe20: value })
   rpe.value = ''
-  // The row is done: keys mean what they mean on the sheet again.
-  fields.rpe.value?.blur()
+  toThePage()
 }
 function count() {
   const value = typed(bpm.value)

@@ -4,6 +4,7 @@ import { computed, ref, useTemplateRef } from 'vue'
 import type { TestEvent } from '../api/korvel'
 import { onClock } from '../live/cues'
 import { typed } from '../shared/fields'
+import { toThePage } from '../shared/keepFocus'
 import { useShortcuts } from '../shared/shortcuts'
 import PassageText from '../talk/PassageText.vue'
 import EntriesList from './EntriesList.vue'
@@ -60,11 +61,13 @@ function enter() {
   if (window.value) happen('counted', { beats: value, windowSeconds: window.value })
   else happen('read-off', { bpm: value })
   number.value = ''
+  toThePage()
 }
 const repetitions = ref('')
 function enterRepetitions() {
   const value = typed(repetitions.value)
   if (value !== null) happen('repeated', { repetitions: value })
+  toThePage()
 }
 const RPE = [8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20]
 const VOICES = ['Sing', 'Talk', 'Phrases', 'Words', 'Silent']

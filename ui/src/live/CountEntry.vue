@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import { ref } from 'vue'
 import { typed } from '../shared/fields'
+import { toThePage } from '../shared/keepFocus'
 
 /** A rate taken by hand: beats of a count, or what a machine shows. */
 defineProps<{ due: boolean; mayStrap: boolean }>()
@@ -24,7 +25,7 @@ function enter() {
   if (windowSeconds.value) emit('counted', value, windowSeconds.value)
   else emit('read', value)
   number.value = ''
-  field.value?.blur()
+  toThePage()
 }
 </script>
 

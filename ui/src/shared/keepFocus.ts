@@ -49,3 +49,6 @@ export function keepFocus(router: Router) {
     })
   })
 }
+
+/** Leaves a field for the page: single keys mean what they mean there again. */
+export const toThePage = () => document.getElementById('content')?.focus({ preventScroll: true })
