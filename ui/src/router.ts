@@ -239,6 +239,12 @@ export const router = createRouter({
       meta: { title: 'A zone system', place: 'studio' },
     },
     {
+      path: '/studio/protocols/:protocol',
+      component: () => import('./assessment/ProtocolEditorPage.vue'),
+      props: true,
+      meta: { title: 'A protocol', place: 'studio' },
+    },
+    {
       path: '/studio/outlines/:outline',
       component: () => import('./outline/OutlineEditorPage.vue'),
       props: true,

@@ -63,7 +63,6 @@ defineExpose({ cuff })
 
 <template>
   <section class="ask" aria-label="Ask">
-    <Button label="Cuff" outlined @click="cuff" />
     <Button label="“How hard is it?”" outlined @click="askRpe" />
     <Button label="“How are you?”" outlined @click="askSymptoms" />
     <Button label="Count 15 s" outlined @click="count" />

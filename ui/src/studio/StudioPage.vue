@@ -26,6 +26,7 @@ import { loadMethods, theMethods } from '../shared/methods'
 import { loadStudio } from '../shared/studio'
 import { undone } from '../shared/undo'
 import { BASES, effort, FAMILIES, KINDS, schemeFigures } from '../shared/words'
+import ProtocolsSheet from '../assessment/ProtocolsSheet.vue'
 import LearningSheet from './LearningSheet.vue'
 import RegionalSheet from './RegionalSheet.vue'
 import { draftOf, fromFile } from './draft'
@@ -191,6 +192,7 @@ useShortcuts({
       </section>
 
       <LearningSheet @changed="anew" />
+      <ProtocolsSheet />
 
       <section class="sheet stack" aria-labelledby="own-title">
         <div class="heading">

@@ -117,11 +117,11 @@ class AssessmentTest {
     desk.sees("Ended: target reached");
     desk.keys("l");
     demo.pass(6, 0);
-    row(84, "126/80", 7);
+    row(76, "126/80", 7);
     desk.keys("n");
     desk.sees("No symptoms");
     demo.pass(2, 0);
-    row(80, "124/80", 6);
+    row(74, "124/80", 6);
     desk.await(() -> desk.pressable("Close the sheet").isEnabled());
     desk.press("Close the sheet");
     desk.sees("Recovered: two readings in a row near the baseline.");
@@ -195,5 +195,36 @@ class AssessmentTest {
     desk.click(".kinds li:nth-child(3) > button");
     desk.sees("Not with known heart disease.");
     assertThat(desk.all("form[aria-label='High bench']")).isEmpty();
+  }
+
+  @Test
+  void aProtocolOfTheirOwn() {
+    demo.open("/studio/protocols/new");
+    desk.type("name", "Sea wall walk");
+    desk.type("kmh1", "2");
+    desk.press("Save");
+    desk.sees("is easier than the stage before it");
+    desk.type("kmh1", "4");
+    desk.press("Save");
+    desk.sees("Sea wall walk");
+    demo.openClient("Hyun-woo", "tests");
+    desk.sees("Graded exercise test");
+  }
+
+  @Test
+  void somebodyWhoIsNotThereAnswersWhenAsked() {
+    demo.open("/practice");
+    desk.press("Begin the test");
+    desk.sees("Lie down for 3 to 5 min");
+    desk.press("Lying");
+    desk.sees("Rate, lying");
+    desk.press("Start cuff");
+    desk.sees("The cuff shows");
+    desk.press("“How are you?”");
+    desk.sees("“I am fine.”");
+    desk.sees("No symptoms");
+    desk.press("Cancel the test");
+    desk.sees("It was cancelled before the work began.");
+    desk.sees("Missed: The work was not done");
   }
 }

@@ -74,6 +74,8 @@ class EveryPageTest {
     "-, /floor/rooms/new, Who is here",
     "Jonas, recoveries, Recoveries",
     "-, /practice, Your tries",
+    "-, /practice, A whole graded test",
+    "-, /studio/protocols/new, One more stage",
     "-, /calculators/pulse?by=tap, Tap once a beat",
     "first day, /floor, Nobody to count yet",
     "first day, /practice, None yet.",
