@@ -26,7 +26,6 @@ class ShotsTest {
     "prescription, Ines, prescription, moderate-equivalent min",
     "sessions, Keola, sessions, Every week meets the guidelines.",
     "log, -, /log, Logged lately",
-    "calendar, -, /calendar, Calendars out and in",
     "progress, Tindra, progress, Minutes by level",
   })
   void picture(String name, String client, String page, String text) throws Exception {
@@ -51,31 +50,51 @@ class ShotsTest {
     take(desk, "check-in");
   }
 
-  /** Hill repeats, the second bout under way. */
+  /** The graded test of the demo, as it was closed. */
   @Test
-  void fieldTest(@TempDir Path folder) throws Exception {
+  void testSheet() throws Exception {
     Desk desk = Desk.get();
-    try (ClockedDemo demo = new ClockedDemo(folder)) {
-      demo.openClient("Hyun-woo", "maximum/tests");
-      demo.begin("Hill repeats", 15);
-      demo.title("Ready");
-      desk.keys("b");
-      demo.title("Bout 1 of 3");
-      demo.pass(1, 52);
-      demo.read(189);
-      desk.sees("peak 189");
-      demo.pass(0, 20);
-      desk.click("h1");
-      desk.keys("y");
-      demo.pass(3, 0);
-      desk.sees("Start bout 2");
-      desk.keys("b");
-      demo.title("Bout 2 of 3");
-      demo.pass(0, 48);
-      demo.read(186);
-      desk.sees("peak 186");
-      take(desk, "field-test");
-    }
+    desk.openClient("Tomasz", "tests");
+    desk.sees("Graded exercise test");
+    desk.click(".before li a");
+    desk.sees("Recovered: two readings in a row");
+    take(desk, "test-sheet");
+  }
+
+  /** Two minutes, with what they came to three months before. */
+  @Test
+  void twoMinutes() throws Exception {
+    Desk desk = Desk.get();
+    desk.openClient("Agnethe", "tests");
+    desk.sees("Rise 20 bpm");
+    desk.click(".before li a");
+    desk.sees("within chance");
+    take(desk, "two-minute-test");
+  }
+
+  /** A graded test practised, four times as fast, in its first stage. */
+  @Test
+  void practiceTest() throws Exception {
+    Desk desk = Desk.get();
+    desk.open("/practice");
+    desk.press("10×");
+    desk.press("Begin the test");
+    desk.sees("Lie down for 3 to 5 min");
+    desk.press("Lying");
+    desk.await(() -> desk.reads("Now Rate, lying") || desk.reads("Now Pressure, lying"));
+    desk.press("Start cuff");
+    desk.sees("The cuff shows");
+    desk.type("pressure", "118/74");
+    desk.keys(Keys.ENTER);
+    desk.press("Standing cannot be taken");
+    desk.type("because", "a sore foot");
+    desk.press("Skip standing");
+    desk.await(() -> desk.pressable("Begin stage 1").isEnabled());
+    desk.press("Begin stage 1");
+    desk.sees("2.7 km/h at 10 %");
+    desk.press("“How hard is it?”");
+    desk.await(() -> desk.texts(".ask span").stream().anyMatch(said -> said.startsWith("“")));
+    take(desk, "practice-test");
   }
 
   /** A quarter of an hour of a simulated client, and what the whole came to. */
@@ -169,23 +188,6 @@ class ShotsTest {
           desk.letPass(Duration.ofMillis(200));
           return desk.texts(".lane .word").stream().filter("Talk"::equals).count() > 8;
         });
-  }
-
-  /** The class of yesterday, counted anew: one to talk to, the rest as usual. */
-  @Test
-  void classCount() throws Exception {
-    Desk desk = Desk.get();
-    desk.open("/floor");
-    desk.press("Begin with 10 people");
-    desk.sees("Beats in 15 s");
-    desk.click("ol.people input");
-    for (String label : desk.texts("ol.people label")) {
-      int usual = label.contains("no usual") ? 64 : Integer.parseInt(label.replaceAll(".* ", ""));
-      int beats = (usual + 2) / 4 + (label.startsWith("Keola") ? 4 : 0);
-      desk.keys("" + beats, Keys.ENTER);
-    }
-    desk.sees("Recount for 60 s before deciding.");
-    take(desk, "class-count");
   }
 
   /** Zones that have become a client's own, with the reasons. */
