@@ -165,6 +165,7 @@ export const archiveClient = (id: string, version: number, archived: boolean) =>
 /** What the ledger keeps: withdrawn, and undone, in one way. */
 export type RecordKind =
   | 'readings'
+  | 'laboratory-uptakes'
   | 'clearances'
   | 'consents'
   | 'checkins'

@@ -6,17 +6,24 @@ import { useClient } from '../clients/useClient'
 import SelectField from '../shared/SelectField.vue'
 import TextField from '../shared/TextField.vue'
 import { typed, useFieldMessages } from '../shared/fields'
+import { useRecords } from '../shared/records'
 import { toFirstFault, useSave } from '../shared/save'
 import { day, MODES, options } from '../shared/words'
 
 /** What a laboratory measured besides maximum and thresholds, entered by its report. */
 defineProps<{ start: TestStart }>()
-const emit = defineEmits<{ saved: [start: TestStart] }>()
+const emit = defineEmits<{ saved: [start: TestStart]; changed: [] }>()
 const { id } = useClient()
 const blank = () => ({ mode: 'run' as Mode, vo2max: '', measuredOn: '', laboratory: '', note: '' })
 const entry = reactive(blank())
 const form = useFieldMessages()
 const { messages, general } = form
+const records = useRecords(
+  'laboratory-uptakes',
+  () => id.value,
+  async () => emit('changed'),
+  form.show,
+)
 const { save, saving } = useSave(
   () =>
     addLaboratory(id.value, {
@@ -30,6 +37,12 @@ const { save, saving } = useSave(
     saved(start) {
       Object.assign(entry, blank())
       emit('saved', start)
+      // Ids rise with time: the last one is what was saved now.
+      const added = start.laboratory
+        .map((each) => each.id)
+        .sort()
+        .at(-1)
+      if (added) void records.kept('Result saved', added)
     },
   },
 )
@@ -50,6 +63,13 @@ const { save, saving } = useSave(
             <b class="num">{{ each.vo2max }}</b> ml/kg/min, {{ MODES[each.mode].toLowerCase() }},
             {{ day(each.measuredOn) }},
             {{ each.laboratory }}
+            <Button
+              label="Delete"
+              text
+              size="small"
+              :aria-label="`Delete the result of ${day(each.measuredOn)}`"
+              @click="records.takeBack('Result deleted', each.id)"
+            />
           </li>
         </ul>
         <form class="row" novalidate @submit.prevent="save()">

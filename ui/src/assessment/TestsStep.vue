@@ -119,7 +119,7 @@ useShortcuts({ list: [['Enter', 'on a test: choose it']] })
       </ul>
     </section>
 
-    <LaboratoryResults :start="data" @saved="(fresh) => (data = fresh)" />
+    <LaboratoryResults :start="data" @saved="(fresh) => (data = fresh)" @changed="load(id)" />
     <p class="quiet small">
       Maximum tests in the field are under
       <RouterLink :to="`/clients/${id}/maximum/tests`">Maximum</RouterLink>.

@@ -10,6 +10,7 @@ import { useAnswer } from '../shared/answer'
 import { theStudio } from '../shared/studio'
 import { undone } from '../shared/undo'
 import { day, effort, figureSpan, MODES, POSTURES, SOURCES, VOICES } from '../shared/words'
+import LastTests from '../assessment/LastTests.vue'
 import WitnessesSheet from '../talk/WitnessesSheet.vue'
 import MinutesPicture from './MinutesPicture.vue'
 import TrendLine from './TrendLine.vue'
@@ -38,6 +39,7 @@ const names = Object.values(VOICES).map((voice) => voice.slice(2))
       <RouterLink :to="`/clients/${id}/recoveries`">Recoveries, by posture</RouterLink>
       <RouterLink :to="`/clients/${id}/bands/talk`">Talk checks</RouterLink>
     </p>
+    <LastTests :client="id" />
     <WitnessesSheet
       v-if="said.data.value?.witnesses?.rows.length"
       :witnesses="said.data.value.witnesses"
