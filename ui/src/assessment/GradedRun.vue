@@ -347,6 +347,7 @@ const otherwise = computed(() =>
         <span v-if="graded.notClosedBecause" class="quiet">{{ graded.notClosedBecause }}</span>
       </template>
     </div>
+    <Findings v-if="phase === 'baseline'" :findings="sheet.aim" />
     <Findings
       v-if="phase === 'baseline' && graded.posture && graded.notBegunBecause.length"
       :findings="graded.notBegunBecause"

@@ -132,6 +132,20 @@ public record GradedSheet(
     return (TestPlan.Graded) plan.setup();
   }
 
+  /** Where it ends, and why there: its target, or the RPE where the rate tells little. */
+  public static List<Finding> aim(TestPerson person, TestPlan.Graded setup) {
+    List<Finding> findings = new ArrayList<>();
+    setup.target().map(TestTarget::finding).ifPresent(findings::add);
+    boolean ordered = setup.order().filter(order -> order.rpeEnds().isPresent()).isPresent();
+    if (person.byEffort() && !ordered) {
+      findings.add(
+          setup.target().isEmpty() && !setup.exhaustion()
+              ? AssessmentFinding.TARGET_NONE.of("No rate is used with this client.")
+              : AssessmentFinding.EFFORT_ENDS.of());
+    }
+    return findings;
+  }
+
   /** The rate now: smoothed, or the last one entered. */
   public OptionalInt bpm() {
     return trace.smoothed(trace.seconds());
@@ -260,6 +274,8 @@ public record GradedSheet(
       List<StageRow> stages = run.map(this::stages).orElse(List.of());
       if (phase == Phase.WORK) {
         judge(stages, falls, run.orElseThrow());
+      } else if (phase == Phase.RECOVERY && watched()) {
+        waits.add(AssessmentFinding.RECOVERY_WATCHED.of());
       }
       return new GradedSheet(
           plan,
@@ -278,6 +294,13 @@ public record GradedSheet(
           trace,
           ends,
           waits);
+    }
+
+    /** With a heart condition they stay watched, recovered or not. */
+    private boolean watched() {
+      return plan.person().has(EffortContext.HEART_CONDITION)
+          && now.isBefore(
+              end.orElseThrow().at().plus(Duration.ofMinutes(Threshold.NOT_RECOVERED.whole())));
     }
 
     private int second(Instant moment) {

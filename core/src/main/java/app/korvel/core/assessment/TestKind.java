@@ -1,5 +1,6 @@
 package app.korvel.core.assessment;
 
+import app.korvel.core.measure.Threshold;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
@@ -10,7 +11,7 @@ public enum TestKind {
       "Two-minute test",
       "Two minutes of standing up, stepping or marching; how far the pulse rises, and how fast it"
           + " comes down.",
-      Optional.of(Duration.ofMinutes(2)),
+      Optional.of(Duration.ofMinutes(Threshold.TWO_MINUTE_LENGTH.whole())),
       List.of(
           "Five minutes seated and quiet, then the resting count.",
           "Two minutes at their own steady pace, or to the metronome. RPE 13 or under.",

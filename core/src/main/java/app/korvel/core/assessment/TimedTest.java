@@ -99,7 +99,7 @@ public record TimedTest(
   private static final int FEWEST = 3;
 
   /** The bench of 15 s is counted from here to there after the end, in seconds. */
-  private static final int COUNT_FROM = 5;
+  private static final int COUNT_FROM = Threshold.STEP_TEST_COUNT_WITHIN.whole();
 
   private static final int COUNT_TO = 20;
 

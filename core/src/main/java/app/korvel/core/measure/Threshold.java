@@ -451,7 +451,6 @@ public enum Threshold {
   STEP_TEST_MINUTES("3", "minutes", "A step test lasts so long.", Source.MCARDLE),
   STEP_TEST_COUNT_WITHIN(
       "5", "seconds", "The count after a step test begins so soon.", Source.MCARDLE),
-  STEP_TEST_PACE("1", "cycle a minute", "Further off the pace there is no result.", Source.KORVEL),
   MILE_ERROR("5", "ml·kg⁻¹·min⁻¹", "The standard error of the mile’s VO₂max.", Source.KLINE),
   MILE_YOUNGEST("30", "years", "The mile’s line was made from this age on.", Source.KLINE),
   MILE_OLDEST("69", "years", "And up to this one.", Source.KLINE),

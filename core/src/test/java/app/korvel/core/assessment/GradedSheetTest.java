@@ -390,7 +390,18 @@ class GradedSheetTest {
             .rate(680, 80)
             .pressure(682, 120, 80);
     assertThat(scene.now(690).notClosedBecause(true)).contains("they stay watched for 15 min");
+    assertThat(scene.waits(690)).containsExactly("recovery-watched");
+    assertThat(scene.waits(1100)).isEmpty();
     assertThat(scene.now(1100).notClosedBecause(true)).isEmpty();
+  }
+
+  @Test
+  void whereItEndsIsSaidBefore() {
+    TestPerson slowed = TestPeople.with(EffortContext.RATE_LOWERING_MEDICINE);
+    assertThat(codes(GradedSheet.aim(slowed, SheetScene.setup(slowed, false))))
+        .containsExactly("target-chosen", "effort-ends");
+    assertThat(codes(GradedSheet.aim(TestPeople.anybody(), SheetScene.setup(slowed, true))))
+        .isEmpty();
   }
 
   @Test

@@ -3,6 +3,7 @@ package app.korvel.server.assessment;
 import app.korvel.core.assessment.AssessmentFinding;
 import app.korvel.core.assessment.GradedExclusions;
 import app.korvel.core.assessment.GradedProtocols;
+import app.korvel.core.assessment.GradedSheet;
 import app.korvel.core.assessment.Retest;
 import app.korvel.core.assessment.TestKind;
 import app.korvel.core.assessment.TestOutcome;
@@ -214,7 +215,7 @@ class TestPages implements TestsAsTheyStand {
         graded.map(TestPlan.Graded::supervisor).orElse(null),
         graded.map(TestPlan.Graded::recovery).orElse(null),
         graded.map(TestPlan.Graded::protocol).map(ProtocolView::of).orElse(null),
-        graded.flatMap(TestPlan.Graded::target).map(TestTarget::finding).stream().toList(),
+        graded.map(setup -> GradedSheet.aim(plan.person(), setup)).orElse(List.of()),
         StopSignOption.ALL,
         StopSigns.ACTION);
   }
