@@ -29,8 +29,15 @@ function pick({ kind, paces }: TestOption) {
   chosen.pace = paces[0] ?? null
 }
 const checkInFirst = computed(
-  () => data.value?.options.some(({ onlyToday, open }) => onlyToday && !open) ?? false,
+  () =>
+    overview.value?.checkedToday === null &&
+    data.value?.options.some(({ onlyToday, open }) => onlyToday && !open),
 )
+/** Why a test cannot be opened now, in a few words. */
+function notNow({ onlyToday, needsOrder }: TestOption) {
+  if (onlyToday) return overview.value?.checkedToday ? 'not today' : 'after today’s check-in'
+  return needsOrder ? 'as ordered' : 'not allowed'
+}
 
 const {
   save: begin,
@@ -63,13 +70,7 @@ useShortcuts({ list: [['Enter', 'on a test: choose it']] })
         <button type="button" :aria-expanded="each.kind === picked" @click="pick(each)">
           <b>{{ each.name }}</b>
           <span class="quiet">{{ each.summary }}</span>
-          <span v-if="!each.open" class="not">{{
-            each.onlyToday
-              ? 'after today’s check-in'
-              : each.needsOrder
-                ? 'as ordered'
-                : 'not allowed'
-          }}</span>
+          <span v-if="!each.open" class="not">{{ notNow(each) }}</span>
         </button>
         <div v-if="each.kind === picked" class="picked stack">
           <ol class="how">
