@@ -1,6 +1,7 @@
 package app.korvel.core.assessment;
 
 import app.korvel.core.checkin.Outcome;
+import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.Severity;
 import app.korvel.core.screening.Condition;
@@ -105,7 +106,8 @@ public record TestEligibility(
       List<Finding> findings) {
     if (order.isPresent()) {
       findings.add(
-          AssessmentFinding.GRADED_ORDERED.of(order.get().issuer(), order.get().issuedOn()));
+          AssessmentFinding.GRADED_ORDERED.of(
+              order.get().issuer(), Days.of(order.get().issuedOn())));
     } else if (ordered.isPresent()) {
       findings.add(AssessmentFinding.GRADED_ORDER.of(ordered.get()));
     } else if (!screening.permission().vigorous()) {
