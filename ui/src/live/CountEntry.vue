@@ -2,7 +2,6 @@
 import Button from 'primevue/button'
 import { ref } from 'vue'
 import { typed } from '../shared/fields'
-import { toThePage } from '../shared/keepFocus'
 
 /** A rate taken by hand: beats of a count, or what a machine shows. */
 defineProps<{ due: boolean; mayStrap: boolean }>()
@@ -25,7 +24,7 @@ function enter() {
   if (windowSeconds.value) emit('counted', value, windowSeconds.value)
   else emit('read', value)
   number.value = ''
-  toThePage()
+  field.value?.blur()
 }
 </script>
 

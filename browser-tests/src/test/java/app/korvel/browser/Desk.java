@@ -33,6 +33,9 @@ import org.springframework.context.ConfigurableApplicationContext;
 final class Desk {
   private static final Duration PATIENCE = Duration.ofSeconds(20);
 
+  /** A long page is looked through for a while, on a busy machine for longer. */
+  private static final Duration LONGEST_SCRIPT = Duration.ofSeconds(90);
+
   /** How often in a row the same is read of what is settled. */
   private static final int SETTLED = 12;
 
@@ -92,6 +95,7 @@ final class Desk {
 
   private Desk() {
     driver = HeadlessBrowser.start();
+    driver.manage().timeouts().scriptTimeout(LONGEST_SCRIPT);
     replaceClock();
     Runtime.getRuntime().addShutdownHook(new Thread(this::close));
   }
