@@ -24,6 +24,31 @@ export function beatsBetween(first: number, perMinute: number, from: number, to:
   }
 }
 
+/** Beats are laid so far ahead: a timer that comes late is early enough. */
+const AHEAD = 0.3
+/** An audio clock that has parted so far from the clock of the test is followed no longer. */
+const APART = 0.012
+
+/**
+ * Lays beats on the audio clock, each once, a little ahead. That clock is exact from one beat to the
+ * next, but may stand still while the machine is busy; over minutes the clock of the test counts.
+ *
+ * @returns the beats to lay now, told both clocks: the audio clock, and the seconds since the first
+ *   beat by the clock of the test
+ */
+export function layBeats(perMinute: number) {
+  let first = Infinity
+  let last = -1
+  return (audio: number, since: number): Beat[] => {
+    const wanted = audio - since
+    if (!(Math.abs(wanted - first) <= APART)) first = wanted
+    const beats = beatsBetween(first, perMinute, audio, audio + AHEAD)
+    const fresh = beats.filter(({ number }) => number > last)
+    last = fresh.at(-1)?.number ?? last
+    return fresh
+  }
+}
+
 /** The beat that is on after so many seconds, and how far it has gone, from 0 to 1. */
 export function beatAfter(seconds: number, perMinute: number) {
   const beats = (seconds * perMinute) / 60
@@ -47,8 +72,6 @@ export function click(context: BaseAudioContext, { number, at }: Beat) {
 }
 
 const TICK = 100
-/** Beats are laid so far ahead: a timer that comes late is early enough. */
-const AHEAD = 0.3
 
 /**
  * A metronome that runs from a moment on.
@@ -58,34 +81,25 @@ const AHEAD = 0.3
  */
 export function useMetronome(perMinute: Ref<number | null>, since: Ref<number | null>) {
   let context: AudioContext | undefined
-  let first = 0
-  let laid = 0
+  let lay: ReturnType<typeof layBeats> | null = null
   const beat = ref(0)
 
   function begin() {
-    if (since.value === null || !metronomeHeard.value || typeof AudioContext === 'undefined') return
+    lay = null
+    if (since.value === null || !perMinute.value || !metronomeHeard.value) return
+    if (typeof AudioContext === 'undefined') return
     context ??= new AudioContext()
     if (context.state === 'suspended') void context.resume()
-    // Once: from here on the audio clock alone counts.
-    first = context.currentTime - (clock.wall() - since.value) / 1000
-    laid = context.currentTime
+    lay = layBeats(perMinute.value)
   }
   watch([since, perMinute, metronomeHeard], begin, { immediate: true })
 
   const stopTicking = clock.every(TICK, () => {
     if (!perMinute.value || since.value === null) return
-    beat.value = beatAfter((clock.wall() - since.value) / 1000, perMinute.value).number
-    if (!context || !metronomeHeard.value) return
-    const to = context.currentTime + AHEAD
-    for (const next of beatsBetween(
-      first,
-      perMinute.value,
-      Math.max(laid, context.currentTime),
-      to,
-    )) {
-      click(context, next)
-    }
-    laid = to
+    const seconds = (clock.wall() - since.value) / 1000
+    beat.value = beatAfter(seconds, perMinute.value).number
+    if (context?.state !== 'running') return
+    for (const next of lay?.(context.currentTime, seconds) ?? []) click(context, next)
   })
   onScopeDispose(() => {
     stopTicking()
