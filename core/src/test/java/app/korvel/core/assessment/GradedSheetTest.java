@@ -9,6 +9,7 @@ import app.korvel.core.checkin.BloodPressure;
 import app.korvel.core.effort.EffortContext;
 import app.korvel.core.effort.Witnesses.RateSource;
 import app.korvel.core.measure.Finding;
+import app.korvel.core.pulse.Grade;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
@@ -418,5 +419,30 @@ class GradedSheetTest {
 
   private static List<String> codes(List<Finding> findings) {
     return WorkedFiguresTest.codes(findings);
+  }
+
+  // What it proposes.
+
+  @Test
+  void aMaximumIsProposedFromExhaustionOnly() {
+    SheetScene scene =
+        SheetScene.toExhaustion(TestPeople.anybody())
+            .begun()
+            .rate(170, 150)
+            .rate(350, 181)
+            .rate(530, 179);
+    assertThat(ProposedMaximum.of(scene.now(565))).isEmpty();
+    assertThat(ProposedMaximum.of(scene.ended(570, TestEvent.Reason.CLIENT).now(575))).isEmpty();
+    scene.undone().ended(570, TestEvent.Reason.EXHAUSTION);
+    assertThat(ProposedMaximum.of(scene.now(575))).contains(new ProposedMaximum(181, Grade.FAIR));
+  }
+
+  @Test
+  void aStrapGivesTheHighestRateThatWasHeld() {
+    SheetScene scene =
+        strap().strap(second -> second < 500 ? 150 : 188).ended(570, TestEvent.Reason.EXHAUSTION);
+    assertThat(ProposedMaximum.of(scene.now(575))).contains(new ProposedMaximum(188, Grade.GOOD));
+    assertThat(ProposedMaximum.of(typed().ended(570, TestEvent.Reason.EXHAUSTION).now(575)))
+        .isEmpty();
   }
 }

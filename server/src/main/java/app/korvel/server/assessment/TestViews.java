@@ -12,6 +12,7 @@ import app.korvel.core.assessment.LaboratoryUptake;
 import app.korvel.core.assessment.OxygenCost;
 import app.korvel.core.assessment.PracticeReview;
 import app.korvel.core.assessment.PracticeSubject;
+import app.korvel.core.assessment.ProposedMaximum;
 import app.korvel.core.assessment.Retest;
 import app.korvel.core.assessment.TestEligibility;
 import app.korvel.core.assessment.TestEvent;
@@ -40,7 +41,6 @@ import app.korvel.server.live.SampleViews.TraceView;
 import app.korvel.server.web.Within;
 import app.korvel.studio.Stamp;
 import app.korvel.studio.assessment.Assessments.TestNow;
-import app.korvel.studio.assessment.KeepTestResult;
 import app.korvel.studio.assessment.OpenTest;
 import app.korvel.studio.assessment.PractiseTest;
 import java.math.BigDecimal;
@@ -666,7 +666,8 @@ final class TestViews {
           timed.map(TimedState::of).orElse(null),
           entries,
           stands.outcome().map(outcome -> OutcomeView.of(stands, outcome)).orElse(null),
-          KeepTestResult.proposal(stands)
+          graded
+              .flatMap(ProposedMaximum::of)
               .map(each -> new ProposalView(each.bpm(), each.grade(), keptMaximum.orElse(null)))
               .orElse(null),
           review.map(PracticeReviewView::of).orElse(null));

@@ -1,18 +1,15 @@
 package app.korvel.studio.assessment;
 
 import app.korvel.core.assessment.AssessmentFinding;
-import app.korvel.core.assessment.GradedSheet;
+import app.korvel.core.assessment.ProposedMaximum;
 import app.korvel.core.assessment.TalkSteps;
-import app.korvel.core.assessment.TestEvent;
 import app.korvel.core.assessment.TestKind;
 import app.korvel.core.assessment.TimedTest;
 import app.korvel.core.assessment.TimedTest.StepRow;
-import app.korvel.core.effort.Witnesses.RateSource;
 import app.korvel.core.maximum.MaximumKind;
 import app.korvel.core.maximum.MeasuredMaximum;
 import app.korvel.core.measure.RefusedException;
 import app.korvel.core.pulse.CountWindow;
-import app.korvel.core.pulse.Grade;
 import app.korvel.core.talk.Hearing;
 import app.korvel.core.talk.RateBy;
 import app.korvel.core.talk.TalkCheck;
@@ -156,42 +153,6 @@ public record KeepTestResult(Studio studio) {
   }
 
   /**
-   * The rate that a graded test to exhaustion proposes as a maximum.
-   *
-   * @param bpm the highest that was held, or read
-   * @param grade good by a strap, fair where it was counted or read
-   */
-  public record Proposal(int bpm, Grade grade) {}
-
-  /** What a test proposes; empty for one that was not to exhaustion. */
-  public static Optional<Proposal> proposal(TestNow stands) {
-    return stands
-        .graded()
-        .filter(
-            sheet ->
-                sheet.end().filter(end -> end.reason() == TestEvent.Reason.EXHAUSTION).isPresent())
-        .filter(sheet -> !sheet.stages().isEmpty())
-        .flatMap(KeepTestResult::highest);
-  }
-
-  private static Optional<Proposal> highest(GradedSheet sheet) {
-    int held =
-        IntStream.rangeClosed(1, sheet.trace().seconds())
-            .flatMap(second -> sheet.trace().smoothed(second).stream())
-            .max()
-            .orElse(0);
-    if (held > 0 && sheet.plan().source() == RateSource.STRAP) {
-      return Optional.of(new Proposal(held, Grade.GOOD));
-    }
-    return sheet.stages().stream()
-        .flatMapToInt(stage -> stage.reading().bpm().stream())
-        .max()
-        .stream()
-        .mapToObj(bpm -> new Proposal(bpm, Grade.FAIR))
-        .findFirst();
-  }
-
-  /**
    * Keeps the maximum that a graded test to exhaustion proposes; asked twice, it is kept once.
    *
    * @throws NotFoundException when there is no such test
@@ -203,8 +164,11 @@ public record KeepTestResult(Studio studio) {
         () -> {
           TestNow stands = new Assessments(studio).get(test);
           OpenedTest opened = stands.opened();
-          Optional<Proposal> proposal =
-              proposal(stands).filter(each -> opened.clientId().isPresent());
+          Optional<ProposedMaximum> proposal =
+              stands
+                  .graded()
+                  .flatMap(ProposedMaximum::of)
+                  .filter(each -> opened.clientId().isPresent());
           if (proposal.isEmpty()) {
             throw RefusedException.because(AssessmentFinding.TEST_NOTHING_TO_KEEP.of());
           }
