@@ -7,6 +7,7 @@ import Findings from '../shared/Findings.vue'
 import { typed } from '../shared/fields'
 import { toThePage } from '../shared/keepFocus'
 import { useShortcuts } from '../shared/shortcuts'
+import EndsNow from './EndsNow.vue'
 import EndWork from './EndWork.vue'
 import EntriesList from './EntriesList.vue'
 import NextPrompts from './NextPrompts.vue'
@@ -180,13 +181,7 @@ const otherwise = computed(() =>
 
 <template>
   <div class="graded">
-    <section v-if="state.ends.length && phase === 'work'" class="end" role="alert">
-      <p>
-        <span aria-hidden="true">■</span> <b>{{ state.ends[0]!.message }}</b>
-        {{ state.ends[0]!.because }}
-      </p>
-      <Button label="End the work" size="large" @click="end(endsBy)" />
-    </section>
+    <EndsNow v-if="state.ends.length && phase === 'work'" :ends="state.ends" @end="end(endsBy)" />
     <section v-else-if="state.waits.length" class="wait" role="alert">
       <p v-for="each in state.waits" :key="each.code">
         <b>{{ each.message }}</b> {{ each.because }}
@@ -369,7 +364,6 @@ const otherwise = computed(() =>
   gap: 12px;
 }
 
-.end,
 .wait {
   display: flex;
   flex-wrap: wrap;
@@ -378,24 +372,6 @@ const otherwise = computed(() =>
   justify-content: space-between;
   padding: 10px 18px;
   border-radius: var(--radius);
-}
-
-.end {
-  color: oklch(99% 0.005 85);
-  background: oklch(45% 0.14 20);
-}
-
-.end b {
-  font-size: 1.5rem;
-}
-
-.end :deep(.p-button) {
-  background: oklch(99% 0.005 85);
-  border-color: oklch(99% 0.005 85);
-  color: oklch(38% 0.14 20);
-}
-
-.wait {
   border: 2px solid var(--ochre);
 }
 

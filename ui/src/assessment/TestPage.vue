@@ -1,14 +1,13 @@
 <script setup lang="ts">
-import { useWakeLock } from '@vueuse/core'
-import { computed, onMounted, ref, toRef, watch } from 'vue'
+import { computed, ref, toRef, watch } from 'vue'
 import type { TestEvent } from '../api/korvel'
 import { onClock } from '../live/cues'
+import FloorNotes from '../live/FloorNotes.vue'
 import StopSheet from '../live/StopSheet.vue'
 import { toldRate, useStrap } from '../live/useStrap'
 import ProblemNote from '../shared/ProblemNote.vue'
 import SwitchButton from '../shared/SwitchButton.vue'
 import { clock } from '../shared/clock'
-import { useKeptSwitch } from '../shared/kept'
 import { useShortcuts } from '../shared/shortcuts'
 import { useTitle } from '../shared/title'
 import BeatShown from './BeatShown.vue'
@@ -18,6 +17,7 @@ import TestResult from './TestResult.vue'
 import TimedRun from './TimedRun.vue'
 import { metronomeHeard, useMetronome } from './metronome'
 import { useTest } from './useTest'
+import { floorLight, useScreenAwake } from '../live/floorScreen'
 
 /** A test on the clock: what is due next, what was entered, and when it ends. */
 const props = defineProps<{ test: string }>()
@@ -34,9 +34,7 @@ const rate = computed(() =>
   connected.value ? (state.value?.bpm ?? null) : (strapRate.value ?? null),
 )
 
-const { isSupported, request } = useWakeLock()
-onMounted(() => isSupported.value && void request('screen').catch(() => {}))
-const light = useKeptSwitch('korvel.floor-light')
+useScreenAwake()
 
 const ms = (iso: string) => new Date(iso).getTime()
 const working = computed(
@@ -96,7 +94,12 @@ const strapWords = computed(() => {
 </script>
 
 <template>
-  <main id="content" class="floor-page test-page" :class="{ 'dark-ground': !light }" tabindex="-1">
+  <main
+    id="content"
+    class="floor-page test-page"
+    :class="{ 'dark-ground': !floorLight }"
+    tabindex="-1"
+  >
     <ProblemNote v-if="problem" :problem="problem" @retry="load" />
     <template v-else-if="sheet && state">
       <header>
@@ -123,29 +126,20 @@ const strapWords = computed(() => {
           <path v-if="metronomeHeard" d="M15 9.2a4 4 0 0 1 0 5.6M17.6 6.8a7.4 7.4 0 0 1 0 10.4" />
           <path v-else d="M15.5 9.5l5 5m0-5l-5 5" />
         </SwitchButton>
-        <button type="button" class="plain" @click="light = !light">
-          {{ light ? 'Dark' : 'Light' }}
+        <button type="button" class="plain" @click="floorLight = !floorLight">
+          {{ floorLight ? 'Dark' : 'Light' }}
         </button>
         <button v-if="working" type="button" class="stop-now" @click="stop">
           <span aria-hidden="true">■</span> Stop
         </button>
       </header>
 
-      <p v-if="!connected" class="floor-note" role="status">
-        Korvel does not answer. The clock goes on;
-        <template v-if="waiting.events || waiting.seconds"
-          >{{ waiting.events }} {{ waiting.events === 1 ? 'entry' : 'entries' }} and
-          {{ waiting.seconds }} s of heart rate are kept here and handed in as soon as it
-          does.</template
-        ><template v-else>what is entered now is kept here.</template>
-      </p>
-      <p v-else-if="refused" class="floor-note" role="alert">
-        {{
-          refused.errors[0]
-            ? `${refused.errors[0].message}. Accepted: ${refused.errors[0].accepted}.`
-            : refused.message
-        }}
-      </p>
+      <FloorNotes
+        :offline="!connected"
+        :waiting="waiting"
+        :refused="refused"
+        @close="refused = null"
+      />
 
       <StopSheet
         v-if="asking"

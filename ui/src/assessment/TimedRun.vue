@@ -2,11 +2,12 @@
 import Button from 'primevue/button'
 import { computed, ref, useTemplateRef } from 'vue'
 import type { TestEvent } from '../api/korvel'
-import { onClock } from '../live/cues'
+import { onClock, RPE, VOICE } from '../live/cues'
 import { typed } from '../shared/fields'
 import { toThePage } from '../shared/keepFocus'
 import { useShortcuts } from '../shared/shortcuts'
 import PassageText from '../talk/PassageText.vue'
+import EndsNow from './EndsNow.vue'
 import EntriesList from './EntriesList.vue'
 import NextPrompts from './NextPrompts.vue'
 import TestTrace from './TestTrace.vue'
@@ -69,8 +70,6 @@ function enterRepetitions() {
   if (value !== null) happen('repeated', { repetitions: value })
   toThePage()
 }
-const RPE = [8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20]
-const VOICES = ['Sing', 'Talk', 'Phrases', 'Words', 'Silent']
 const passageDue = computed(() =>
   inTime(state.value.prompts, now.value).some(({ what, left }) => what === 'passage' && left < 20),
 )
@@ -102,13 +101,7 @@ useShortcuts({
 
 <template>
   <div class="timed">
-    <section v-if="state.ends.length" class="end" role="alert">
-      <p>
-        <span aria-hidden="true">■</span> <b>{{ state.ends[0]!.message }}</b>
-        {{ state.ends[0]!.because }}
-      </p>
-      <Button label="End the work" size="large" @click="end('rule')" />
-    </section>
+    <EndsNow :ends="state.ends" @end="end('rule')" />
 
     <section class="now" aria-label="Now">
       <div class="figure">
@@ -131,7 +124,7 @@ useShortcuts({
     </section>
     <div v-if="steps && phase !== 'ready'" class="voices" role="group" aria-label="Voice">
       <button
-        v-for="(word, at) in VOICES"
+        v-for="(word, at) in VOICE"
         :key="word"
         type="button"
         @click="happen('spoken', { voice: at + 1 })"
@@ -238,7 +231,7 @@ useShortcuts({
           <tr v-for="each in timed.steps" :key="each.number">
             <th scope="row">Step {{ each.number }}</th>
             <td class="num">{{ each.bpm ?? '–' }}</td>
-            <td>{{ each.voice ? VOICES[each.voice - 1] : '–' }}</td>
+            <td>{{ each.voice ? VOICE[each.voice - 1] : '–' }}</td>
           </tr>
         </tbody>
         <tbody v-else>
@@ -267,24 +260,6 @@ useShortcuts({
 .timed {
   display: grid;
   gap: 14px;
-}
-
-.end {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px 24px;
-  align-items: center;
-  justify-content: space-between;
-  padding: 10px 18px;
-  border-radius: var(--radius);
-  color: oklch(99% 0.005 85);
-  background: oklch(45% 0.14 20);
-}
-
-.end :deep(.p-button) {
-  background: oklch(99% 0.005 85);
-  border-color: oklch(99% 0.005 85);
-  color: oklch(38% 0.14 20);
 }
 
 .now {

@@ -1,12 +1,10 @@
 <script setup lang="ts">
-import { useWakeLock } from '@vueuse/core'
 import Button from 'primevue/button'
-import { computed, onMounted, ref, toRef, watch } from 'vue'
+import { computed, ref, toRef, watch } from 'vue'
 import type { LiveEvent } from '../api/korvel'
 import Findings from '../shared/Findings.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import SwitchButton from '../shared/SwitchButton.vue'
-import { useKeptSwitch } from '../shared/kept'
 import Ruler from '../shared/ruler/Ruler.vue'
 import { useShortcuts } from '../shared/shortcuts'
 import { CUE_SOUNDS, cuesHeard } from '../shared/sound'
@@ -14,6 +12,7 @@ import { useTitle } from '../shared/title'
 import { MODES, span } from '../shared/words'
 import { CUES, onClock, VOICE } from './cues'
 import CountEntry from './CountEntry.vue'
+import FloorNotes from './FloorNotes.vue'
 import LiveFigures from './LiveFigures.vue'
 import LiveSummary from './LiveSummary.vue'
 import PassageAsked from '../talk/PassageAsked.vue'
@@ -24,6 +23,7 @@ import { useRatingKeys } from './ratingKeys'
 import { useStopping } from './stopping'
 import { useLive } from './useLive'
 import { toldRate, useStrap, WITHOUT_BLUETOOTH, canReachStraps } from './useStrap'
+import { floorLight, useScreenAwake } from './floorScreen'
 
 /** A session on the clock, for one: how hard it is, what to say, how long it goes on. */
 const props = defineProps<{ session: string }>()
@@ -61,10 +61,8 @@ const needsStrap = computed(
     byRate.value && !simulated.value && !byHand.value && !ended.value && strap.state.value !== 'on',
 )
 
-const { isSupported, request } = useWakeLock()
-onMounted(() => isSupported.value && void request('screen').catch(() => {}))
+useScreenAwake()
 
-const light = useKeptSwitch('korvel.floor-light')
 const phase = computed(() => state.value?.phase ?? 'ready')
 const ended = computed(() => phase.value === 'ended')
 const running = computed(() => phase.value === 'running')
@@ -229,7 +227,7 @@ const strapWords = computed(() => {
 </script>
 
 <template>
-  <main id="content" class="floor-page" :class="{ 'dark-ground': !light }" tabindex="-1">
+  <main id="content" class="floor-page" :class="{ 'dark-ground': !floorLight }" tabindex="-1">
     <ProblemNote v-if="problem" :problem="problem" @retry="load" />
     <template v-else-if="sheet && state">
       <header>
@@ -251,8 +249,8 @@ const strapWords = computed(() => {
           <path v-if="cuesHeard" d="M15 9.2a4 4 0 0 1 0 5.6M17.6 6.8a7.4 7.4 0 0 1 0 10.4" />
           <path v-else d="M15.5 9.5l5 5m0-5l-5 5" />
         </SwitchButton>
-        <button type="button" class="plain" @click="light = !light">
-          {{ light ? 'Dark' : 'Light' }}
+        <button type="button" class="plain" @click="floorLight = !floorLight">
+          {{ floorLight ? 'Dark' : 'Light' }}
         </button>
         <button v-if="!ended" type="button" class="stop-now" @click="stop">
           <span aria-hidden="true">■</span> Stop
@@ -260,22 +258,9 @@ const strapWords = computed(() => {
         <RouterLink v-else to="/today" class="plain">To today</RouterLink>
       </header>
 
-      <p v-if="offline" class="floor-note" role="status">
-        Korvel does not answer. The clock goes on;
-        <template v-if="waiting.seconds || waiting.events"
-          >{{ waiting.seconds }} s of heart rate and {{ waiting.events }}
-          {{ waiting.events === 1 ? 'entry' : 'entries' }} are kept here and handed in as soon as it
-          does.</template
-        ><template v-else>what comes now is kept here.</template>
+      <FloorNotes :offline="offline" :waiting="waiting" :refused="refused" @close="refused = null">
         Cues wait: go by RPE and talk.
-      </p>
-      <p v-else-if="refused" class="floor-note" role="alert">
-        {{
-          refused.errors[0]
-            ? `${refused.errors[0].message}. Accepted: ${refused.errors[0].accepted}.`
-            : refused.message
-        }}
-      </p>
+      </FloorNotes>
 
       <StopSheet
         v-if="asking"

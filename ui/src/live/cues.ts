@@ -15,14 +15,14 @@ export const CUES: Record<Kind, { mark: string; words: string }> = {
 /** The five words of the voice, softest first. */
 export const VOICE = ['Sing', 'Talk', 'Phrases', 'Words', 'Silent'] as const
 
-const LOWEST = 6
-const HIGHEST = 20
+/** Every rating of the scale from 6 to 20. */
+export const RPE = Array.from({ length: 15 }, (_, n) => 6 + n)
 
 /** The ratings that make sense in a step: its own, some below and more above. */
 export function ratings(low: number | null, high: number | null): number[] {
-  const from = Math.max(LOWEST, (low ?? 9) - 3)
-  const to = Math.min(HIGHEST, (high ?? 13) + 5)
-  return Array.from({ length: to - from + 1 }, (_, n) => from + n)
+  const from = (low ?? 9) - 3
+  const to = (high ?? 13) + 5
+  return RPE.filter((each) => each >= from && each <= to)
 }
 
 /** Minutes and seconds, as on a clock. */

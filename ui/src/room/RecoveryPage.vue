@@ -18,11 +18,11 @@ import ProblemNote from '../shared/ProblemNote.vue'
 import SelectField from '../shared/SelectField.vue'
 import { useAnswer } from '../shared/answer'
 import { clock } from '../shared/clock'
-import { useKeptSwitch } from '../shared/kept'
 import { useSave } from '../shared/save'
 import { useShortcuts } from '../shared/shortcuts'
 import FallLines from './FallLines.vue'
 import RecoveryTable from './RecoveryTable.vue'
+import { floorLight } from '../live/floorScreen'
 
 /** Efforts end, and hearts come down: side by side, set by set, of one or of several. */
 const props = defineProps<{ room?: string; session?: string }>()
@@ -31,7 +31,6 @@ const two = computed(() => (ways.first === ways.second ? null : { ...ways }))
 const { data, problem, load } = useAnswer(() =>
   props.room ? roomRecovery(props.room, two.value) : liveRecovery(props.session!, two.value),
 )
-const light = useKeptSwitch('korvel.floor-light')
 const time = new LiveClock(() => data.value?.speed ?? 1)
 const now = ref(0)
 watch(data, (fresh) => fresh && time.learn(fresh.now))
@@ -152,7 +151,7 @@ useShortcuts({
 </script>
 
 <template>
-  <main id="content" class="floor-page" :class="{ 'dark-ground': !light }" tabindex="-1">
+  <main id="content" class="floor-page" :class="{ 'dark-ground': !floorLight }" tabindex="-1">
     <ProblemNote v-if="problem && !data" :problem="problem" @retry="load()" />
     <template v-else-if="data">
       <header>
@@ -165,8 +164,8 @@ useShortcuts({
           <RouterLink v-else class="floor-link" :to="`/floor/sessions/${session}`"
             >To the session</RouterLink
           >
-          <button type="button" class="floor-link" @click="light = !light">
-            {{ light ? 'Dark' : 'Light' }}
+          <button type="button" class="floor-link" @click="floorLight = !floorLight">
+            {{ floorLight ? 'Dark' : 'Light' }}
           </button>
         </nav>
       </header>

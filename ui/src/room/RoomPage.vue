@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { useElementSize, useWakeLock } from '@vueuse/core'
+import { useElementSize } from '@vueuse/core'
 import Button from 'primevue/button'
-import { computed, onMounted, onScopeDispose, ref, shallowReactive, toRef } from 'vue'
+import { computed, onScopeDispose, ref, shallowReactive, toRef } from 'vue'
 import { showOnWall, type LiveEvent, type SwapQuestion } from '../api/korvel'
 import { strapConnection, type StrapConnection } from '../live/useStrap'
 import ProblemNote from '../shared/ProblemNote.vue'
 import SwitchButton from '../shared/SwitchButton.vue'
 import { clock } from '../shared/clock'
-import { useKeptSwitch } from '../shared/kept'
+import FloorNotes from '../live/FloorNotes.vue'
 import { useSave } from '../shared/save'
 import { useShortcuts } from '../shared/shortcuts'
 import { CUE_SOUNDS, cuesHeard } from '../shared/sound'
@@ -23,6 +23,7 @@ import { layoutFor } from './layout'
 import { lettersOf, type Asked } from './letters'
 import { RoomSounds } from './roomSounds'
 import { useRoom } from './useRoom'
+import { floorLight, useScreenAwake } from '../live/floorScreen'
 
 /** The board of a room: a lane for each, and who needs you at the side. */
 const props = defineProps<{ room: string }>()
@@ -30,9 +31,7 @@ const board = useRoom(toRef(props, 'room'))
 const { sheet, lanes, time, queue, questions, problem, refused, waiting, connected, now } = board
 const { load, happened, roomHappened } = board
 
-const { isSupported, request } = useWakeLock()
-onMounted(() => isSupported.value && void request('screen').catch(() => {}))
-const light = useKeptSwitch('korvel.floor-light')
+useScreenAwake()
 
 const people = computed(() => sheet.value?.people ?? [])
 const byId = computed(() => new Map(people.value.map((person) => [person.session, person])))
@@ -147,7 +146,7 @@ useShortcuts({
 </script>
 
 <template>
-  <main id="content" class="floor-page room" :class="{ 'dark-ground': !light }" tabindex="-1">
+  <main id="content" class="floor-page room" :class="{ 'dark-ground': !floorLight }" tabindex="-1">
     <ProblemNote v-if="problem" :problem="problem" @retry="load" />
     <template v-else-if="sheet && time">
       <header>
@@ -188,26 +187,22 @@ useShortcuts({
             <path v-if="cuesHeard" d="M15 9.2a4 4 0 0 1 0 5.6M17.6 6.8a7.4 7.4 0 0 1 0 10.4" />
             <path v-else d="M15.5 9.5l5 5m0-5l-5 5" />
           </SwitchButton>
-          <button type="button" class="floor-link" @click="light = !light">
-            {{ light ? 'Dark' : 'Light' }}
+          <button type="button" class="floor-link" @click="floorLight = !floorLight">
+            {{ floorLight ? 'Dark' : 'Light' }}
           </button>
           <RouterLink v-if="over" to="/floor">To the floor</RouterLink>
         </nav>
         <Button v-if="!over" label="End room" outlined class="end" @click="end" />
       </header>
 
-      <p v-if="!connected" class="floor-note" role="status">
-        Korvel does not answer. The clock goes on; what you enter is kept here<template
-          v-if="waiting"
-          >: {{ waiting }} {{ waiting === 1 ? 'entry waits' : 'entries wait' }}</template
-        >. The lanes show what was known last: go by RPE and talk.
-      </p>
-      <p v-else-if="refused" class="floor-note" role="alert">
-        {{ refused.findings[0]?.message ?? refused.errors[0]?.message ?? refused.message
-        }}<template v-if="refused.errors[0]">. Accepted: {{ refused.errors[0].accepted }}</template
-        >.
-        <button type="button" class="floor-link" @click="board.refused.value = null">Close</button>
-      </p>
+      <FloorNotes
+        :offline="!connected"
+        :waiting="{ events: waiting, seconds: 0 }"
+        :refused="refused"
+        @close="refused = null"
+      >
+        The lanes show what was known last: go by RPE and talk.
+      </FloorNotes>
 
       <RoomOver
         v-if="over"

@@ -1,18 +1,18 @@
 <script setup lang="ts">
-import { useElementSize, useWakeLock } from '@vueuse/core'
-import { computed, onMounted, ref, toRef } from 'vue'
+import { useElementSize } from '@vueuse/core'
+import { computed, ref, toRef } from 'vue'
 import ProblemNote from '../shared/ProblemNote.vue'
 import LaneRow from './LaneRow.vue'
 import RoomTimeBar from './RoomTimeBar.vue'
 import { doing } from './doing'
 import { layoutFor } from './layout'
 import { useRoom } from './useRoom'
+import { useScreenAwake } from '../live/floorScreen'
 
 /** The room for its wall: large, dark, by nickname where wanted, and nothing about health. */
 const props = defineProps<{ room: string }>()
 const { sheet, lanes, time, problem, connected, now, load } = useRoom(toRef(props, 'room'))
-const { isSupported, request } = useWakeLock()
-onMounted(() => isSupported.value && void request('screen').catch(() => {}))
+useScreenAwake()
 
 const people = computed(() => sheet.value?.people ?? [])
 const roomStep = computed(() => {
