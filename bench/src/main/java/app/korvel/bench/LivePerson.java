@@ -50,6 +50,16 @@ public final class LivePerson {
             "{\"clientId\":\"" + ready("On The Clock") + "\",\"source\":\"strap\"}"));
   }
 
+  /** Makes them ready, and opens a test of two minutes on a chair. */
+  public String twoMinutes() throws IOException, InterruptedException {
+    return id(
+        send(
+            "POST",
+            "/api/clients/" + ready("On A Chair") + "/tests",
+            "{\"kind\":\"two-minute\",\"source\":\"strap\",\"activity\":\"sit-to-stand\","
+                + "\"present\":true}"));
+  }
+
   /** Adds and screens them, counts, prescribes and checks them in; their id. */
   String ready(String name) throws IOException, InterruptedException {
     String person =

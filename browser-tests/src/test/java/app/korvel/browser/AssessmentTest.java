@@ -47,7 +47,7 @@ class AssessmentTest {
   /** A rate, a pressure and an RPE, each with the Enter key. */
   private void row(int bpm, String pressure, int rpe) {
     desk.keys("r");
-    desk.await(() -> "bpm".equals(desk.driver().switchTo().activeElement().getDomProperty("name")));
+    desk.await(() -> "bpm".equals(desk.inFocus().getDomProperty("name")));
     desk.keys("" + bpm, Keys.ENTER);
     desk.keys(pressure, Keys.ENTER);
     desk.keys("" + rpe, Keys.ENTER);
@@ -55,12 +55,40 @@ class AssessmentTest {
     desk.answered();
   }
 
+  /** Goes on with the Tab key until that box is reached, and ticks it. */
+  private void tick(String name) {
+    for (int n = 0; n < 40 && !name.equals(desk.inFocus().getDomProperty("name")); n++) {
+      desk.keys(Keys.TAB);
+    }
+    assertThat(desk.inFocus().getDomProperty("name")).isEqualTo(name);
+    desk.keys(Keys.SPACE);
+    assertThat(desk.inFocus().isSelected()).isTrue();
+  }
+
+  /** Two at one sheet: what one enters, the other sees, and may take back. */
+  private void anotherDeviceTakesARate() {
+    String sheet = desk.driver().getCurrentUrl();
+    String first = desk.beside();
+    desk.driver().get(sheet);
+    desk.sees("Begin stage 1");
+    desk.keys("r");
+    desk.await(() -> "bpm".equals(desk.inFocus().getDomProperty("name")));
+    desk.keys("67", Keys.ENTER);
+    desk.sees("67 bpm read off");
+    desk.answered();
+    desk.driver().close();
+    desk.driver().switchTo().window(first);
+    desk.sees("67 bpm read off");
+    desk.keys("u");
+    desk.await(() -> !desk.reads("67 bpm read off"));
+  }
+
   @Test
   void aWholeGradedTestByKeyboard() throws IOException {
     pick("Graded exercise test");
     desk.type("supervisor", "Ilse Marrowby");
-    desk.click("input[name=noneOfThese]");
-    desk.click("input[name=present]");
+    tick("noneOfThese");
+    tick("present");
     desk.keys(Keys.ENTER);
     desk.sees("Lie down for 3 to 5 min");
 
@@ -74,6 +102,7 @@ class AssessmentTest {
     demo.pass(1, 0);
     row(64, "124/82", 6);
     desk.sees("Begin stage 1");
+    anotherDeviceTakesARate();
     desk.keys("b");
     desk.sees("2.7 km/h at 10 %");
 

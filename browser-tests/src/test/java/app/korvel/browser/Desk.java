@@ -150,11 +150,17 @@ final class Desk {
 
   /** Opens a page of the demo in a tab of its own, and goes there; returns the tab left behind. */
   String openBeside(String path) {
+    String here = beside();
+    open(path);
+    return here;
+  }
+
+  /** Another window, with nothing in it yet; the one before it is what comes back. */
+  String beside() {
     String here = driver.getWindowHandle();
     driver.switchTo().newWindow(WindowType.TAB);
     replaceClock();
     size(1280, 800);
-    open(path);
     return here;
   }
 
@@ -456,7 +462,12 @@ final class Desk {
     return Pattern.compile("/Type\\s*/Page[^s]").matcher(text).results().count();
   }
 
+  /** What has the focus. */
+  WebElement inFocus() {
+    return driver.switchTo().activeElement();
+  }
+
   String focused() {
-    return driver.switchTo().activeElement().getAccessibleName();
+    return inFocus().getAccessibleName();
   }
 }
