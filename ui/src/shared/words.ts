@@ -138,6 +138,7 @@ export const MAXIMUM_STATES = {
   qualifies: { name: 'Qualifies', mark: '○' },
   proposal: { name: 'Proposal', mark: '◇' },
   'not-reached': { name: 'Not reached', mark: '·' },
+  kept: { name: 'Kept as it was', mark: '·' },
   stale: { name: 'Out of date', mark: '○' },
 } as const
 

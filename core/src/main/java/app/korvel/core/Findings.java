@@ -17,6 +17,7 @@ import app.korvel.core.recovery.RecoveryFinding;
 import app.korvel.core.screening.ScreeningFinding;
 import app.korvel.core.session.SessionFinding;
 import app.korvel.core.talk.LearnedFinding;
+import app.korvel.core.trace.TraceFinding;
 import app.korvel.core.zone.ZoneFinding;
 import java.util.List;
 import java.util.stream.Stream;
@@ -32,6 +33,7 @@ public final class Findings {
               PulseFinding.values(),
               CheckInFinding.values(),
               MaximumFinding.values(),
+              TraceFinding.values(),
               FieldTestFinding.values(),
               ZoneFinding.values(),
               EffortFinding.values(),

@@ -136,6 +136,67 @@ public record LivePlan(
             .map(known -> new Basis(baseline.uncertainty(), known.method())));
   }
 
+  /**
+   * What a recording that was made elsewhere is laid on. Nobody saw when its steps began: of a
+   * planned session the warm-up is taken first, the cool-down last, and what lies between is the
+   * work; of any other all of it is work, and no rate was asked for.
+   *
+   * @param length of the recording, in seconds
+   * @param planned the outline of the session that it is of; empty where none was planned
+   * @param runner their rates, cap and limits of that day
+   * @param baseline what they stand on in this mode, that day
+   */
+  public static LivePlan elsewhere(
+      Mode mode,
+      int length,
+      Optional<Outline> planned,
+      ExertionLimits runner,
+      ClientBaseline baseline,
+      boolean newToExercise) {
+    Optional<Ladder> ladder = runner.reserve().map(span -> Ladder.of(span, baseline.learned()));
+    List<Step> asked = planned.map(LivePlan::inTurn).orElse(List.of());
+    int warmUp = seconds(asked, StepFor.WARM_UP);
+    int coolDown = seconds(asked, StepFor.COOL_DOWN);
+    boolean whole = length > warmUp + coolDown;
+    Optional<Percents> range =
+        asked.stream()
+            .filter(step -> use(step.kind()) == StepFor.WORK)
+            .findFirst()
+            .flatMap(Step::range);
+    int work = asked.stream().mapToInt(Step::seconds).sum() - warmUp - coolDown;
+    List<PlanStep> steps = new ArrayList<>();
+    if (whole && warmUp > 0) {
+      steps.add(laid(StepKind.WARM_UP, warmUp, Optional.empty(), runner, ladder));
+    }
+    steps.add(laid(StepKind.WORK, work > 0 ? work : length, range, runner, ladder));
+    if (whole && coolDown > 0) {
+      steps.add(laid(StepKind.COOL_DOWN, coolDown, Optional.empty(), runner, ladder));
+    }
+    return new LivePlan(
+        mode,
+        steps,
+        mover(runner, ladder, baseline, newToExercise),
+        false,
+        Optional.empty(),
+        baseline
+            .maximum()
+            .filter(known -> ladder.isPresent() && baseline.resting().isPresent())
+            .map(known -> new Basis(baseline.uncertainty(), known.method())));
+  }
+
+  private static int seconds(List<Step> steps, StepFor use) {
+    return steps.stream().filter(step -> use(step.kind()) == use).mapToInt(Step::seconds).sum();
+  }
+
+  private static PlanStep laid(
+      StepKind kind,
+      int seconds,
+      Optional<Percents> range,
+      ExertionLimits runner,
+      Optional<Ladder> ladder) {
+    return new PlanStep(kind, seconds, range, range.map(each -> aim(each, runner, ladder)), false);
+  }
+
   /** The steps of an outline, each time that one comes. */
   static List<Step> inTurn(Outline outline) {
     List<Step> steps = new ArrayList<>();
@@ -180,21 +241,20 @@ public record LivePlan(
   }
 
   private static PlanStep planned(Step step, ExertionLimits runner, Optional<Ladder> ladder) {
-    Optional<Witnesses.Aim> aim =
-        step.range()
-            .map(
-                range -> {
-                  Aim told = runner.aim(range);
-                  return told.target().isPresent() && ladder.isPresent()
-                      ? Witnesses.Aim.byRate(
-                          told.target().get().lowBpm(),
-                          told.target().get().highBpm(),
-                          Optional.of(told.rpe20()),
-                          ladder.get())
-                      : Witnesses.Aim.byEffort(told.levels(), told.rpe20());
-                });
+    Optional<Witnesses.Aim> aim = step.range().map(range -> aim(range, runner, ladder));
     return new PlanStep(
         step.kind(), step.seconds(), step.range(), aim, step.waits() && aim.isPresent());
+  }
+
+  private static Witnesses.Aim aim(Percents range, ExertionLimits runner, Optional<Ladder> ladder) {
+    Aim told = runner.aim(range);
+    return told.target().isPresent() && ladder.isPresent()
+        ? Witnesses.Aim.byRate(
+            told.target().get().lowBpm(),
+            told.target().get().highBpm(),
+            Optional.of(told.rpe20()),
+            ladder.get())
+        : Witnesses.Aim.byEffort(told.levels(), told.rpe20());
   }
 
   private static Mover mover(

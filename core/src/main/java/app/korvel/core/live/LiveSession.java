@@ -45,6 +45,7 @@ import java.util.UUID;
  * @param source what reads the rate now
  * @param inDoubt whether it is not sure whose rate it is
  * @param events those that stand, in the order of their times
+ * @param recording what its heart rate was read from
  */
 public record LiveSession(
     LivePlan plan,
@@ -56,7 +57,8 @@ public record LiveSession(
     List<Tally> tallies,
     RateSource source,
     boolean inDoubt,
-    List<LiveEvent> events) {
+    List<LiveEvent> events,
+    Recording recording) {
 
   /** Where a session can stand. */
   public enum Phase {
@@ -95,7 +97,7 @@ public record LiveSession(
       List<LiveEvent> happened,
       Recording recording,
       Instant now) {
-    LiveSession session = once(plan, source, happened, recording.samples(), now);
+    LiveSession session = once(plan, source, happened, recording, now);
     if (session.begunAt.isEmpty() || recording.before().isEmpty()) {
       return session;
     }
@@ -104,7 +106,10 @@ public record LiveSession(
     for (Recording.Before before : recording.before()) {
       int until = lastSecond(session.begunAt.get(), before.until());
       int since = from;
-      once(plan, source, happened, before.samples(), before.until()).cues.given().stream()
+      once(plan, source, happened, Recording.of(before.samples()), before.until())
+          .cues
+          .given()
+          .stream()
           .filter(cue -> cue.second() > since && cue.second() <= until)
           .forEach(said::add);
       from = until;
@@ -125,11 +130,16 @@ public record LiveSession(
         tallies,
         source,
         inDoubt,
-        events);
+        events,
+        recording);
   }
 
   private static LiveSession once(
-      LivePlan plan, RateSource source, List<LiveEvent> happened, Samples samples, Instant now) {
+      LivePlan plan,
+      RateSource source,
+      List<LiveEvent> happened,
+      Recording recording,
+      Instant now) {
     List<LiveEvent> events = standing(happened, now);
     RateSource reads =
         last(events, LiveEvent.SourceChanged.class)
@@ -141,11 +151,21 @@ public record LiveSession(
       Trace nothing = Trace.of(new int[0], new int[0]);
       Cues silent = Cues.of(nothing, Course.of(List.of(), reads), plan.mover());
       return new LiveSession(
-          plan, now, begunAt, Optional.empty(), nothing, silent, List.of(), reads, false, events);
+          plan,
+          now,
+          begunAt,
+          Optional.empty(),
+          nothing,
+          silent,
+          List.of(),
+          reads,
+          false,
+          events,
+          recording);
     }
     Instant begun = begunAt.get();
     Instant until = over(events).map(LiveEvent::at).orElse(now);
-    Trace trace = samples.trace(begun, until);
+    Trace trace = recording.samples().trace(begun, until);
     List<Told> told = told(events, begun);
     List<RunEvent> clock =
         events.stream()
@@ -164,7 +184,8 @@ public record LiveSession(
         Tally.of(trace, course),
         reads,
         course.doubted().get(Math.max(1, trace.seconds())),
-        events);
+        events,
+        recording);
   }
 
   /** What stands, in the order of the times at which it happened. */

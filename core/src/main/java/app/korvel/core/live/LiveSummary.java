@@ -85,7 +85,6 @@ public record LiveSummary(
   public static LiveSummary of(LiveSession session) {
     List<Tally> work = session.tallies().stream().filter(each -> each.use().exercise()).toList();
     Against against = Tally.against(work);
-    RecordedPeak peak = RecordedPeak.of(session.trace());
     return new LiveSummary(
         session.tallies(),
         session.tallies().stream().mapToInt(Tally::seconds).sum(),
@@ -97,14 +96,27 @@ public record LiveSummary(
         work.stream().mapToInt(Tally::noData).sum(),
         SessionLoad.averageBpm(Tally.together(work)),
         lastCounted(session),
-        // Whose the highest rate was is not sure once straps were swapped.
-        peak.bpm().isPresent() && !session.swapped()
-            ? Optional.of(new Peak(peak.bpm().getAsInt(), peak.atSecond()))
-            : Optional.empty(),
+        recordedPeak(session)
+            .filter(peak -> peak.bpm().isPresent())
+            .map(peak -> new Peak(peak.bpm().getAsInt(), peak.atSecond())),
         drop(session),
         highest(session, rated -> rated.rpe20()),
         highest(session, rated -> rated.voice()),
         ran(session, StepKind.COOL_DOWN::equals) >= MINUTE);
+  }
+
+  /**
+   * The highest rate that held. Whose it was is not sure once straps were swapped, and few points
+   * show none; only a strap reads the heart whatever the steps are.
+   */
+  public static Optional<RecordedPeak> recordedPeak(LiveSession session) {
+    if (session.swapped() || !session.recording().dense()) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        session.source() == RateSource.STRAP
+            ? RecordedPeak.of(session.trace())
+            : RecordedPeak.of(session.trace(), session.recording().steps()));
   }
 
   /** Seconds by the clock of the steps of a kind. */
@@ -133,9 +145,16 @@ public record LiveSummary(
         .max();
   }
 
-  /** The work ends with its last leg; by strap only, and only where the recording goes on. */
+  /**
+   * The work ends with its last leg; by strap only, and only where the recording goes on. When it
+   * ended elsewhere nobody saw.
+   */
   private static Optional<Drop> drop(LiveSession session) {
-    Optional<Run> run = session.run().filter(any -> session.source() == RateSource.STRAP);
+    Optional<Run> run =
+        session
+            .run()
+            .filter(any -> session.source() == RateSource.STRAP)
+            .filter(any -> session.recording().device().isEmpty());
     Optional<Leg> last =
         run.flatMap(
             on ->

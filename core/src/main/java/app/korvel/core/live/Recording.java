@@ -3,23 +3,53 @@ package app.korvel.core.live;
 import app.korvel.core.trace.Samples;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * The samples of a session as they are known to be its own, and as they were thought to be before
  * straps were found to be swapped.
  *
  * @param before in the order of the moments until which they were thought so
+ * @param device what is known of a recording that was made elsewhere; empty for one made here
  */
-public record Recording(Samples samples, List<Before> before) {
+public record Recording(Samples samples, List<Before> before, Optional<Device> device) {
   /** What was thought to be its own until a moment. */
   public record Before(Instant until, Samples samples) {}
+
+  /**
+   * A device of somebody's own.
+   *
+   * @param sparse whether its points lie so far apart that they serve times and load only
+   * @param steps the step rate by second less one; empty where it did not record steps
+   */
+  public record Device(boolean sparse, int[] steps) {}
 
   public Recording {
     before = List.copyOf(before);
   }
 
+  /** Samples of straps that were swapped. */
+  public Recording(Samples samples, List<Before> before) {
+    this(samples, before, Optional.empty());
+  }
+
   /** Samples that were never thought to be somebody else's. */
   public static Recording of(Samples samples) {
     return new Recording(samples, List.of());
+  }
+
+  /** Samples of somebody's own device; a sparse one holds each until the next. */
+  public static Recording of(Samples samples, Device device) {
+    return new Recording(device.sparse ? samples.held() : samples, List.of(), Optional.of(device));
+  }
+
+  /** Whether it is dense enough for a peak. */
+  boolean dense() {
+    return device.filter(Device::sparse).isEmpty();
+  }
+
+  /** The step rate by second less one; empty where it is not known. */
+  int[] steps() {
+    return device.map(Device::steps).orElse(new int[0]);
   }
 }

@@ -31,6 +31,8 @@ public record JudgedMaximum(
     PROPOSAL,
     /** A peak that does not reach the working maximum: it says only that it was not reached. */
     NOT_REACHED,
+    /** A peak of somebody of whom none is ever taken for a maximum. */
+    KEPT,
     /** From before a change of medicine. */
     STALE
   }

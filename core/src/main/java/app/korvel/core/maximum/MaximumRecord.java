@@ -8,6 +8,7 @@ import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Formula;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.measure.Working;
+import app.korvel.core.screening.Condition;
 import app.korvel.core.screening.Person;
 import java.math.BigDecimal;
 import java.time.Instant;
@@ -194,6 +195,12 @@ public record MaximumRecord(
             State.PROPOSAL,
             "With a heart condition only a test to exhaustion under qualified supervision counts.");
       }
+      if (value.kind() == MaximumKind.PEAK && neverProposed(person)) {
+        return judged.as(
+            State.KEPT,
+            "Kept as it was: in pregnancy, under 18 or with an irregular rhythm a peak"
+                + " is never taken for a maximum.");
+      }
       if (peak && agrees.isEmpty()) {
         return judged.as(
             State.PROPOSAL,
@@ -211,7 +218,13 @@ public record MaximumRecord(
               .orElse("It qualifies; a higher one stands before it."));
     }
 
-    /** Another day's value within 3 bpm, the closest in rate. */
+    private static boolean neverProposed(Person person) {
+      return person.under18()
+          || person.has(Condition.PREGNANCY)
+          || person.has(Condition.IRREGULAR_RHYTHM);
+    }
+
+    /** Another day's value that reached it within 3 bpm, or went past it; the closest in rate. */
     private Optional<MeasuredMaximum> agreeing(MeasuredMaximum value) {
       return of(value.mode()).stream()
           .filter(other -> agree(value, other) && !stale(other))
@@ -251,9 +264,12 @@ public record MaximumRecord(
               "Not over the working maximum: it says only that it was not reached that day.");
     }
 
+    /**
+     * Of two days the lower peak is sure, and the higher one where it is no more than 3 over it.
+     */
     private static boolean agree(MeasuredMaximum one, MeasuredMaximum other) {
       return !other.measuredOn().equals(one.measuredOn())
-          && Math.abs(other.bpm() - one.bpm()) <= Threshold.PEAK_CONFIRMED.whole();
+          && other.bpm() >= one.bpm() - Threshold.PEAK_CONFIRMED.whole();
     }
   }
 

@@ -4,6 +4,7 @@ import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.trace.StepLock;
 import app.korvel.core.trace.Trace;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -63,14 +64,39 @@ public record RecordedPeak(
     return of(Recording.parse(csv));
   }
 
-  /** Finds the peak of a recording that is held second by second. */
+  /**
+   * The same by what read it.
+   *
+   * @param strap whether a strap did: it reads the heart whatever the steps are
+   */
+  public static RecordedPeak of(String csv, boolean strap) {
+    Recording recording = Recording.parse(csv);
+    return of(strap ? recording.withoutSteps() : recording);
+  }
+
+  /** Finds the peak of a recording of a strap that is held second by second. */
   public static RecordedPeak of(Trace trace) {
+    return of(trace, new int[0]);
+  }
+
+  /**
+   * The same of a wrist, or of what is not known.
+   *
+   * @param steps the step rate by second less one; empty where it is not known
+   */
+  public static RecordedPeak of(Trace trace, int[] steps) {
     int[] seconds = IntStream.rangeClosed(1, trace.seconds()).toArray();
     int[] bpm =
         IntStream.of(seconds)
             .map(second -> trace.sampledAt(second) ? trace.value(second).getAsInt() : 0)
             .toArray();
-    return of(new Recording(seconds, bpm, Optional.empty()));
+    return of(
+        new Recording(
+            seconds,
+            bpm,
+            steps.length == 0
+                ? Optional.empty()
+                : Optional.of(Arrays.copyOf(steps, seconds.length))));
   }
 
   static RecordedPeak of(Recording recording) {
@@ -149,22 +175,15 @@ public record RecordedPeak(
       if (i < why.length && locked(recording, i)) {
         continue;
       }
-      if (i > from
-          && recording.seconds()[i - 1] - recording.seconds()[from]
-              > Threshold.STEP_LOCK_FOR.whole()) {
+      if (i > from && StepLock.longEnough(recording.seconds()[from], recording.seconds()[i - 1])) {
         Arrays.fill(why, from, i, Why.STEP_LOCK);
       }
       from = i + 1;
     }
   }
 
-  /** Whether the rate is that of the steps, or of every other step. */
   private static boolean locked(Recording recording, int i) {
-    int steps = recording.steps().orElseThrow()[i];
-    int rate = recording.bpm()[i];
-    return rate > 0
-        && steps > 0
-        && (Math.abs(rate - steps) <= NEAR || Math.abs(2 * rate - steps) <= 2 * NEAR);
+    return StepLock.at(recording.bpm()[i], recording.steps().orElseThrow()[i]);
   }
 
   private static boolean counts(Recording recording, Why[] why, int i) {

@@ -83,6 +83,10 @@ record Recording(int[] seconds, int[] bpm, Optional<int[]> steps) {
     return InvalidValueException.of("csv", what, ACCEPTED);
   }
 
+  Recording withoutSteps() {
+    return new Recording(seconds, bpm, Optional.empty());
+  }
+
   int length() {
     return seconds.length;
   }

@@ -77,9 +77,34 @@ public enum Threshold {
       "seconds",
       "Longer at the step rate, or at half of it, a sensor counts steps.",
       Source.KORVEL),
+  STEP_LOCK_NEAR(
+      "3", "bpm", "So near the step rate, a rate may be that of the steps.", Source.KORVEL),
+  STEPS_ONE_FOOT(
+      "110", "steps a minute", "Where most are lower, a device counts one foot.", Source.KORVEL),
   RECORDING_LONGEST("43200", "lines", "Twelve hours, a line a second.", Source.KORVEL),
+  RECORDING_SHORTEST("60", "seconds", "A shorter recording is none.", Source.KORVEL),
+  RECORDING_SPARSE(
+      "2", "seconds", "Points further apart serve times and load only.", Source.KORVEL),
+  RECORDING_HELD("10", "seconds", "So long such a point holds at most.", Source.KORVEL),
+  RECORDING_GAP("10", "seconds", "A longer stretch without a rate is a gap.", Source.KORVEL),
+  RECORDING_SAME_START(
+      "60", "seconds", "Two recordings that start closer may be of one session.", Source.KORVEL),
+  RECORDING_SAME_LENGTH("5", "%", "And are as long within it.", Source.KORVEL),
+  AGREEMENT_LAG("30", "seconds", "The furthest lag that is looked for, each way.", Source.KORVEL),
+  AGREEMENT_SECONDS(
+      "300", "seconds", "Common to two recordings, to look for a lag.", Source.KORVEL),
+  AGREEMENT_LAG_BETTER(
+      "0.5", "bpm", "A lag is kept where they differ by so much less.", Source.KORVEL),
+  AGREEMENT_MEAN("3", "bpm", "A sensor for targets differs less on average.", Source.KORVEL),
+  AGREEMENT_NEAR("5", "bpm", "And in most seconds differs no more.", Source.KORVEL),
+  AGREEMENT_SHARE("90", "%", "So many seconds are most.", Source.KORVEL),
+  AGREEMENT_EASY_SECONDS(
+      "120", "seconds", "Of easy work, to say that a sensor serves there.", Source.KORVEL),
+  AGREEMENT_STEP_LOCK_OFF(
+      "10", "bpm", "So far off the reference, a rate at the step rate is a lock.", Source.KORVEL),
   RESTING_CHANGE(
-      "3", "bpm", "A smaller move of a resting value, a median of three, is noise.", Source.KORVEL),
+      "5", "bpm", "A move of a resting value, a median of three, that is a change.", Source.KORVEL),
+  RESTING_PERHAPS("3", "bpm", "From here on it may be one: measure again.", Source.KORVEL),
   TEST_AGAIN("12", "weeks", "A test is due again.", Source.KORVEL),
   QUIET_AFTER("10", "days", "Nobody goes so long without a log and is not asked.", Source.KORVEL),
   REVIEW_AFTER("4", "weeks", "A prescription is reviewed.", Source.KORVEL),

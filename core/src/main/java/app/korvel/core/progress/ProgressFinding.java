@@ -32,13 +32,29 @@ public enum ProgressFinding implements FindingKind {
       Source.PRACTICE),
   RESTING_CHANGED(
       INFO,
-      "Resting %s by %s bpm: from %s to %s.",
+      "Resting %3$s by %4$s bpm: from %1$s to %2$s.",
       "{RESTING_CHANGE} bpm or more between two medians of three is a change; taken %5$s.",
+      Source.KORVEL),
+  RESTING_PERHAPS(
+      INFO,
+      "Resting perhaps %3$s: %1$s then, %2$s now. Measure again.",
+      "{RESTING_PERHAPS} bpm or more between two medians of three may be chance,"
+          + " {RESTING_CHANGE} hardly; taken %5$s.",
       Source.KORVEL),
   RESTING_UNCHANGED(
       INFO,
-      "Resting not changed: %s then, %s now.",
-      "Under {RESTING_CHANGE} bpm between two medians of three is noise; taken %3$s.",
+      "Resting not changed: %1$s then, %2$s now.",
+      "Under {RESTING_PERHAPS} bpm between two medians of three is noise; taken %5$s.",
+      Source.KORVEL),
+  TREND_CHANGED(
+      INFO,
+      "%s: %s by %s bpm, from %s to %s.",
+      "%6$s bpm or more between two taken alike is a change; less is within chance.",
+      Source.KORVEL),
+  TREND_UNCHANGED(
+      INFO,
+      "%s: not changed, %s then, %s now.",
+      "Under %4$s bpm between two taken alike is within chance.",
       Source.KORVEL);
 
   private final Wording wording;

@@ -78,10 +78,6 @@ public record RestingChange(
     int then = median(alike.subList(0, MEDIAN_OF));
     int now = median(alike.subList(alike.size() - MEDIAN_OF, alike.size()));
     boolean changed = Math.abs(now - then) >= CHANGE;
-    String taken =
-        any.posture().name().toLowerCase(Locale.ROOT)
-            + ", by "
-            + any.source().name().toLowerCase(Locale.ROOT);
     return new RestingChange(
         any.posture(),
         any.source(),
@@ -89,10 +85,21 @@ public record RestingChange(
         then,
         now,
         changed,
-        changed
-            ? ProgressFinding.RESTING_CHANGED.of(
-                now < then ? "lower" : "higher", Math.abs(now - then), then, now, taken)
-            : ProgressFinding.RESTING_UNCHANGED.of(then, now, taken));
+        (changed ? ProgressFinding.RESTING_CHANGED : unchanged(then, now))
+            .ofFirst(then, now, now < then ? "lower" : "higher", Math.abs(now - then), taken(any)));
+  }
+
+  /** How a reading was taken, in words. */
+  static String taken(RestingReading reading) {
+    return reading.posture().name().toLowerCase(Locale.ROOT)
+        + ", by "
+        + reading.source().name().toLowerCase(Locale.ROOT);
+  }
+
+  private static ProgressFinding unchanged(int then, int now) {
+    return Math.abs(now - then) >= Threshold.RESTING_PERHAPS.whole()
+        ? ProgressFinding.RESTING_PERHAPS
+        : ProgressFinding.RESTING_UNCHANGED;
   }
 
   private static int median(List<RestingReading> three) {

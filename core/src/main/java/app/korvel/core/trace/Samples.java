@@ -1,5 +1,6 @@
 package app.korvel.core.trace;
 
+import app.korvel.core.measure.Threshold;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Arrays;
@@ -76,6 +77,25 @@ public record Samples(Instant since, int[] at, int[] bpm) {
     long shift = Duration.between(other, since).toMillis();
     return new Samples(
         other, Arrays.stream(at).map(each -> (int) Math.max(0, each + shift)).toArray(), bpm);
+  }
+
+  /**
+   * The same where each rate holds until the next, for ten seconds at most: a sample every second
+   * in between, as far as a trace does not hold it by itself.
+   */
+  public Samples held() {
+    int most = Threshold.RECORDING_HELD.whole() - Trace.HELD_SECONDS;
+    int[] allAt = new int[at.length * (most + 1)];
+    int[] allBpm = new int[allAt.length];
+    int count = 0;
+    for (int n = 0; n < at.length; n++) {
+      int next = n + 1 < at.length ? at[n + 1] : at[n];
+      for (int later = 0; later == 0 || later <= most && at[n] + later * MS < next; later++) {
+        allAt[count] = at[n] + later * MS;
+        allBpm[count++] = bpm[n];
+      }
+    }
+    return new Samples(since, Arrays.copyOf(allAt, count), Arrays.copyOf(allBpm, count));
   }
 
   /** When the last sample was taken; {@link #since} where there is none. */

@@ -125,8 +125,13 @@ class MaximumRecordTest {
         .isEqualTo("A peak of 191 was seen, 14 over the working maximum.");
 
     MeasuredMaximum first = peak(Mode.RUN, 191, MONTH_AGO);
-    assertThat(of(Mode.RUN, first, peak(Mode.RUN, 187, YEAR_AGO)).working().orElseThrow().bpm())
-        .isEqualTo(177);
+    MaximumRecord apart = of(Mode.RUN, first, peak(Mode.RUN, 187, YEAR_AGO));
+    assertThat(apart.working().orElseThrow().bpm())
+        .as("the lower of two days is sure: it was reached on both")
+        .isEqualTo(187);
+    assertThat(state(apart, 191))
+        .as("and the higher one stays seen once")
+        .isEqualTo(State.PROPOSAL);
     assertThat(of(Mode.RUN, first, peak(Mode.RUN, 189, MONTH_AGO)).working().orElseThrow().bpm())
         .as("the same day is no other session")
         .isEqualTo(177);

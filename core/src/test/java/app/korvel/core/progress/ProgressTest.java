@@ -120,12 +120,17 @@ class ProgressTest {
   /** Medians of three: the middle one of each end. */
   @ParameterizedTest
   @CsvSource({
-    "70, 67, true, lower by 3 bpm: from 70 to 67",
-    "70, 68, false, 70 then",
+    "70, 65, true, lower by 5 bpm: from 70 to 65",
+    "70, 66, false, 'perhaps lower: 70 then, 66 now. Measure again.'",
+    "70, 67, false, perhaps lower",
+    "70, 68, false, not changed: 70 then",
     "70, 72, false, 72 now",
-    "70, 73, true, higher by 3 bpm: from 70 to 73",
+    "70, 73, false, perhaps higher",
+    "70, 74, false, perhaps higher",
+    "70, 75, true, higher by 5 bpm: from 70 to 75",
   })
-  void aChangeIsThreeBpmOrMore(int then, int now, boolean changed, String said) {
+  void fromFiveBpmOnItIsAChangeAndFromThreePerhaps(
+      int then, int now, boolean changed, String said) {
     RestingChange change =
         RestingChange.since(
                 readings(then, then - 9, then + 9, 60, now + 9, now, now - 9),
