@@ -139,46 +139,11 @@ public final class ClientRepository {
           }
           Database.change(connection, "pragma defer_foreign_keys = on");
           Database.change(
-              connection,
-              "delete from field_test_event where field_test_id in"
-                  + " (select id from field_test where client_id = ?)",
-              id);
-          for (String part : List.of("room_member", "live_event", "live_chunk", "live_recording")) {
-            Database.change(
-                connection,
-                "delete from "
-                    + part
-                    + " where live_session_id in"
-                    + " (select id from live_session where client_id = ?)",
-                id);
-          }
-          for (String part :
-              List.of("assessment_event", "assessment_chunk", "assessment_recording")) {
-            Database.change(
-                connection,
-                "delete from "
-                    + part
-                    + " where assessment_id in (select id from assessment where client_id = ?)",
-                id);
-          }
+              connection, "delete from session_summary where client_id = ?", id.toString());
           Database.change(
-              connection,
-              "delete from busy_time where busy_calendar_id in"
-                  + " (select id from busy_calendar where client_id = ?)",
-              id);
-          List<String> tables =
-              Database.list(
-                  connection,
-                  row -> row.getString(1),
-                  """
-                      select tables.name from sqlite_schema as tables
-                      join pragma_table_info(tables.name) as columns on columns.name = 'client_id'
-                      where tables.type = 'table'
-                      """);
-          for (String table : tables) {
-            Database.change(connection, "delete from " + table + " where client_id = ?", id);
-          }
-          return Database.change(connection, "delete from client where id = ?", id);
+              connection, "delete from client_revision where client_id = ?", id.toString());
+          new WholeTables(database).erase(connection, id);
+          return 1;
         });
   }
 

@@ -53,6 +53,9 @@ public final class LiveRepository {
    * @param speed how much faster its clock goes than the studio's
    * @param simulated the fault of a simulated strap; empty where a person wears one
    * @param open whether it is still to be ended
+   * @param device the recording of somebody's own device that it is judged by; empty where its own
+   *     samples are
+   * @param broughtIn whether it was brought in whole: nobody saw when its steps began
    */
   public record Opened(
       UUID id,
@@ -63,7 +66,34 @@ public final class LiveRepository {
       Optional<String> simulated,
       Instant openedAt,
       LivePlan plan,
-      boolean open) {}
+      boolean open,
+      Optional<UUID> device,
+      boolean broughtIn) {
+    /** One that is recorded here. */
+    public Opened(
+        UUID id,
+        UUID clientId,
+        Optional<Integer> number,
+        RateSource source,
+        int speed,
+        Optional<String> simulated,
+        Instant openedAt,
+        LivePlan plan,
+        boolean open) {
+      this(
+          id,
+          clientId,
+          number,
+          source,
+          speed,
+          simulated,
+          openedAt,
+          plan,
+          open,
+          Optional.empty(),
+          false);
+    }
+  }
 
   /** Keeps a session that is opened. */
   public void open(Opened session) {
@@ -77,12 +107,39 @@ public final class LiveRepository {
     row.put("opened_at", session.openedAt);
     row.put("plan", StoredForms.LIVE_PLAN.write(session.plan));
     row.put("is_open", session.open);
+    row.put("device_recording_id", session.device.map(UUID::toString));
+    row.put("brought_in", session.broughtIn);
     database.insert("live_session", row);
   }
 
   /** The session of that id. */
   public Optional<Opened> get(UUID id) {
     return database.first(this::opened, "select * from live_session where id = ?", id.toString());
+  }
+
+  /** Those of a client that stand and were opened between two moments, the earliest first. */
+  public List<Opened> about(UUID clientId, Instant from, Instant to) {
+    return database.list(
+        this::opened,
+        "select * from live_session where client_id = ? and opened_at between ? and ?"
+            + " and taken_back_at is null order by opened_at, id",
+        clientId.toString(),
+        from,
+        to);
+  }
+
+  /** Says by which recording of a device a session is judged; empty for its own samples. */
+  public void judgeBy(UUID id, Optional<UUID> device) {
+    Map<String, Object> row = new LinkedHashMap<>();
+    row.put("device_recording_id", device.map(UUID::toString));
+    database.update("live_session", id.toString(), row);
+  }
+
+  /** Takes a session that was brought in back, or lets it stand again. */
+  public void takeBack(UUID id, Optional<Instant> at) {
+    Map<String, Object> row = new LinkedHashMap<>();
+    row.put("taken_back_at", at);
+    database.update("live_session", id.toString(), row);
   }
 
   /** Those that are still to be ended, the first opened first. */
@@ -95,7 +152,8 @@ public final class LiveRepository {
   public List<Opened> of(UUID clientId, int most) {
     return database.list(
         this::opened,
-        "select * from live_session where client_id = ? order by opened_at desc, id desc limit ?",
+        "select * from live_session where client_id = ? and taken_back_at is null"
+            + " order by opened_at desc, id desc limit ?",
         clientId.toString(),
         most);
   }
@@ -110,7 +168,9 @@ public final class LiveRepository {
         Optional.ofNullable(row.getString("simulated")),
         Instant.parse(row.getString("opened_at")),
         plan(row.getString("id"), row.getString("plan")),
-        row.getBoolean("is_open"));
+        row.getBoolean("is_open"),
+        Optional.ofNullable(row.getString("device_recording_id")).map(UUID::fromString),
+        row.getBoolean("brought_in"));
   }
 
   private LivePlan plan(String session, String written) {

@@ -9,6 +9,7 @@ import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,6 +19,14 @@ import java.util.UUID;
 /** Measured maxima: appended; one corrected or withdrawn is superseded. */
 public final class MeasuredMaximumRepository {
   private static final String LATEST_FIRST = "measured_on desc, recorded_at desc, id desc";
+
+  /** The column of where a value was measured, by its kind: a field test where none is named. */
+  private static final Map<MaximumKind, String> TESTS =
+      new EnumMap<>(
+          Map.of(
+              MaximumKind.FIELD_TEST, "field_test_id",
+              MaximumKind.GRADED_TEST, "assessment_id",
+              MaximumKind.PEAK, "live_session_id"));
 
   private final Ledger ledger;
 
@@ -59,15 +68,16 @@ public final class MeasuredMaximumRepository {
     row.put("bpm", value.bpm());
     row.put("measured_on", value.measuredOn().toString());
     row.put("note", value.note());
-    boolean graded = value.kind() == MaximumKind.GRADED_TEST;
-    Optional<String> test = value.test().map(UUID::toString);
-    row.put("field_test_id", test.filter(id -> !graded));
-    row.put("assessment_id", test.filter(id -> graded));
+    TESTS.values().forEach(column -> row.put(column, Optional.empty()));
+    row.put(TESTS.getOrDefault(value.kind(), "field_test_id"), value.test().map(UUID::toString));
     return row;
   }
 
   private static MeasuredMaximum value(ResultSet row) throws SQLException {
-    Optional<String> assessment = Optional.ofNullable(row.getString("assessment_id"));
+    Optional<String> test = Optional.empty();
+    for (String column : TESTS.values()) {
+      test = test.isPresent() ? test : Optional.ofNullable(row.getString(column));
+    }
     return new MeasuredMaximum(
         UUID.fromString(row.getString("id")),
         Mode.valueOf(row.getString("mode")),
@@ -77,9 +87,7 @@ public final class MeasuredMaximumRepository {
         row.getInt("bpm"),
         LocalDate.parse(row.getString("measured_on")),
         row.getString("note"),
-        Optional.ofNullable(row.getString("field_test_id"))
-            .or(() -> assessment)
-            .map(UUID::fromString),
+        test.map(UUID::fromString),
         Instant.parse(row.getString("recorded_at")));
   }
 }

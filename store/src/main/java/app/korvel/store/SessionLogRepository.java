@@ -175,6 +175,16 @@ public final class SessionLogRepository {
         .map(Logged::log);
   }
 
+  /** The record that withdrew the log of a recorded session, if it is the last word on it. */
+  public Optional<UUID> withdrawalOfLive(UUID live) {
+    return database.first(
+        row -> UUID.fromString(row.getString("id")),
+        "select id from session_log as mine where live_session_id = ? and withdrawn = 1"
+            + " and not exists (select 1 from session_log as later where later.supersedes = mine.id)"
+            + " order by recorded_at desc limit 1",
+        live.toString());
+  }
+
   /** The log of that id, whether or not it stands. */
   public Optional<SessionLog> get(UUID id) {
     return database

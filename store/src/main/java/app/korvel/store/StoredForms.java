@@ -5,6 +5,7 @@ import app.korvel.core.assessment.TestPlan;
 import app.korvel.core.checkin.CheckIn;
 import app.korvel.core.checkin.Verdict;
 import app.korvel.core.live.LivePlan;
+import app.korvel.core.live.RecordedSession;
 import app.korvel.core.outline.Outlines.Named;
 import app.korvel.core.prescription.Prescription;
 import app.korvel.core.programme.Programme;
@@ -102,6 +103,9 @@ final class StoredForms {
   record RoomPlan(List<LivePlan.PlanStep> steps) {}
 
   static final StoredForm<RoomPlan> ROOM_PLAN = new StoredForm<>(RoomPlan.class, "", List.of());
+
+  static final StoredForm<RecordedSession> RECORDED_SESSION =
+      new StoredForm<>(RecordedSession.class, "", List.of());
 
   static final StoredForm<TestPlan> TEST_PLAN = new StoredForm<>(TestPlan.class, "plan", List.of());
 

@@ -154,7 +154,7 @@ public record LiveSummary(
         session
             .run()
             .filter(any -> session.source() == RateSource.STRAP)
-            .filter(any -> session.recording().device().isEmpty());
+            .filter(any -> session.recording().seen() && session.recording().dense());
     Optional<Leg> last =
         run.flatMap(
             on ->

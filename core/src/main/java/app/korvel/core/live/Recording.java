@@ -21,8 +21,9 @@ public record Recording(Samples samples, List<Before> before, Optional<Device> d
    *
    * @param sparse whether its points lie so far apart that they serve times and load only
    * @param steps the step rate by second less one; empty where it did not record steps
+   * @param broughtIn whether nobody saw when the steps of the session began
    */
-  public record Device(boolean sparse, int[] steps) {}
+  public record Device(boolean sparse, int[] steps, boolean broughtIn) {}
 
   public Recording {
     before = List.copyOf(before);
@@ -43,7 +44,12 @@ public record Recording(Samples samples, List<Before> before, Optional<Device> d
     return new Recording(device.sparse ? samples.held() : samples, List.of(), Optional.of(device));
   }
 
-  /** Whether it is dense enough for a peak. */
+  /** Whether somebody saw when the steps of the session began. */
+  boolean seen() {
+    return device.filter(Device::broughtIn).isEmpty();
+  }
+
+  /** Whether it is dense enough for a peak or a recovery. */
   boolean dense() {
     return device.filter(Device::sparse).isEmpty();
   }

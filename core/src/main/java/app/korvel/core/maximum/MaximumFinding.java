@@ -108,6 +108,19 @@ public enum MaximumFinding implements FindingKind {
       "A peak of %s was seen, %s over the working maximum.",
       "On %3$s. %4$s",
       Source.KORVEL),
+  PEAK_SEEN(
+      CAUTION,
+      "A peak of %s, %s over the working maximum: question the sensor first, then save it as seen"
+          + " once.",
+      "A loose strap, a wrist that counts steps or a spike looks the same. Another day within"
+          + " {PEAK_CONFIRMED} bpm confirms it.",
+      Source.KORVEL),
+  PEAK_NOT_TAKEN(
+      INFO,
+      "A peak of %s was seen. It is kept, and not proposed as a maximum.",
+      "In pregnancy, under 18, with a heart condition or an irregular rhythm only a supervised test"
+          + " says what the maximum is.",
+      Source.KORVEL),
   PEAK_SUDDEN_RISE(
       CAUTION,
       "The rate rose by over {PEAK_RISE} bpm in {PEAK_RISE_WITHIN} s: ask how they felt.",

@@ -8,7 +8,6 @@ import app.korvel.core.measure.FindingKind;
 import app.korvel.core.measure.Formula;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.measure.Working;
-import app.korvel.core.screening.Condition;
 import app.korvel.core.screening.Person;
 import java.math.BigDecimal;
 import java.time.Instant;
@@ -195,7 +194,7 @@ public record MaximumRecord(
             State.PROPOSAL,
             "With a heart condition only a test to exhaustion under qualified supervision counts.");
       }
-      if (value.kind() == MaximumKind.PEAK && neverProposed(person)) {
+      if (value.kind() == MaximumKind.PEAK && PeakProposal.neverProposed(person)) {
         return judged.as(
             State.KEPT,
             "Kept as it was: in pregnancy, under 18 or with an irregular rhythm a peak"
@@ -216,12 +215,6 @@ public record MaximumRecord(
                   other ->
                       "Confirmed by " + other.bpm() + " on " + Days.of(other.measuredOn()) + ".")
               .orElse("It qualifies; a higher one stands before it."));
-    }
-
-    private static boolean neverProposed(Person person) {
-      return person.under18()
-          || person.has(Condition.PREGNANCY)
-          || person.has(Condition.IRREGULAR_RHYTHM);
     }
 
     /** Another day's value that reached it within 3 bpm, or went past it; the closest in rate. */

@@ -102,6 +102,42 @@ public record SessionLog(
     return this;
   }
 
+  /** The same under another id: what a correction puts in its place. */
+  public SessionLog withId(UUID other) {
+    return new SessionLog(
+        other,
+        number,
+        on,
+        mode,
+        done,
+        minutes,
+        rate,
+        rpe20,
+        voice,
+        warnings,
+        note,
+        asked,
+        recordedAt);
+  }
+
+  /** The same by another rate. */
+  public SessionLog withRate(Optional<LoggedRate> other) {
+    return new SessionLog(
+        id,
+        number,
+        on,
+        mode,
+        done,
+        minutes,
+        other,
+        rpe20,
+        voice,
+        warnings,
+        note,
+        asked,
+        recordedAt);
+  }
+
   /** The same, as of what another log of that session was asked for. */
   public SessionLog asking(PlannedLoad other) {
     return new SessionLog(

@@ -205,9 +205,11 @@ public record DeviceRecording(
       size = index + 1;
     }
 
-    /** How many points there are. */
-    public int size() {
-      return size;
+    /** Whether it is long enough to be a recording, with a rate in it. */
+    public boolean recordable() {
+      return size > 0
+          && seconds[size - 1] >= Threshold.RECORDING_SHORTEST.whole()
+          && Arrays.stream(bpm, 0, size).anyMatch(each -> each > 0);
     }
 
     /**

@@ -1,5 +1,6 @@
 package app.korvel.core.trace;
 
+import static app.korvel.core.measure.Severity.BLOCK;
 import static app.korvel.core.measure.Severity.CAUTION;
 import static app.korvel.core.measure.Severity.INFO;
 
@@ -20,6 +21,27 @@ public enum TraceFinding implements FindingKind {
       INFO,
       "Gaps: %s, with %s s without a heart rate in all.",
       "A stretch of over {RECORDING_GAP} s without a rate is a gap; it counts in no zone.",
+      Source.KORVEL),
+  RECORDING_SAME_FILE(
+      BLOCK,
+      "This file is on record already: %s.",
+      "Taken twice it would count twice. Undo the one that is kept to bring it in again.",
+      Source.KORVEL),
+  RECORDING_SAME(
+      CAUTION,
+      "The session of %s looks the same: keep this as its second recording, or leave it.",
+      "It starts within {RECORDING_SAME_START} s of it and is as long within"
+          + " {RECORDING_SAME_LENGTH} %%.",
+      Source.KORVEL),
+  RECORDING_UNKNOWN_SOURCE(
+      INFO,
+      "Nobody said what read the heart: it is taken as a wrist sensor.",
+      "A strap reads the heart whatever the steps are; a wrist is sure in easy work only.",
+      Source.KORVEL),
+  RECORDING_STEPS_ASSUMED(
+      INFO,
+      "The first %s min count as warm-up and the last %s as cool-down, as planned.",
+      "Nobody saw when its steps began and ended: no recovery is worked out from it.",
       Source.KORVEL),
   STEPS_DOUBLED(
       INFO,

@@ -5,28 +5,58 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
- * How the columns of a CSV are read: guessed from their headings and first rows, shown, corrected
- * where the guess was wrong, and remembered for the next file with the same headings. Columns are
- * counted from 0; −1 is none.
+ * How the columns of a CSV are read: guessed from their headings, shown, corrected where the guess
+ * was wrong, and remembered for the next file with the same headings.
  *
  * @param names the headings; “Column 1” and so on where there are none
  * @param firstRow the first row, to choose by
- * @param rate of the heart rate
- * @param time of the time
- * @param date of the day, where it stands apart from the time
- * @param steps of the step rate
- * @param order of day and month, where it matters and is known
+ * @param choice what is read from which
  */
-public record CsvColumns(
-    List<String> names,
-    List<String> firstRow,
-    int rate,
-    int time,
-    int date,
-    int steps,
-    Optional<DateOrder> order) {
+public record CsvColumns(List<String> names, List<String> firstRow, Choice choice) {
+
+  /**
+   * What is read from which column, counted from 0; −1 is none.
+   *
+   * @param rate of the heart rate
+   * @param time of the time
+   * @param date of the day, where it stands apart from the time
+   * @param steps of the step rate
+   * @param order of day and month, where it matters and is known
+   */
+  public record Choice(int rate, int time, int date, int steps, Optional<DateOrder> order) {
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    /** As a document. */
+    public String document() {
+      return JSON.writeValueAsString(this);
+    }
+
+    /** The choice of a document. */
+    public static Choice of(String document) {
+      return JSON.readValue(document, Choice.class);
+    }
+
+    private Choice within(int columns) {
+      return new Choice(
+          within(rate, columns),
+          within(time, columns),
+          within(date, columns),
+          within(steps, columns),
+          order);
+    }
+
+    private static int within(int column, int columns) {
+      return column >= 0 && column < columns ? column : NONE;
+    }
+
+    /** The last column that is needed. */
+    int last() {
+      return Math.max(Math.max(rate, time), Math.max(date, steps));
+    }
+  }
 
   /** No column. */
   public static final int NONE = -1;
@@ -105,32 +135,17 @@ public record CsvColumns(
     return new CsvColumns(
         names,
         firstRow,
-        Meaning.RATE.onlyIn(names),
-        Meaning.TIME.in(names),
-        Meaning.DATE.in(names),
-        Meaning.STEPS.in(names),
-        Optional.empty());
+        new Choice(
+            Meaning.RATE.onlyIn(names),
+            Meaning.TIME.in(names),
+            Meaning.DATE.in(names),
+            Meaning.STEPS.in(names),
+            Optional.empty()));
   }
 
   /** These names, read as somebody said, or as was remembered. */
-  CsvColumns readAs(CsvColumns said) {
-    return new CsvColumns(
-        names,
-        firstRow,
-        within(said.rate),
-        within(said.time),
-        within(said.date),
-        within(said.steps),
-        said.order);
-  }
-
-  private int within(int column) {
-    return column >= 0 && column < names.size() ? column : NONE;
-  }
-
-  /** The last column that is needed. */
-  int last() {
-    return Math.max(Math.max(rate, time), Math.max(date, steps));
+  CsvColumns readAs(Choice said) {
+    return new CsvColumns(names, firstRow, said.within(names.size()));
   }
 
   /** What a file with the same headings is known by. */

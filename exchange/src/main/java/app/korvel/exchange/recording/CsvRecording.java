@@ -77,7 +77,11 @@ final class CsvRecording {
       for (int line = 0; line < head.skipped; line++) {
         text.readLine();
       }
-      CsvColumns columns = said.columns().map(head.columns::readAs).orElse(head.columns);
+      CsvColumns columns =
+          said.columns()
+              .or(() -> said.remembered().apply(head.columns.signature()))
+              .map(head.columns::readAs)
+              .orElse(head.columns);
       return new Rows(text, head, columns, said).read();
     } catch (CharacterCodingException other) {
       throw RecordingFile.off("is not in UTF-8; save it in that encoding");
@@ -167,7 +171,8 @@ final class CsvRecording {
   private static final class Rows {
     private final Reader text;
     private final Head head;
-    private final CsvColumns columns;
+    private final CsvColumns table;
+    private final CsvColumns.Choice columns;
     private final Said said;
     private final DeviceRecording.Builder recording = new DeviceRecording.Builder();
     private Optional<DateOrder> order;
@@ -177,9 +182,10 @@ final class CsvRecording {
     Rows(Reader text, Head head, CsvColumns columns, Said said) {
       this.text = text;
       this.head = head;
-      this.columns = columns;
+      this.table = columns;
+      this.columns = columns.choice();
       this.said = said;
-      this.order = columns.order();
+      this.order = columns.choice().order();
     }
 
     RecordingFile read() throws IOException {
@@ -190,7 +196,7 @@ final class CsvRecording {
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
-            Optional.of(columns),
+            Optional.of(table),
             asked);
       }
       try (CSVParser parser = CSVParser.parse(text, format(head.delimiter))) {
@@ -208,7 +214,7 @@ final class CsvRecording {
           Optional.of(recording.build()),
           Optional.empty(),
           Optional.empty(),
-          Optional.of(columns),
+          Optional.of(table),
           List.of());
     }
 
@@ -222,11 +228,11 @@ final class CsvRecording {
         asked.add(Question.TIME_COLUMN);
         return asked;
       }
-      String time = cell(columns.firstRow(), columns.time());
+      String time = cell(table.firstRow(), columns.time());
       String date =
           columns.date() == CsvColumns.NONE
               ? dayPart(time)
-              : dayPart(cell(columns.firstRow(), columns.date()));
+              : dayPart(cell(table.firstRow(), columns.date()));
       boolean fromItsBeginning = date.isEmpty() && !moment(time);
       if (fromItsBeginning && said.startedAt().isEmpty()) {
         asked.add(Question.STARTED_AT);

@@ -17,6 +17,7 @@ import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
+import org.codehaus.stax2.XMLInputFactory2;
 
 /**
  * GPX 1.1: the track points with their times, and the heart rate in an extension of any namespace
@@ -68,7 +69,7 @@ final class GpxRecording {
     factory.setProperty(XMLInputFactory.IS_REPLACING_ENTITY_REFERENCES, false);
     factory.setProperty(XMLInputFactory.IS_COALESCING, false);
     // Else what is wrong with a text is told when it is asked for, as another kind of exception.
-    factory.setProperty(WstxInputProperties.P_LAZY_PARSING, false);
+    factory.setProperty(XMLInputFactory2.P_LAZY_PARSING, false);
     factory.setProperty(WstxInputProperties.P_MAX_ELEMENT_DEPTH, DEEPEST);
     factory.setProperty(WstxInputProperties.P_MAX_ATTRIBUTE_SIZE, LONGEST_ATTRIBUTE);
     factory.setXMLResolver(

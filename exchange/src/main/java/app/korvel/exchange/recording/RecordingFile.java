@@ -11,6 +11,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * What a file of a device holds.
@@ -70,12 +71,17 @@ public record RecordingFile(
    *
    * @param zone of times that name none
    * @param columns how a CSV is read; empty to guess
+   * @param remembered how a CSV with the same headings was read last, by its signature
    * @param startedAt when it began, where the file does not say
    */
-  public record Said(ZoneId zone, Optional<CsvColumns> columns, Optional<Instant> startedAt) {
+  public record Said(
+      ZoneId zone,
+      Optional<CsvColumns.Choice> columns,
+      Function<String, Optional<CsvColumns.Choice>> remembered,
+      Optional<Instant> startedAt) {
     /** Nothing but the zone. */
     public static Said nothing(ZoneId zone) {
-      return new Said(zone, Optional.empty(), Optional.empty());
+      return new Said(zone, Optional.empty(), signature -> Optional.empty(), Optional.empty());
     }
   }
 

@@ -34,7 +34,7 @@ final class Templates {
   static final Template HAND_OUT = of("hand-out");
 
   /** The page of a test. */
-  static final Template TEST_REPORT = of("test-report");
+  static final Template REPORT = of("report");
 
   private static Template of(String name) {
     try (Reader text = open(name)) {

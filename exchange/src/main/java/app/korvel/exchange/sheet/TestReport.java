@@ -11,11 +11,16 @@ import app.korvel.core.assessment.TestPosture;
 import app.korvel.core.assessment.TimedTest;
 import app.korvel.core.assessment.Vitals;
 import app.korvel.core.measure.Days;
-import app.korvel.core.measure.Finding;
-import app.korvel.core.screening.StopSigns;
 import app.korvel.core.trace.Trace;
 import app.korvel.core.zone.Reserve;
 import app.korvel.exchange.sheet.Paper.Area;
+import app.korvel.exchange.sheet.ReportPage.Content;
+import app.korvel.exchange.sheet.ReportPage.Dot;
+import app.korvel.exchange.sheet.ReportPage.Fact;
+import app.korvel.exchange.sheet.ReportPage.Mark;
+import app.korvel.exchange.sheet.ReportPage.Row;
+import app.korvel.exchange.sheet.ReportPage.TableView;
+import app.korvel.exchange.sheet.ReportPage.TraceView;
 import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.LocalDate;
@@ -31,13 +36,6 @@ import org.apache.commons.csv.CSVFormat;
 public final class TestReport {
   private TestReport() {}
 
-  private static final int MARGIN = 150;
-
-  /** Sizes of its text in tenths of a point: as large as one page holds. */
-  private static final int LARGEST = 90;
-
-  private static final int SMALLEST = 55;
-  private static final int STEP_DOWN = 5;
   private static final int TRACE_HEIGHT = 340;
   private static final int TRACE_LEFT = 80;
   private static final int DOTS = 240;
@@ -63,73 +61,18 @@ public final class TestReport {
 
   /** The page. */
   public static Sheet of(Of of, Paper paper) {
-    Area page = paper.area(false);
-    int room = page.height() - 2 * MARGIN;
-    int tenths = LARGEST;
-    while (true) {
-      Sheet sheet = sheet(of, page, tenths);
-      if (tenths == SMALLEST || SheetPdf.heights(sheet, List.of("report")).get(0) <= room) {
-        return sheet;
-      }
-      tenths -= STEP_DOWN;
-    }
-  }
-
-  private static Sheet sheet(Of of, Area page, int tenths) {
     String title = of.plan.kind().displayName() + " of " + of.name;
-    return new Sheet(
-        title,
-        title + " on " + Days.of(of.on) + ": what was done, read and found",
-        page,
-        Templates.TEST_REPORT.execute(view(of, page, title, tenths)));
+    return ReportPage.of(
+        new Content(
+            title,
+            Days.of(of.on) + ", " + of.plan.setup().words(),
+            title + " on " + Days.of(of.on) + ": what was done, read and found",
+            facts(of),
+            trace(of, ReportPage.width(paper)).stream().toList(),
+            tables(of),
+            of.outcome.findings()),
+        paper);
   }
-
-  private static View view(Of of, Area page, String title, int tenths) {
-    int width = page.width() - 2 * MARGIN;
-    return new View(
-        Area.mm(MARGIN),
-        Area.mm(MARGIN),
-        Area.mm(width),
-        BigDecimal.valueOf(tenths, 1).toPlainString(),
-        title,
-        Days.of(of.on) + ", " + of.plan.setup().words(),
-        facts(of),
-        trace(of, width).stream().toList(),
-        tables(of),
-        of.outcome.findings(),
-        StopSigns.NOTICE);
-  }
-
-  private record View(
-      String left,
-      String top,
-      String width,
-      String points,
-      String title,
-      String subtitle,
-      List<Fact> facts,
-      List<TraceView> trace,
-      List<TableView> tables,
-      List<Finding> findings,
-      String notice) {}
-
-  private record Fact(String name, String value) {}
-
-  private record TableView(String title, List<String> head, List<Row> rows) {}
-
-  private record Row(List<String> cells) {}
-
-  private record Mark(String top, String text, int bpm) {}
-
-  private record Dot(String left, String top) {}
-
-  private record TraceView(
-      String width,
-      String height,
-      List<Mark> lines,
-      List<Dot> dots,
-      List<Mark> aim,
-      String caption) {}
 
   private static List<Fact> facts(Of of) {
     TestPerson person = of.plan.person();
@@ -186,7 +129,7 @@ public final class TestReport {
                 facts.add(
                     new Fact(figure.name(), figure.value().toPlainString() + " " + figure.unit())));
     return of.graded.isPresent()
-        ? facts.stream().filter(fact -> !fact.name.startsWith("Stage ")).toList()
+        ? facts.stream().filter(fact -> !fact.name().startsWith("Stage ")).toList()
         : facts;
   }
 
@@ -367,10 +310,10 @@ public final class TestReport {
   public static String csv(Of of) {
     List<String> lines = new ArrayList<>();
     for (TableView table : tables(of)) {
-      lines.add(line(List.of(table.title.toLowerCase(Locale.ENGLISH))));
-      lines.add(line(table.head));
-      for (Row row : table.rows) {
-        lines.add(line(row.cells.stream().map(cell -> cell.equals(NONE) ? "" : cell).toList()));
+      lines.add(line(List.of(table.title().toLowerCase(Locale.ENGLISH))));
+      lines.add(line(table.head()));
+      for (Row row : table.rows()) {
+        lines.add(line(row.cells().stream().map(cell -> cell.equals(NONE) ? "" : cell).toList()));
       }
     }
     lines.add(line(List.of("second", "bpm")));

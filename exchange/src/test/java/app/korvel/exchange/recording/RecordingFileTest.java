@@ -176,7 +176,7 @@ class RecordingFileTest {
         "Timestamp;Heart Rate [bpm];Cadence\n"
             + lines(90, n -> START.plusSeconds(n) + ";" + (100 + n) + ";85");
     RecordingFile file = read(text);
-    assertThat(file.csv().orElseThrow().rate()).isEqualTo(1);
+    assertThat(file.csv().orElseThrow().choice().rate()).isEqualTo(1);
     assertThat(recorded(file).bpm()).startsWith(100, 101);
     assertThat(recorded(file).stepsDoubled()).isTrue();
   }
@@ -198,14 +198,14 @@ class RecordingFileTest {
     RecordingFile asked = read(text);
     assertThat(asked.asked()).containsExactly(Question.DATE_ORDER);
     assertThat(asked.recording()).isEmpty();
-    CsvColumns guessed = asked.csv().orElseThrow();
+    assertThat(asked.csv().orElseThrow().signature()).isEqualTo("time\nhr");
     for (DateOrder order : DateOrder.values()) {
-      CsvColumns said =
-          new CsvColumns(guessed.names(), guessed.firstRow(), 1, 0, -1, -1, Optional.of(order));
+      CsvColumns.Choice said = new CsvColumns.Choice(1, 0, -1, -1, Optional.of(order));
+      assertThat(CsvColumns.Choice.of(said.document())).isEqualTo(said);
       RecordingFile file =
           read(
               text.getBytes(StandardCharsets.UTF_8),
-              new Said(ZONE, Optional.of(said), Optional.empty()));
+              new Said(ZONE, Optional.empty(), signature -> Optional.of(said), Optional.empty()));
       assertThat(recorded(file).startedAt().atZone(ZONE).getMonthValue())
           .isEqualTo(order == DateOrder.DAY_FIRST ? 4 : 3);
     }
@@ -218,7 +218,7 @@ class RecordingFileTest {
   void aFileThatCountsFromItsBeginningAsksWhenThatWas() {
     String text = "seconds,bpm\n" + lines(90, n -> n + ",120");
     assertThat(read(text).asked()).containsExactly(Question.STARTED_AT);
-    Said said = new Said(ZONE, Optional.empty(), Optional.of(START));
+    Said said = new Said(ZONE, Optional.empty(), signature -> Optional.empty(), Optional.of(START));
     assertThat(recorded(read(text.getBytes(StandardCharsets.UTF_8), said)).startedAt())
         .isEqualTo(START);
     String past =
@@ -226,14 +226,13 @@ class RecordingFileTest {
             + lines(90, n -> (n < 60 ? "23:59:%02d,120" : "00:00:%02d,120").formatted(n % 60));
     RecordingFile column = read(past);
     assertThat(column.asked()).containsExactly(Question.TIME_COLUMN);
-    CsvColumns named =
-        new CsvColumns(
-            column.csv().orElseThrow().names(), List.of(), 1, 0, -1, -1, Optional.empty());
+    CsvColumns.Choice named = new CsvColumns.Choice(1, 0, -1, -1, Optional.empty());
     DeviceRecording overnight =
         recorded(
             read(
                 past.getBytes(StandardCharsets.UTF_8),
-                new Said(ZONE, Optional.of(named), Optional.of(START))));
+                new Said(
+                    ZONE, Optional.of(named), signature -> Optional.empty(), Optional.of(START))));
     assertThat(overnight.length()).isEqualTo(90);
   }
 
@@ -258,7 +257,8 @@ class RecordingFileTest {
       })
   void whatIsNoRateIsNamedWithItsLine(String cell, String said) {
     String text = "seconds,bpm\n" + lines(90, n -> n + "," + (n == 30 ? cell : "120"));
-    Said start = new Said(ZONE, Optional.empty(), Optional.of(START));
+    Said start =
+        new Said(ZONE, Optional.empty(), signature -> Optional.empty(), Optional.of(START));
     assertThatThrownBy(() -> read(text.getBytes(StandardCharsets.UTF_8), start))
         .isInstanceOf(InvalidValueException.class)
         .hasMessageContaining(said);

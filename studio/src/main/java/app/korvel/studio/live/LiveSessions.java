@@ -1,11 +1,13 @@
 package app.korvel.studio.live;
 
+import app.korvel.core.effort.Witnesses.RateSource;
 import app.korvel.core.live.LiveEvent;
 import app.korvel.core.live.LiveSession;
 import app.korvel.core.live.Recording;
 import app.korvel.core.session.SessionLog;
 import app.korvel.core.trace.Samples;
 import app.korvel.core.trace.Trace;
+import app.korvel.store.DeviceRecordingRepository.Brought;
 import app.korvel.store.LiveRepository.Opened;
 import app.korvel.studio.NotFoundException;
 import app.korvel.studio.Studio;
@@ -88,7 +90,8 @@ public record LiveSessions(Studio studio) {
     List<LiveEvent> events = studio.store().live().events(id);
     Recording recording = new Recordings(studio).of(opened, events);
     Samples samples = recording.samples();
-    LiveSession session = LiveSession.of(opened.plan(), opened.source(), events, recording, now);
+    LiveSession session =
+        LiveSession.of(opened.plan(), source(opened), judgedBy(opened, events), recording, now);
     Instant happened =
         session.events().stream()
             .map(event -> event.at())
@@ -104,6 +107,22 @@ public record LiveSessions(Studio studio) {
         samples.lastAt(),
         latest(samples, now),
         studio.store().logs().ofLive(id));
+  }
+
+  /** What reads the rate at first: where a device's own recording is taken, that device. */
+  private RateSource source(Opened opened) {
+    return opened
+        .device()
+        .flatMap(studio.store().recordings()::get)
+        .map(Brought::readBy)
+        .orElse(opened.source());
+  }
+
+  /** Another source that was chosen on the floor says nothing about a device's own recording. */
+  private static List<LiveEvent> judgedBy(Opened opened, List<LiveEvent> events) {
+    return opened.device().isEmpty()
+        ? events
+        : events.stream().filter(each -> !(each instanceof LiveEvent.SourceChanged)).toList();
   }
 
   private static OptionalInt latest(Samples samples, Instant now) {

@@ -78,7 +78,8 @@ public record LogLiveSession(Studio studio) {
         Optional.of(opened.id()));
   }
 
-  private static Optional<LoggedRate> rate(LiveNow stands, LiveSummary summary) {
+  /** The rate that a log of a session has, by its recording; else the last that was counted. */
+  public static Optional<LoggedRate> rate(LiveNow stands, LiveSummary summary) {
     List<Integer> seconds =
         summary
             .secondsByLevel(stands.session())

@@ -11,11 +11,9 @@ import app.korvel.core.outline.Outline;
 import app.korvel.core.prescription.ClientBaseline;
 import app.korvel.core.prescription.ExertionLimits;
 import app.korvel.core.prescription.Prescription;
-import app.korvel.core.programme.PlannedSession;
 import app.korvel.sensor.SimulatedStrap;
 import app.korvel.store.LiveRepository.Opened;
 import app.korvel.store.SavedCheckIn;
-import app.korvel.store.SavedProgramme;
 import app.korvel.store.SavedSession;
 import app.korvel.studio.Actor;
 import app.korvel.studio.ClientHead;
@@ -191,21 +189,7 @@ public record OpenLiveSession(Studio studio) {
     return wanted
         .outline
         .map(id -> new OutlineCatalog(studio).of(id).outline())
-        .or(() -> planned.flatMap(each -> laidOut(head, each)))
+        .or(() -> planned.flatMap(each -> new Programmes(studio).outline(head, each)))
         .orElseGet(() -> head.leading().prescription().outline());
-  }
-
-  private Optional<Outline> laidOut(ClientHead head, SavedSession planned) {
-    return studio
-        .store()
-        .programmes()
-        .current(head.client().id())
-        .map(SavedProgramme::programme)
-        .flatMap(
-            programme ->
-                programme.sessions().stream()
-                    .filter(each -> each.number() == planned.number())
-                    .findFirst()
-                    .map((PlannedSession each) -> programme.outline(each)));
   }
 }

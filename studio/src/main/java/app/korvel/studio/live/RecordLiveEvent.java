@@ -68,6 +68,7 @@ public record RecordLiveEvent(Studio studio) {
   /** As the session stood when it happened: what was handed in late was not too late. */
   private void check(Opened opened, LiveEvent event) {
     LiveSessions sessions = new LiveSessions(studio);
+    checkRecordedHere(opened);
     Run.checkNotAhead(event.at(), sessions.now(opened));
     if (event.at().isBefore(opened.openedAt())) {
       throw InvalidValueException.of(
@@ -85,6 +86,14 @@ public record RecordLiveEvent(Studio studio) {
       }
     } else if (phase == Phase.READY && !BEFORE_IT_BEGINS.contains(event.kind())) {
       throw InvalidValueException.of("kind", "it has not begun", "after it has begun");
+    }
+  }
+
+  /** What was brought in is whole: it is taken back, and not added to. */
+  static void checkRecordedHere(Opened opened) {
+    if (opened.broughtIn()) {
+      throw InvalidValueException.of(
+          "session", "was brought in whole", "a session that is recorded here");
     }
   }
 

@@ -4,7 +4,9 @@ import app.korvel.core.live.LiveEvent;
 import app.korvel.core.live.LiveSession;
 import app.korvel.core.live.Recording;
 import app.korvel.core.live.Straps;
+import app.korvel.core.trace.DeviceRecording;
 import app.korvel.core.trace.Samples;
+import app.korvel.store.DeviceRecordingRepository.Brought;
 import app.korvel.store.LiveRepository.Opened;
 import app.korvel.studio.Studio;
 import java.time.Instant;
@@ -27,6 +29,13 @@ record Recordings(Studio studio) {
    * @param events all of it
    */
   Recording of(Opened opened, List<LiveEvent> events) {
+    if (opened.device().isPresent()) {
+      Brought brought = studio.store().recordings().get(opened.device().get()).orElseThrow();
+      DeviceRecording recording = brought.recording();
+      return Recording.of(
+          recording.samples().countedFrom(opened.openedAt()),
+          new Recording.Device(recording.sparse(), stepsOf(recording, opened), opened.broughtIn()));
+    }
     List<LiveEvent> standing = LiveSession.standing(events, Instant.MAX);
     if (swaps(standing).findAny().isEmpty()) {
       return Recording.of(studio.store().live().samples(opened.id(), opened.openedAt()));
@@ -39,6 +48,11 @@ record Recordings(Studio studio) {
             .map(at -> new Recording.Before(at, own(opened, saidBefore(all, at), series)))
             .toList();
     return new Recording(own(opened, all, series), before);
+  }
+
+  /** The steps of a session that was brought in; those of another begin at another second. */
+  private static int[] stepsOf(DeviceRecording recording, Opened opened) {
+    return opened.broughtIn() ? recording.stepsBySecond() : new int[0];
   }
 
   private static Stream<LiveEvent.StrapsSwapped> swaps(List<LiveEvent> events) {

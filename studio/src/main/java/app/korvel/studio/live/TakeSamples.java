@@ -93,6 +93,7 @@ public record TakeSamples(Studio studio) {
         who,
         () -> {
           Opened opened = new LiveSessions(studio).opened(session);
+          RecordLiveEvent.checkRecordedHere(opened);
           checkTimes(opened.openedAt(), new LiveSessions(studio).now(opened), sequence, handed);
           checkNotOver(opened, handed);
           Samples samples = handed.since(opened.openedAt());

@@ -6,6 +6,7 @@ import app.korvel.core.measure.RefusedException;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.outline.Bounds;
 import app.korvel.core.outline.Ceiling;
+import app.korvel.core.outline.Outline;
 import app.korvel.core.prescription.ExertionLimits;
 import app.korvel.core.prescription.Fitt;
 import app.korvel.core.prescription.Prescription;
@@ -15,12 +16,14 @@ import app.korvel.core.programme.Availability;
 import app.korvel.core.programme.MinutesDone;
 import app.korvel.core.programme.Pace;
 import app.korvel.core.programme.Plan;
+import app.korvel.core.programme.PlannedSession;
 import app.korvel.core.programme.Programme;
 import app.korvel.core.programme.ProgrammeGoal;
 import app.korvel.core.screening.Cap;
 import app.korvel.core.screening.Scope;
 import app.korvel.core.session.WeekReview;
 import app.korvel.store.SavedPrescription;
+import app.korvel.store.SavedProgramme;
 import app.korvel.store.SavedSession;
 import app.korvel.studio.ClientHead;
 import app.korvel.studio.Studio;
@@ -127,6 +130,21 @@ public record Programmes(Studio studio) {
                     field,
                     number + " is no session of this client",
                     "a session that was laid out, or none"));
+  }
+
+  /** What a session that was laid out consists of, where its programme is the present one. */
+  public Optional<Outline> outline(ClientHead head, SavedSession planned) {
+    return studio
+        .store()
+        .programmes()
+        .current(head.client().id())
+        .map(SavedProgramme::programme)
+        .flatMap(
+            programme ->
+                programme.sessions().stream()
+                    .filter(each -> each.number() == planned.number())
+                    .findFirst()
+                    .map((PlannedSession each) -> programme.outline(each)));
   }
 
   /** The days they named; any where they named none. */

@@ -1,0 +1,245 @@
+package app.korvel.studio.recording;
+
+import app.korvel.core.effort.Witnesses.RateSource;
+import app.korvel.core.live.LiveEvent;
+import app.korvel.core.live.LivePlan;
+import app.korvel.core.live.LiveSession;
+import app.korvel.core.live.Recording;
+import app.korvel.core.maximum.MaximumRecord;
+import app.korvel.core.maximum.Mode;
+import app.korvel.core.maximum.PeakProposal;
+import app.korvel.core.maximum.RecordedPeak;
+import app.korvel.core.measure.Days;
+import app.korvel.core.measure.Finding;
+import app.korvel.core.outline.Outline;
+import app.korvel.core.prescription.ClientBaseline;
+import app.korvel.core.prescription.ExertionLimits;
+import app.korvel.core.trace.DeviceRecording;
+import app.korvel.core.trace.TraceFinding;
+import app.korvel.store.DeviceRecordingRepository.Brought;
+import app.korvel.store.LiveRepository.Opened;
+import app.korvel.store.SavedSession;
+import app.korvel.studio.ClientHead;
+import app.korvel.studio.ClientHistory;
+import app.korvel.studio.Studio;
+import app.korvel.studio.programme.Programmes;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+
+/**
+ * A recording that was brought in, as it would be kept.
+ *
+ * @param brought as it was read
+ * @param mode what the body did, as far as it is known
+ * @param source what reads it, as far as it is known
+ * @param planned sessions of its day, in that mode, that are not logged
+ * @param joins the one of them that it is taken to be of
+ * @param alongside sessions on record that look the same
+ * @param session what it comes to
+ * @param peak the highest rate that held, with what was set aside; empty where it has too few
+ *     points
+ * @param proposal what its peak says about the maximum
+ * @param findings what is to be known before it is kept
+ */
+public record LookedAt(
+    Brought brought,
+    Mode mode,
+    RateSource source,
+    List<SavedSession> planned,
+    Optional<SavedSession> joins,
+    List<Alongside> alongside,
+    LiveSession session,
+    Optional<RecordedPeak> peak,
+    Optional<PeakProposal> proposal,
+    List<Finding> findings) {
+
+  /** A session on record that looks the same. */
+  public record Alongside(UUID session, Instant startedAt, int seconds, boolean broughtIn) {}
+
+  /**
+   * What was chosen for it.
+   *
+   * @param mode empty for the one in the file, or the one that is planned
+   * @param source empty for the one in the file
+   * @param planned the number of the planned session; 0 for none; empty for the one that fits
+   */
+  public record Chosen(
+      Optional<Mode> mode, Optional<RateSource> source, Optional<Integer> planned) {
+    /** Nothing yet. */
+    public static final Chosen NOTHING =
+        new Chosen(Optional.empty(), Optional.empty(), Optional.empty());
+  }
+
+  private static final int SAME_DAY_SECONDS = 13 * 3600;
+
+  /** As it would be kept with what was chosen; nothing is kept. */
+  public static LookedAt of(Studio studio, Brought brought, Chosen chosen) {
+    ClientHead head = studio.head(brought.clientId());
+    LocalDate day = LocalDate.ofInstant(brought.recording().startedAt(), studio.zone());
+    List<SavedSession> open = notLogged(studio, brought.clientId(), day);
+    Optional<Mode> known = chosen.mode.or(brought::mode);
+    Mode mode =
+        known
+            .or(() -> open.size() == 1 ? Optional.of(open.get(0).mode()) : Optional.empty())
+            .orElseGet(() -> head.aimed().mode());
+    Optional<RateSource> said = chosen.source.or(brought::source);
+    List<SavedSession> fits = open.stream().filter(each -> each.mode() == mode).toList();
+    Optional<SavedSession> joins =
+        chosen.planned.isPresent()
+            ? fits.stream().filter(each -> each.number() == chosen.planned.get()).findFirst()
+            : fits.size() == 1 ? Optional.of(fits.get(0)) : Optional.empty();
+    RateSource source = said.orElse(RateSource.WRIST);
+    ClientHistory history = ClientHistory.of(studio, brought.clientId());
+    ClientBaseline then = day.equals(studio.today()) ? head.baseline(mode) : history.at(day, mode);
+    Optional<Outline> outline = joins.flatMap(each -> new Programmes(studio).outline(head, each));
+    LivePlan plan =
+        LivePlan.elsewhere(
+            mode,
+            brought.recording().length(),
+            outline,
+            ExertionLimits.of(then, studio.settings().ways().family()),
+            then,
+            history.newToExercise(then));
+    LiveSession session = session(brought, plan, source);
+    DeviceRecording recording = brought.recording();
+    Optional<RecordedPeak> peak = app.korvel.core.live.LiveSummary.recordedPeak(session);
+    MaximumRecord maximum = head.baseline(mode).maximumRecord();
+    List<Alongside> alongside = alongside(studio, brought);
+    List<Finding> findings = new ArrayList<>();
+    alongside.stream()
+        .findFirst()
+        .ifPresent(
+            same ->
+                findings.add(
+                    TraceFinding.RECORDING_SAME.of(
+                        Days.of(LocalDate.ofInstant(same.startedAt, studio.zone())))));
+    findings.addAll(recording.findings());
+    if (said.isEmpty()) {
+      findings.add(TraceFinding.RECORDING_UNKNOWN_SOURCE.of());
+    }
+    if (plan.steps().size() > 1) {
+      findings.add(
+          TraceFinding.RECORDING_STEPS_ASSUMED.of(
+              minutes(plan, 0), minutes(plan, plan.steps().size() - 1)));
+    }
+    peak.ifPresent(each -> findings.addAll(each.findings()));
+    return new LookedAt(
+        brought,
+        mode,
+        source,
+        fits,
+        joins,
+        alongside,
+        session,
+        peak,
+        peak.filter(each -> each.bpm().isPresent())
+            .flatMap(each -> PeakProposal.of(each.bpm().getAsInt(), maximum)),
+        findings);
+  }
+
+  private static int minutes(LivePlan plan, int step) {
+    boolean work = plan.steps().get(step).kind().exercise();
+    return work ? 0 : plan.steps().get(step).seconds() / 60;
+  }
+
+  private static List<SavedSession> notLogged(Studio studio, UUID client, LocalDate day) {
+    Set<Integer> logged =
+        studio.store().logs().since(List.of(client), day).values().stream()
+            .flatMap(List::stream)
+            .flatMap(log -> log.number().stream())
+            .collect(Collectors.toSet());
+    return studio.store().planned().between(day, day).stream()
+        .filter(each -> each.clientId().equals(client))
+        .filter(each -> each.state() == SavedSession.State.PLANNED)
+        .filter(each -> !logged.contains(each.number()))
+        .toList();
+  }
+
+  private static List<Alongside> alongside(Studio studio, Brought brought) {
+    DeviceRecording recording = brought.recording();
+    List<Alongside> all = new ArrayList<>();
+    Instant from = recording.startedAt().minusSeconds(SAME_DAY_SECONDS);
+    Instant to = recording.startedAt().plusSeconds(SAME_DAY_SECONDS);
+    for (Opened opened : studio.store().live().about(brought.clientId(), from, to)) {
+      span(studio, opened)
+          .filter(each -> recording.alongside(each.startedAt, each.seconds))
+          .ifPresent(all::add);
+    }
+    return all;
+  }
+
+  /** From when to when a session was recorded; empty for one that never began or is still on. */
+  private static Optional<Alongside> span(Studio studio, Opened opened) {
+    List<LiveEvent> events =
+        LiveSession.standing(studio.store().live().events(opened.id()), Instant.MAX);
+    Optional<Instant> begun =
+        events.stream().filter(LiveEvent.Begun.class::isInstance).map(LiveEvent::at).findFirst();
+    Optional<Instant> ended =
+        events.stream().filter(LiveEvent::ends).map(LiveEvent::at).findFirst();
+    return begun.isEmpty() || ended.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            new Alongside(
+                opened.id(),
+                begun.get(),
+                (int) java.time.Duration.between(begun.get(), ended.get()).toSeconds(),
+                opened.broughtIn()));
+  }
+
+  /** What a recording comes to, laid on a plan. */
+  static LiveSession session(Brought brought, LivePlan plan, RateSource source) {
+    DeviceRecording recording = brought.recording();
+    return LiveSession.of(
+        plan,
+        source,
+        events(brought, plan),
+        Recording.of(
+            recording.samples(),
+            new Recording.Device(recording.sparse(), recording.stepsBySecond(), true)),
+        recording.endedAt());
+  }
+
+  /**
+   * What happened, as far as it is known: it began, its work was as long as what lies between
+   * warm-up and cool-down, and it ended. Each has an id that follows from the recording.
+   */
+  static List<LiveEvent> events(Brought brought, LivePlan plan) {
+    DeviceRecording recording = brought.recording();
+    List<LiveEvent> events = new ArrayList<>();
+    Instant begun = recording.startedAt();
+    events.add(new LiveEvent.Begun(id(brought, "begun"), begun));
+    int work = 0;
+    while (!plan.steps().get(work).kind().exercise()) {
+      work++;
+    }
+    int before = plan.steps().subList(0, work).stream().mapToInt(LivePlan.PlanStep::seconds).sum();
+    int after =
+        plan.steps().subList(work + 1, plan.steps().size()).stream()
+            .mapToInt(LivePlan.PlanStep::seconds)
+            .sum();
+    int longer = recording.length() - before - after - plan.steps().get(work).seconds();
+    Instant at = begun.plusSeconds(before + 1L);
+    int left = longer;
+    for (int n = 0; left != 0; n++) {
+      int part = Math.max(-MOST_CHANGE, Math.min(MOST_CHANGE, left));
+      events.add(new LiveEvent.Lengthened(id(brought, "work" + n), at, work + 1, part));
+      left -= part;
+    }
+    events.add(
+        new LiveEvent.Ended(id(brought, "ended"), recording.endedAt(), LiveEvent.Reason.PLANNED));
+    return events;
+  }
+
+  private static final int MOST_CHANGE = 3600;
+
+  private static UUID id(Brought brought, String what) {
+    return UUID.nameUUIDFromBytes((brought.id() + "/" + what).getBytes(StandardCharsets.UTF_8));
+  }
+}

@@ -1,0 +1,62 @@
+package app.korvel.studio.recording;
+
+import app.korvel.core.live.LiveSession;
+import app.korvel.core.live.RecordedSession;
+import app.korvel.store.SessionSummaryRepository;
+import app.korvel.store.SessionSummaryRepository.Summed;
+import app.korvel.studio.Actor;
+import app.korvel.studio.Studio;
+import app.korvel.studio.live.LiveSessions;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+
+/** What a client's sessions on the clock came to, each worked out once. */
+public record RecordedSessions(Studio studio) {
+  /** So many are worked out in one unit of work, so that nobody waits long to write. */
+  private static final int AT_ONCE = 20;
+
+  /** Those since a day, the earliest first. */
+  public List<Summed> since(UUID client, LocalDate from) {
+    workOut(client);
+    return studio.store().summaries().since(client, from);
+  }
+
+  /** Those in which the rate fell after an effort, and that was measured. */
+  public List<Summed> withFalls(UUID client, LocalDate from) {
+    workOut(client);
+    return studio.store().summaries().withFalls(client, from);
+  }
+
+  /** Of one session; empty where it never began. */
+  public Optional<RecordedSession> of(UUID session) {
+    LiveSession stands = new LiveSessions(studio).get(session).session();
+    return stands.begunAt().isEmpty() ? Optional.empty() : Optional.of(RecordedSession.of(stands));
+  }
+
+  private void workOut(UUID client) {
+    SessionSummaryRepository summaries = studio.store().summaries();
+    List<UUID> missing = summaries.missing(client);
+    for (int from = 0; from < missing.size(); from += AT_ONCE) {
+      List<UUID> some = missing.subList(from, Math.min(missing.size(), from + AT_ONCE));
+      studio.write(
+          Actor.INSTRUCTOR,
+          () -> {
+            some.forEach(session -> keep(client, session));
+            return some.size();
+          });
+    }
+  }
+
+  private void keep(UUID client, UUID session) {
+    LiveSessions.LiveNow stands = new LiveSessions(studio).get(session);
+    LocalDate day =
+        LocalDate.ofInstant(
+            stands.session().begunAt().orElse(stands.opened().openedAt()), studio.zone());
+    studio
+        .store()
+        .summaries()
+        .keep(client, new Summed(session, day, RecordedSession.of(stands.session())));
+  }
+}

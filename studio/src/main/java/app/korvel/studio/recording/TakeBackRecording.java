@@ -1,0 +1,100 @@
+package app.korvel.studio.recording;
+
+import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.session.SessionLog;
+import app.korvel.store.DeviceRecordingRepository.Brought;
+import app.korvel.store.Ledger;
+import app.korvel.store.RecordKind;
+import app.korvel.studio.Actor;
+import app.korvel.studio.NotFoundException;
+import app.korvel.studio.Studio;
+import app.korvel.studio.recording.LookedAt.Chosen;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+
+/** Takes a recording that was kept back, whole, with its log; and lets it stand again. */
+public record TakeBackRecording(Studio studio) {
+  /**
+   * Takes it back.
+   *
+   * @throws NotFoundException when there is none of that id that stands
+   * @throws app.korvel.core.measure.RefusedException when the client is archived
+   */
+  public Brought by(Actor who, UUID id) {
+    return studio.write(
+        who,
+        () -> {
+          Brought brought = kept(id);
+          if (brought.takenBackAt().isPresent()) {
+            throw InvalidValueException.of("recording", "is taken back already", "one that stands");
+          }
+          setStanding(brought, Optional.of(studio.now()));
+          return kept(id);
+        });
+  }
+
+  /**
+   * Lets it stand again.
+   *
+   * @throws NotFoundException when there is none of that id
+   * @throws InvalidValueException when the same recording was brought in again since
+   */
+  public Brought undone(Actor who, UUID id) {
+    return studio.write(
+        who,
+        () -> {
+          Brought brought = kept(id);
+          if (brought.takenBackAt().isEmpty()) {
+            throw InvalidValueException.of("recording", "stands", "one that was taken back");
+          }
+          boolean again =
+              !brought.second()
+                  && !LookedAt.of(studio, brought, Chosen.NOTHING).alongside().isEmpty();
+          if (again) {
+            throw InvalidValueException.of(
+                "recording", "the same session is on record by now", "one that is not");
+          }
+          setStanding(brought, Optional.empty());
+          return kept(id);
+        });
+  }
+
+  private Brought kept(UUID id) {
+    Brought brought =
+        studio
+            .store()
+            .recordings()
+            .get(id)
+            .filter(each -> each.keptAt().isPresent())
+            .orElseThrow(() -> NotFoundException.of("There is no recording %s.", id));
+    studio.open(brought.clientId());
+    return brought;
+  }
+
+  private void setStanding(Brought brought, Optional<Instant> takenBack) {
+    UUID session = brought.session().orElseThrow();
+    studio.store().recordings().takeBack(brought.id(), takenBack);
+    if (brought.second()) {
+      new StrongerRecording(studio).settle(session);
+      return;
+    }
+    studio.store().live().takeBack(session, takenBack);
+    Ledger logs = studio.store().ledger(RecordKind.SESSION_LOGS);
+    UUID client = brought.clientId();
+    if (takenBack.isPresent()) {
+      studio
+          .store()
+          .logs()
+          .ofLive(session)
+          .map(SessionLog::id)
+          .ifPresent(log -> logs.withdraw(client, log, studio.nextId(), studio.now()));
+    } else {
+      studio
+          .store()
+          .logs()
+          .withdrawalOfLive(session)
+          .ifPresent(by -> logs.undo(client, by, studio.nextId(), studio.now()));
+    }
+  }
+}
