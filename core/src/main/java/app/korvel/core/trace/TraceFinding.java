@@ -38,6 +38,11 @@ public enum TraceFinding implements FindingKind {
       "Nobody said what read the heart: it is taken as a wrist sensor.",
       "A strap reads the heart whatever the steps are; a wrist is sure in easy work only.",
       Source.KORVEL),
+  RECORDING_SPAN_OF_TODAY(
+      INFO,
+      "Resting and maximum heart rate were not known that day: today's are used.",
+      "A session is read with the span of its own day where there is one.",
+      Source.KORVEL),
   RECORDING_STEPS_ASSUMED(
       INFO,
       "The first %s min count as warm-up and the last %s as cool-down, as planned.",

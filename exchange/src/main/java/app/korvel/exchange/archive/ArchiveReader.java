@@ -1,6 +1,7 @@
 package app.korvel.exchange.archive;
 
 import app.korvel.core.measure.InvalidValueException;
+import app.korvel.exchange.CsvFault;
 import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -11,6 +12,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipInputStream;
@@ -135,8 +137,9 @@ public final class ArchiveReader {
       if (broken.getCause() instanceof InvalidValueException swelling) {
         throw swelling;
       }
-      if (broken.getCause() instanceof ZipException zip) {
-        throw zip;
+      Optional<IOException> unread = CsvFault.ofStream(broken);
+      if (unread.isPresent()) {
+        throw unread.get();
       }
       throw off(TABLES + table + ".csv, row " + count + ": is no CSV");
     }

@@ -15,7 +15,6 @@ import java.util.List;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.QuoteMode;
 
 /** Writes an archive as it streams out. The same records at the same moment are the same bytes. */
@@ -64,10 +63,10 @@ public final class ArchiveWriter implements Closeable {
         ArchiveReader.TABLES + name + ".csv",
         out -> {
           Writer text = new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8));
-          CSVPrinter csv = new CSVPrinter(text, CSV);
-          csv.printRecord(columns);
-          filling.to(csv::printRecord);
-          csv.flush();
+          Rows rows = values -> text.write(CSV.format(values.toArray()) + CSV.getRecordSeparator());
+          rows.add(columns);
+          filling.to(rows);
+          text.flush();
         });
   }
 

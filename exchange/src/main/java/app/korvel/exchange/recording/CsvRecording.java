@@ -2,6 +2,7 @@ package app.korvel.exchange.recording;
 
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.trace.DeviceRecording;
+import app.korvel.exchange.CsvFault;
 import app.korvel.exchange.recording.CsvColumns.DateOrder;
 import app.korvel.exchange.recording.RecordingFile.Format;
 import app.korvel.exchange.recording.RecordingFile.Question;
@@ -204,8 +205,9 @@ final class CsvRecording {
           add(row, head.skipped + parser.getCurrentLineNumber());
         }
       } catch (UncheckedIOException | IllegalStateException broken) {
-        if (broken.getCause() instanceof CharacterCodingException other) {
-          throw other;
+        Optional<IOException> unread = CsvFault.ofStream(broken);
+        if (unread.isPresent()) {
+          throw unread.get();
         }
         throw RecordingFile.off("a cell begins with a quote that is never closed, or is overlong");
       }

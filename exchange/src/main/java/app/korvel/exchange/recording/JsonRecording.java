@@ -5,6 +5,8 @@ import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.trace.DeviceRecording;
 import app.korvel.core.trace.Trace;
 import app.korvel.exchange.recording.RecordingFile.Format;
+import java.io.CharConversionException;
+import java.io.IOException;
 import java.io.InputStream;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -64,10 +66,14 @@ final class JsonRecording {
     this.zone = zone;
   }
 
-  static RecordingFile read(InputStream in, ZoneId zone) {
+  static RecordingFile read(InputStream in, ZoneId zone) throws IOException {
     try (JsonParser json = FACTORY.createParser(ObjectReadContext.empty(), in)) {
       return new JsonRecording(json, zone).read();
     } catch (JacksonException broken) {
+      if (broken.getCause() instanceof IOException unread
+          && !(unread instanceof CharConversionException)) {
+        throw unread;
+      }
       String place =
           broken.getLocation() == null ? "" : "line " + broken.getLocation().getLineNr() + ": ";
       throw RecordingFile.off(place + "is no whole JSON of a recording; it may have been cut off");

@@ -37,7 +37,7 @@ import java.util.Optional;
 import java.util.UUID;
 
 /** Brings together what the pages of a session on the clock show. */
-record LivePages(Studio studio) {
+public record LivePages(Studio studio) {
   private static final int MINUTE = 60;
 
   /** So many recordings are listed. */
@@ -76,7 +76,7 @@ record LivePages(Studio studio) {
   /**
    * The zone system shown to that client; one that counts from thresholds needs more than a span.
    */
-  Scheme scheme(UUID client) {
+  public Scheme scheme(UUID client) {
     SchemeCatalog schemes = new SchemeCatalog(studio);
     Scheme shown = schemes.of(schemes.inUse(client));
     return shown.basis() == Basis.THRESHOLD ? SchemeCatalog.usual() : shown;
@@ -94,7 +94,8 @@ record LivePages(Studio studio) {
         zones(stands.opened().plan(), shown));
   }
 
-  static Optional<Zones> zones(LivePlan plan, Scheme scheme) {
+  /** A zone system on the span of a plan's day; none where no rate led. */
+  public static Optional<Zones> zones(LivePlan plan, Scheme scheme) {
     return plan.mover()
         .reserve()
         .map(

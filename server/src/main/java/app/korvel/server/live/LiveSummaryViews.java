@@ -15,7 +15,7 @@ import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 
 /** What a session came to, as it is sent. */
-final class LiveSummaryViews {
+public final class LiveSummaryViews {
   private LiveSummaryViews() {}
 
   /**
@@ -23,7 +23,23 @@ final class LiveSummaryViews {
    *
    * @param level 1 to 5, the level its middle falls into
    */
-  record ZoneSeconds(String id, String name, int level, int lowBpm, int highBpm, int seconds) {}
+  public record ZoneSeconds(
+      String id, String name, int level, int lowBpm, int highBpm, int seconds) {}
+
+  /** Seconds at each rate by zone, in the order of the system; none without one. */
+  public static List<ZoneSeconds> zoneSeconds(Optional<Zones> zones, int[] byBpm) {
+    return zones.map(Zones::bands).orElse(List.of()).stream()
+        .map(
+            band ->
+                new ZoneSeconds(
+                    band.band().id(),
+                    band.band().name(),
+                    band.level().number(),
+                    band.lowBpm(),
+                    band.highBpm(),
+                    band.seconds(byBpm)))
+        .toList();
+  }
 
   record LivePeak(int bpm, int second) {}
 
@@ -92,9 +108,7 @@ final class LiveSummaryViews {
           zones.map(each -> each.scheme().id()).orElse(""),
           reserve.map(Reserve::restingBpm).orElse(null),
           reserve.map(Reserve::maximumBpm).orElse(null),
-          zones.map(Zones::bands).orElse(List.of()).stream()
-              .map(band -> zone(band, seconds))
-              .toList(),
+          zoneSeconds(zones, seconds),
           number(summary.moderateEquivalentMinutes(stands.session())),
           reserve
               .filter(span -> summary.recorded())
@@ -106,16 +120,6 @@ final class LiveSummaryViews {
               .map(rpe -> SessionLoad.byRating(rpe, summary.minutes()))
               .orElse(null),
           warm ? List.of(LiveFinding.NO_COOL_DOWN.of()) : List.of());
-    }
-
-    private static ZoneSeconds zone(Zones.BandRates band, int[] seconds) {
-      return new ZoneSeconds(
-          band.band().id(),
-          band.band().name(),
-          band.level().number(),
-          band.lowBpm(),
-          band.highBpm(),
-          band.seconds(seconds));
     }
 
     /** Of a man, of a woman, or where it is not given of both. */

@@ -3,7 +3,6 @@ package app.korvel.server.maximum;
 import app.korvel.core.maximum.Choice;
 import app.korvel.core.maximum.MaximumEstimates;
 import app.korvel.core.maximum.Mode;
-import app.korvel.core.maximum.RecordedPeak;
 import app.korvel.server.maximum.MaximumViews.ChoiceList;
 import app.korvel.server.maximum.MaximumViews.ChoiceRequest;
 import app.korvel.server.maximum.MaximumViews.ChoiceView;
@@ -45,7 +44,7 @@ class MaximumController {
   /** The peak of a recording; nothing is kept. */
   @PostMapping("/api/calculator/peak")
   PeakView peak(@RequestBody PeakRequest request) {
-    return PeakView.of(RecordedPeak.of(request.csv()));
+    return PeakView.of(request.peak());
   }
 
   /** One equation step by step. */

@@ -299,10 +299,23 @@ final class MaximumViews {
   /** A measured value that was kept. */
   record KeptMaximum(UUID id) {}
 
+  /** What read a recording; what is not known is taken as a wrist. */
+  enum PeakSource {
+    STRAP,
+    WRIST,
+    UNKNOWN
+  }
+
   /**
    * A recording as CSV: {@code seconds,bpm} or {@code seconds,bpm,steps}, named in the first line.
+   *
+   * @param source null for what is not known
    */
-  record PeakRequest(String csv) {}
+  record PeakRequest(String csv, @Nullable PeakSource source) {
+    RecordedPeak peak() {
+      return RecordedPeak.of(csv, source == PeakSource.STRAP);
+    }
+  }
 
   record AsideView(int fromSecond, int toSecond, String why) {}
 

@@ -5,12 +5,23 @@ import jakarta.servlet.ServletInputStream;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import java.io.IOException;
+import java.util.regex.Pattern;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 
-/** A request whose body ends at 1 MiB, whatever its headers promise. */
+/**
+ * A request whose body ends at a limit, whatever its headers promise: 1 MiB, and more only where a
+ * file is read as it streams in.
+ */
 final class BodyLimit extends HttpServletRequestWrapper {
-  static final int MOST_BYTES = 1 << 20;
+  private static final int MIB = 20;
+  private static final long USUAL = 1L << MIB;
+  private static final long RECORDING = 256L << MIB;
+  private static final long ARCHIVE = 4096L << MIB;
+  private static final Pattern RECORDINGS = Pattern.compile("/api/clients/[^/]+/recordings");
+  private static final String ARCHIVES = "/api/archives";
+
+  private final long most;
 
   /** The body went past the limit. */
   static final class TooLargeException extends IOException {
@@ -19,11 +30,22 @@ final class BodyLimit extends HttpServletRequestWrapper {
 
   BodyLimit(HttpServletRequest request) {
     super(request);
+    this.most = most(request);
   }
 
-  static ProblemDetail problem() {
+  /** How long the body of a request may be, in bytes. */
+  static long most(HttpServletRequest request) {
+    String path = request.getRequestURI();
+    if (RECORDINGS.matcher(path).matches()) {
+      return RECORDING;
+    }
+    return path.equals(ARCHIVES) ? ARCHIVE : USUAL;
+  }
+
+  static ProblemDetail problem(HttpServletRequest request) {
     return ProblemType.TOO_LARGE.problem(
-        HttpStatus.CONTENT_TOO_LARGE, "Accepted: a body of up to 1 MiB.");
+        HttpStatus.CONTENT_TOO_LARGE,
+        "Accepted: a body of up to " + (most(request) >> MIB) + " MiB.");
   }
 
   @Override
@@ -48,7 +70,7 @@ final class BodyLimit extends HttpServletRequestWrapper {
 
       private void count(int bytes) throws TooLargeException {
         seen += bytes;
-        if (seen > MOST_BYTES) {
+        if (seen > most) {
           throw new TooLargeException();
         }
       }

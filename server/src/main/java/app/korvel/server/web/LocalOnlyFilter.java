@@ -47,8 +47,8 @@ public class LocalOnlyFilter extends OncePerRequestFilter {
           ProblemType.FOREIGN.problem(
               HttpStatus.FORBIDDEN,
               "Accepted: requests from localhost or 127.0.0.1, and not from another site."));
-    } else if (request.getContentLengthLong() > BodyLimit.MOST_BYTES) {
-      refuse(response, BodyLimit.problem());
+    } else if (request.getContentLengthLong() > BodyLimit.most(request)) {
+      refuse(response, BodyLimit.problem(request));
     } else {
       chain.doFilter(new BodyLimit(request), response);
     }

@@ -98,6 +98,12 @@ public class Problems extends ResponseEntityExceptionHandler {
     return answer(ProblemType.TOO_LARGE.problem(HttpStatus.CONTENT_TOO_LARGE, large.getMessage()));
   }
 
+  /** A file that goes on past what is read of one. */
+  @ExceptionHandler
+  ResponseEntity<Object> overlong(BodyLimit.TooLargeException large, HttpServletRequest request) {
+    return answer(BodyLimit.problem(request));
+  }
+
   @ExceptionHandler
   ResponseEntity<Object> emptyBody(RequestChecks.NullBodyException empty) {
     return answer(malformed("A JSON body is needed."));
@@ -185,7 +191,7 @@ public class Problems extends ResponseEntityExceptionHandler {
     Throwable cause = unreadable.getCause();
     for (Throwable each = cause; each != null; each = each.getCause()) {
       if (each instanceof BodyLimit.TooLargeException) {
-        return answer(BodyLimit.problem());
+        return answer(BodyLimit.problem(((ServletWebRequest) request).getRequest()));
       }
     }
     if (cause instanceof UnrecognizedPropertyException unknown) {

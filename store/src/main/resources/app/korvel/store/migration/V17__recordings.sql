@@ -51,7 +51,8 @@ create table session_summary (
   on_day text not null,
   -- whether a fall of the rate after an effort is in it
   falls integer not null check (falls in (0, 1)),
-  summary text not null check (json_valid(summary))
+  summary text not null check (json_valid(summary)),
+  recorded_by text
 ) strict, without rowid;
 
 create index session_summary_by_client on session_summary (client_id, on_day);

@@ -30,6 +30,7 @@ import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -37,6 +38,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 
@@ -94,6 +96,24 @@ public record ClientMonths(Studio studio) {
               today,
               studio.zone());
         });
+  }
+
+  /**
+   * The span as it was at the end of a day.
+   *
+   * @param day up to today
+   */
+  public Months.Span span(UUID client, LocalDate day, Mode mode) {
+    ClientHistory history = ClientHistory.of(studio, client);
+    return span(history, history.at(day, mode));
+  }
+
+  /** The modes in which something was logged, or a maximum measured; walking and running always. */
+  public List<Mode> modes(UUID client) {
+    Set<Mode> modes = EnumSet.of(Mode.RUN);
+    studio.store().logs().of(client).forEach(log -> modes.add(log.mode()));
+    studio.store().maxima().of(client).forEach(value -> modes.add(value.mode()));
+    return List.copyOf(modes);
   }
 
   private static Months.Span span(ClientHistory history, ClientBaseline then) {

@@ -12,6 +12,7 @@ import app.korvel.studio.Studio;
 import app.korvel.studio.live.LiveSessions;
 import app.korvel.studio.live.LiveSessions.LiveNow;
 import app.korvel.studio.recording.StrongerRecording.Candidate;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -92,9 +93,7 @@ public record CompareRecordings(Studio studio) {
     if (own.length == 0) {
       return own;
     }
-    long late =
-        java.time.Duration.between(begun, second.device().get().recording().startedAt())
-            .toSeconds();
+    long late = Duration.between(begun, second.device().get().recording().startedAt()).toSeconds();
     int[] steps = new int[seconds];
     for (int n = 0; n < seconds; n++) {
       long at = n - late;

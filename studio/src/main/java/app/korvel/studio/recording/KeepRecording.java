@@ -75,6 +75,16 @@ public record KeepRecording(Studio studio) {
     return brought;
   }
 
+  /**
+   * Forgets one that was looked at and is not kept.
+   *
+   * @throws NotFoundException when there is no such recording
+   * @throws InvalidValueException when it was kept
+   */
+  public void discard(UUID id) {
+    studio.store().recordings().discard(looked(id).id());
+  }
+
   private UUID keepOwn(Actor who, LookedAt looked, Kept kept) {
     Brought brought = looked.brought();
     boolean chosenPlanned = kept.chosen.planned().filter(number -> number > 0).isPresent();

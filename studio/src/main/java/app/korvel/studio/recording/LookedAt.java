@@ -4,6 +4,7 @@ import app.korvel.core.effort.Witnesses.RateSource;
 import app.korvel.core.live.LiveEvent;
 import app.korvel.core.live.LivePlan;
 import app.korvel.core.live.LiveSession;
+import app.korvel.core.live.LiveSummary;
 import app.korvel.core.live.Recording;
 import app.korvel.core.maximum.MaximumRecord;
 import app.korvel.core.maximum.Mode;
@@ -24,6 +25,7 @@ import app.korvel.studio.ClientHistory;
 import app.korvel.studio.Studio;
 import app.korvel.studio.programme.Programmes;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -97,7 +99,10 @@ public record LookedAt(
             : fits.size() == 1 ? Optional.of(fits.get(0)) : Optional.empty();
     RateSource source = said.orElse(RateSource.WRIST);
     ClientHistory history = ClientHistory.of(studio, brought.clientId());
-    ClientBaseline then = day.equals(studio.today()) ? head.baseline(mode) : history.at(day, mode);
+    ClientBaseline today = head.baseline(mode);
+    ClientBaseline onDay = day.equals(studio.today()) ? today : history.at(day, mode);
+    boolean notKnownThen = onDay.reserve().isEmpty() && today.reserve().isPresent();
+    ClientBaseline then = notKnownThen ? today : onDay;
     Optional<Outline> outline = joins.flatMap(each -> new Programmes(studio).outline(head, each));
     LivePlan plan =
         LivePlan.elsewhere(
@@ -109,7 +114,7 @@ public record LookedAt(
             history.newToExercise(then));
     LiveSession session = session(brought, plan, source);
     DeviceRecording recording = brought.recording();
-    Optional<RecordedPeak> peak = app.korvel.core.live.LiveSummary.recordedPeak(session);
+    Optional<RecordedPeak> peak = LiveSummary.recordedPeak(session);
     MaximumRecord maximum = head.baseline(mode).maximumRecord();
     List<Alongside> alongside = alongside(studio, brought);
     List<Finding> findings = new ArrayList<>();
@@ -123,6 +128,9 @@ public record LookedAt(
     findings.addAll(recording.findings());
     if (said.isEmpty()) {
       findings.add(TraceFinding.RECORDING_UNKNOWN_SOURCE.of());
+    }
+    if (notKnownThen) {
+      findings.add(TraceFinding.RECORDING_SPAN_OF_TODAY.of());
     }
     if (plan.steps().size() > 1) {
       findings.add(
@@ -189,7 +197,7 @@ public record LookedAt(
             new Alongside(
                 opened.id(),
                 begun.get(),
-                (int) java.time.Duration.between(begun.get(), ended.get()).toSeconds(),
+                (int) Duration.between(begun.get(), ended.get()).toSeconds(),
                 opened.broughtIn()));
   }
 
