@@ -92,6 +92,21 @@ export const router = createRouter({
           meta: { title: 'Sessions', step: 'sessions' },
         },
         {
+          path: 'recordings',
+          component: () => import('./recording/RecordingsStep.vue'),
+          meta: { title: 'Recordings', step: 'sessions' },
+        },
+        {
+          path: 'recordings/:session/compared',
+          component: () => import('./recording/ComparedStep.vue'),
+          meta: { title: 'Two recordings', step: 'sessions' },
+        },
+        {
+          path: 'months',
+          component: () => import('./progress/MonthsStep.vue'),
+          meta: { title: 'Months', step: 'progress' },
+        },
+        {
           path: 'progress',
           component: () => import('./progress/ProgressStep.vue'),
           meta: { title: 'Progress', step: 'progress' },

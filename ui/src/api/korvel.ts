@@ -413,6 +413,78 @@ export const removeBusy = (id: string, removed: boolean) =>
 
 export const progress = (id: string) => get<Progress>(`${client(id)}/progress`)
 
+export type RecordingRead = Schemas['RecordingRead']
+export type RecordingPreview = Schemas['RecordingPreview']
+export type RecordingRow = Schemas['RecordingRow']
+export type CsvColumns = Schemas['CsvView']
+export type RecordingQuestion = RecordingRead['asked'][number]
+export type ComparedRecordings = Schemas['ComparedView']
+export type SessionPeak = Schemas['PeakSaid']
+export type RateSource = RecordingPreview['source']
+
+/** How a file is to be read, where it does not say so itself. */
+export interface RecordingSaid {
+  csv: Pick<CsvColumns, 'rate' | 'time' | 'date' | 'steps' | 'order'> | null
+  startedAt: string | null
+}
+/** What was chosen for a recording; what is left out is as the file says, or as it fits. */
+export interface RecordingChosen {
+  mode: Mode | null
+  source: RateSource | null
+  /** Number of the planned session, 0 for none. */
+  planned: number | null
+}
+const recording = (id: string) => `/recordings/${id}`
+const stated = (values: object) =>
+  query(Object.fromEntries(Object.entries(values).filter(([, value]) => value !== null)))
+export const recordings = (id: string) => get<RecordingRow[]>(`${client(id)}/recordings`)
+/** Reads a file; it is looked at, and not kept yet. */
+export const bringRecording = (id: string, file: File, said: RecordingSaid) =>
+  postFile<RecordingRead>(
+    `${client(id)}/recordings?${stated({ name: file.name, ...said.csv, startedAt: said.startedAt })}`,
+    file,
+    'application/octet-stream',
+  )
+export const lookAtRecording = (id: string, chosen: RecordingChosen) =>
+  get<RecordingPreview>(`${recording(id)}?${stated(chosen)}`)
+export const keepRecording = (
+  id: string,
+  chosen: RecordingChosen & { secondOf: string | null; rpe20: number | null },
+) => post<Schemas['KeptRecording']>(`${recording(id)}/keep`, chosen)
+export const discardRecording = (id: string) => del<void>(recording(id))
+export const takeBackRecording = (id: string) =>
+  post<RecordingRow>(`${recording(id)}/take-back`, {})
+export const restoreRecording = (id: string) => post<RecordingRow>(`${recording(id)}/restore`, {})
+export const agreementOf = (session: string) =>
+  get<ComparedRecordings>(`/live/${session}/agreement`)
+export const sessionPeak = (session: string) => get<SessionPeak | null>(`/live/${session}/peak`)
+export const savePeak = (session: string, sensorSat: boolean) =>
+  post<Schemas['SavedPeak']>(`/live/${session}/peak`, { sensorSat })
+
+export type Months = Schemas['MonthsView']
+export type Trend = Schemas['TrendSeries']
+export type SpanThen = Schemas['SpanThen']
+export type AllSessions = Schemas['AllSessions']
+export const months = (id: string, count: number, mode: Mode | null) =>
+  get<Months>(`${client(id)}/months?${stated({ months: count, mode })}`)
+/** Where the months lie as a file: a page to hand over, or a table. */
+export const monthsFile = (id: string, count: number, mode: Mode, kind: 'pdf' | 'csv') =>
+  `/api${client(id)}/months.${kind}?${query({ months: String(count), mode })}`
+export const spanOn = (id: string, on: string, mode: Mode) =>
+  get<SpanThen>(`${client(id)}/span?${query({ on, mode })}`)
+export const sessionsByZone = (
+  id: string,
+  scheme: string | null,
+  span: 'own' | 'today',
+  since: string,
+) => get<AllSessions>(`${client(id)}/sessions/zones?${stated({ scheme, span, since })}`)
+
+/** Where everything of a client, or of the studio, lies as one file. */
+export const clientArchive = (id: string) => `/api${client(id)}/archive.zip`
+export const studioArchive = '/api/studio/archive.zip'
+export const takeArchive = (file: File) =>
+  postFile<Schemas['ArchiveTaken']>('/archives', file, 'application/zip')
+
 /** Sheets to print: as a page, and as a PDF. */
 export type SheetKind = 'cards' | 'chart' | 'poster' | 'hand-out'
 export const sheetPage = (kind: SheetKind, sheet: object) =>
@@ -472,7 +544,7 @@ export const pulseOf = (sum: Typed<PulseSum>) => calculate<Schemas['PulseAnswer'
 export const maximumOf = (sum: Typed<MaximumSum>) => calculate<Maximum>('maximum', sum)
 export const targetOf = (sum: Typed<TargetSum>) => calculate<Schemas['TargetAnswer']>('target', sum)
 export const zonesOf = (sum: Typed<ZonesSum>) => calculate<Zones>('zones', sum)
-export const peakOf = (csv: string) => calculate<Schemas['PeakView']>('peak', { csv })
+export const peakOf = (csv: string) => calculate<Schemas['PeakView']>('peak', { csv, source: null })
 export const ratesOf = (restingBpm: number, maximumBpm: number) =>
   calculate<Schemas['RatesAnswer']>('rates', { restingBpm, maximumBpm })
 export const chartOf = (sum: Typed<Schemas['ClassChartRequest']>) => calculate<Chart>('chart', sum)

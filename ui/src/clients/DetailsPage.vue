@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router'
 import {
   archiveClient,
   changeClient,
+  clientArchive,
   eraseClient,
   type ClientDetails,
   type Typed,
@@ -86,6 +87,16 @@ const { save: erase, saving: erasing } = useSave(
         <Button label="Archive this client" outlined severity="secondary" @click="archive" />
       </div>
       <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
+    </section>
+    <section class="sheet stack" aria-labelledby="whole-title">
+      <h2 id="whole-title">Everything on record</h2>
+      <p class="quiet">
+        One ZIP file for the client or another studio: each table as CSV, measurements as FHIR R4,
+        every recorded session as CSV and GPX, and a page to read. Another Korvel takes it in whole.
+      </p>
+      <div>
+        <a :href="clientArchive(id)" download>Download everything of this client</a>
+      </div>
     </section>
     <section class="sheet stack erase">
       <h2>Erase for good</h2>

@@ -19,6 +19,7 @@ import { useAnswer } from '../shared/answer'
 import { useSave } from '../shared/save'
 import { useShortcuts } from '../shared/shortcuts'
 import { offerUndo } from '../shared/undo'
+import PeakNote from '../recording/PeakNote.vue'
 import { onClock, ratings, VOICE } from './cues'
 
 /** What a session came to, and its log that one key keeps. */
@@ -100,6 +101,8 @@ useShortcuts({
         }}</span>
       </div>
     </div>
+
+    <PeakNote v-if="ended && summary.peak" :session="sheet.id" :client-id="sheet.clientId" />
 
     <div class="halves">
       <div class="stack">

@@ -353,6 +353,7 @@ useShortcuts({
             <RouterLink :to="`/clients/${id}/hand-out`">Hand-out</RouterLink>
             <RouterLink :to="`/calendar?client=${id}`">Calendar</RouterLink>
             <RouterLink :to="`/clients/${id}/session`">On the clock</RouterLink>
+            <RouterLink :to="`/clients/${id}/recordings`">Recordings</RouterLink>
             <Button
               v-if="data.proposal"
               label="Rebuild"

@@ -35,6 +35,8 @@ const names = Object.values(VOICES).map((voice) => voice.slice(2))
   <ProblemNote v-if="problem && !data" :problem="problem" @retry="load(id)" />
   <div v-else-if="data" class="stack">
     <p class="ways">
+      <RouterLink :to="`/clients/${id}/months`">Month by month</RouterLink>
+      <RouterLink :to="`/clients/${id}/recordings`">Recordings</RouterLink>
       <RouterLink :to="`/clients/${id}/tests`">Tests</RouterLink>
       <RouterLink :to="`/clients/${id}/recoveries`">Recoveries, by posture</RouterLink>
       <RouterLink :to="`/clients/${id}/bands/talk`">Talk checks</RouterLink>

@@ -14,6 +14,10 @@ const props = defineProps<{
   band?: [number, number]
   /** Half as high. */
   low?: boolean
+  /** Days on which medication changed: what lies before is another series. */
+  breaks?: string[]
+  /** The axis from a day to another; else from the first value to the last. */
+  between?: [string, string]
 }>()
 const narrow = useNarrow()
 const width = computed(() => (narrow.value ? 340 : 520))
@@ -27,8 +31,15 @@ const span = computed(() => {
 })
 const y = computed(() => scale(...span.value, height.value - FOOT, 6))
 const time = (on: string) => Date.parse(on)
-const from = computed(() => Math.min(...props.points.map(({ on }) => time(on))))
-const to = computed(() => Math.max(...props.points.map(({ on }) => time(on))))
+const from = computed(() =>
+  props.between ? time(props.between[0]) : Math.min(...props.points.map(({ on }) => time(on))),
+)
+const to = computed(() =>
+  props.between ? time(props.between[1]) : Math.max(...props.points.map(({ on }) => time(on))),
+)
+const within = computed(() =>
+  (props.breaks ?? []).filter((on) => time(on) >= from.value && time(on) <= to.value),
+)
 const x = computed(() => scale(from.value, to.value, LEFT + 8, width.value - 12))
 const ends = computed(() => [...new Set([Math.min(...values.value), Math.max(...values.value)])])
 const values = computed(() => props.points.map(({ value }) => value))
@@ -57,6 +68,10 @@ const last = computed(() => [...props.points].sort((a, b) => a.on.localeCompare(
       :height="asked.height"
     />
     <ValueAxis :marks="ends" :y="y" :left="LEFT" :right="width" />
+    <g v-for="on in within" :key="`break${on}`">
+      <line class="break" :x1="x(time(on))" :x2="x(time(on))" y1="2" :y2="height - FOOT" />
+      <text :x="x(time(on)) + 5" y="13">medication</text>
+    </g>
     <circle
       v-for="(point, at) in points"
       :key="at"
@@ -66,8 +81,8 @@ const last = computed(() => [...props.points].sort((a, b) => a.on.localeCompare(
     >
       <title>{{ point.value }} {{ unit }}, {{ day(point.on) }}</title>
     </circle>
-    <text :x="LEFT" :y="height - 4">{{ day(first.on) }}</text>
-    <text :x="width" :y="height - 4" text-anchor="end">{{ day(last.on) }}</text>
+    <text :x="LEFT" :y="height - 4">{{ day(between?.[0] ?? first.on) }}</text>
+    <text :x="width" :y="height - 4" text-anchor="end">{{ day(between?.[1] ?? last.on) }}</text>
   </svg>
 </template>
 
@@ -84,6 +99,11 @@ text {
 
 .asked {
   fill: var(--teal-wash);
+}
+
+.break {
+  stroke: var(--ink-quiet);
+  stroke-dasharray: 4 4;
 }
 
 circle {

@@ -277,6 +277,13 @@ export function daysLater(iso: string, days: number): string {
 /** “May 2026”, for a day of it. */
 export const month = dayFormat({ month: 'long', year: 'numeric' })
 
+const MONTH = dayFormat({ month: 'short' })
+const MONTH_AND_YEAR = dayFormat({ month: 'short', year: '2-digit' })
+/** “May”; of January with its year, “Jan 25”. For a month such as 2025-05. */
+export function monthName(month: string): string {
+  return (month.endsWith('-01') ? MONTH_AND_YEAR : MONTH)(`${month}-01`)
+}
+
 /** “14 May”, with the year where it is not this one. */
 export function day(iso: string): string {
   const thisYear = (theStudio.value?.today ?? studioDay(new Date().toISOString())).slice(0, 4)

@@ -27,6 +27,7 @@ import { loadStudio } from '../shared/studio'
 import { undone } from '../shared/undo'
 import { BASES, effort, FAMILIES, KINDS, schemeFigures } from '../shared/words'
 import ProtocolsSheet from '../assessment/ProtocolsSheet.vue'
+import ArchivesSheet from './ArchivesSheet.vue'
 import LearningSheet from './LearningSheet.vue'
 import RegionalSheet from './RegionalSheet.vue'
 import { draftOf, fromFile } from './draft'
@@ -251,6 +252,7 @@ useShortcuts({
 
       <OutlineCatalog />
 
+      <ArchivesSheet />
       <section class="sheet" aria-labelledby="shipped-title">
         <h2 id="shipped-title">Built-in zone systems</h2>
         <ul class="schemes">

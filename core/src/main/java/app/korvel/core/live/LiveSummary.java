@@ -17,6 +17,7 @@ import app.korvel.core.run.Run;
 import app.korvel.core.trace.Fall;
 import app.korvel.core.zone.Ladder;
 import java.time.Duration;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -200,7 +201,11 @@ public record LiveSummary(
 
   /** Whether the recording holds so much of the work that it can be judged by it. */
   public boolean recorded() {
-    int data = belowSeconds + inSeconds + aboveSeconds;
+    int data =
+        tallies.stream()
+            .filter(each -> each.use().exercise())
+            .mapToInt(each -> Arrays.stream(each.histogram()).sum())
+            .sum();
     return data > 0
         && 100L * data >= (long) Threshold.RECORDED_SHARE.whole() * (data + noDataSeconds);
   }

@@ -360,6 +360,8 @@ public final class DemoData {
     practise();
     replay.at(now, this::roster);
     replay.at(now, () -> new ArchiveClient(studio).by(WHO, id(LEFT), 1, true));
+    replay.at(
+        now, () -> new RecordingsBrought(studio, WHO, id(RecordingsBrought.OF), this::at).bring());
     studio.write(
         WHO,
         () -> {
