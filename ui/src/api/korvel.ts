@@ -452,8 +452,7 @@ export const keepRecording = (
   chosen: RecordingChosen & { secondOf: string | null; rpe20: number | null },
 ) => post<Schemas['KeptRecording']>(`${recording(id)}/keep`, chosen)
 export const discardRecording = (id: string) => del<void>(recording(id))
-export const takeBackRecording = (id: string) =>
-  post<RecordingRow>(`${recording(id)}/take-back`, {})
+export const withdrawRecording = (id: string) => post<RecordingRow>(`${recording(id)}/withdraw`, {})
 export const restoreRecording = (id: string) => post<RecordingRow>(`${recording(id)}/restore`, {})
 export const agreementOf = (session: string) =>
   get<ComparedRecordings>(`/live/${session}/agreement`)

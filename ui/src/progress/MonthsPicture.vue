@@ -17,7 +17,8 @@ const TOP = 10
 const sum = (minutes: number[]) => minutes.reduce((all, each) => all + each, 0)
 const most = computed(() => Math.max(60, ...props.months.map(({ minutes }) => sum(minutes))))
 const y = computed(() => scale(0, most.value, HEIGHT - FOOT, TOP))
-const step = computed(() => (width.value - LEFT) / props.months.length)
+const RIGHT = 12
+const step = computed(() => (width.value - LEFT - RIGHT) / props.months.length)
 /** A word for every month where there is room, else for every so many. */
 const every = computed(() => Math.max(1, Math.ceil((narrow.value ? 64 : 54) / step.value)))
 const columns = computed(() =>

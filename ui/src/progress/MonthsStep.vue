@@ -141,8 +141,8 @@ const latestFirst = computed(() => [...(data.value?.months ?? [])].reverse())
                 <td class="num">{{ month.restingBpm ?? '–' }}</td>
                 <td class="num">
                   {{ month.span.maximumBpm ?? '–'
-                  }}<span v-if="month.span.maximumBpm !== null" class="quiet small">
-                    {{ ' ' + month.span.estimated ? 'est.' : 'meas.' }}</span
+                  }}<span v-if="month.span.maximumBpm !== null" class="quiet small by">
+                    {{ month.span.estimated ? 'est.' : 'meas.' }}</span
                   >
                 </td>
                 <td class="num">
@@ -185,6 +185,10 @@ const latestFirst = computed(() => [...(data.value?.months ?? [])].reverse())
   flex-wrap: wrap;
   gap: 6px 20px;
   align-items: center;
+}
+
+.by {
+  margin-left: 6px;
 }
 
 .scrolled {

@@ -4,9 +4,11 @@ import { computed, ref, watch } from 'vue'
 import {
   keepRecording,
   lookAtRecording,
+  type CsvColumns,
   type Mode,
   type RateSource,
   type RecordingPreview,
+  type RecordingSaid,
 } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
 import Findings from '../shared/Findings.vue'
@@ -15,14 +17,21 @@ import SelectField from '../shared/SelectField.vue'
 import { useSave } from '../shared/save'
 import { day, MODES, options } from '../shared/words'
 import { onClock, ratings } from '../live/cues'
+import ColumnChoices from './ColumnChoices.vue'
 import RatePicture from './RatePicture.vue'
 
 /** A recording as it would be kept: what is in it, and what it is of. */
-const props = defineProps<{ preview: RecordingPreview }>()
+const props = defineProps<{
+  preview: RecordingPreview
+  /** How the columns of a CSV were read; null for other formats. */
+  csv: CsvColumns | null
+  writtenAt: Date
+}>()
 const emit = defineEmits<{
   shown: [preview: RecordingPreview]
   kept: [recording: string, words: string]
   discard: []
+  said: [said: RecordingSaid]
 }>()
 
 const SOURCES = [
@@ -33,6 +42,8 @@ const mode = ref<Mode>(props.preview.mode)
 const source = ref<RateSource | null>(props.preview.sourceKnown ? props.preview.source : null)
 const planned = ref<number>(props.preview.joins ?? 0)
 const rpe = ref<number | null>(null)
+const otherwise = ref(false)
+const named = (column: number) => `“${props.csv?.names[column] ?? ''}”`
 const undecided = ref(props.preview.joins === null && props.preview.planned.length > 1)
 const chosen = () => ({ mode: mode.value, source: source.value, planned: planned.value })
 watch([mode, source, planned], async ([now], [before]) => {
@@ -87,7 +98,10 @@ defineExpose({ save })
   <article class="sheet stack" :aria-label="preview.fileName">
     <header class="heading">
       <div>
-        <h3>{{ day(preview.startedAt) }}, {{ start }} · {{ onClock(preview.seconds) }}</h3>
+        <h3>
+          {{ day(preview.startedAt) }}, {{ start }},
+          <span class="num">{{ onClock(preview.seconds) }}</span> long
+        </h3>
         <p class="quiet small">
           {{ preview.fileName }} · {{ preview.formatName }} ·
           <span class="num">{{ preview.points }}</span> points{{
@@ -96,6 +110,23 @@ defineExpose({ save })
         </p>
       </div>
     </header>
+    <template v-if="csv">
+      <p class="quiet small">
+        Heart rate from {{ named(csv.rate) }}, time from
+        {{ csv.date >= 0 ? `${named(csv.date)} and ` : '' }}{{ named(csv.time)
+        }}{{ csv.steps >= 0 ? `, step rate from ${named(csv.steps)}` : '' }}.
+        <button type="button" class="link" @click="otherwise = !otherwise">
+          {{ otherwise ? 'Cancel' : 'Change' }}
+        </button>
+      </p>
+      <ColumnChoices
+        v-if="otherwise"
+        :csv="csv"
+        :asked="[]"
+        :written-at="writtenAt"
+        @said="(said) => emit('said', said)"
+      />
+    </template>
     <RatePicture
       :traces="[{ name: 'Heart rate', bpm: preview.trace.bpm }]"
       :gaps="preview.gaps"

@@ -2,14 +2,15 @@
 import Button from 'primevue/button'
 import { useEventListener } from '@vueuse/core'
 import { computed, ref, useTemplateRef, watch } from 'vue'
-import { recordings, restoreRecording, takeBackRecording, type RecordingRow } from '../api/korvel'
+import type { Problem } from '../api/http'
+import { recordings, restoreRecording, withdrawRecording, type RecordingRow } from '../api/korvel'
 import { useClient } from '../clients/useClient'
 import ProblemNote from '../shared/ProblemNote.vue'
 import { useAnswer } from '../shared/answer'
 import { useSave } from '../shared/save'
 import { useShortcuts } from '../shared/shortcuts'
 import { offerUndo, undone } from '../shared/undo'
-import { day, MODES } from '../shared/words'
+import { capital, day, MODES } from '../shared/words'
 import { onClock } from '../live/cues'
 import ColumnChoices from './ColumnChoices.vue'
 import RecordingCard from './RecordingCard.vue'
@@ -42,6 +43,11 @@ useEventListener(document, 'paste', (event: ClipboardEvent) => {
   else if (text.trim()) add([new File([text], 'Pasted', { type: 'text/plain' })])
 })
 
+/** Where the fault is, and what is accepted. */
+const whyNot = ({ findings, errors, message }: Problem) =>
+  findings[0]?.message ??
+  (errors[0] ? `${capital(errors[0].message)}. Accepted: ${errors[0].accepted}.` : message)
+
 const done = computed(
   () => files.value.filter(({ state }) => state !== 'waiting' && state !== 'reading').length,
 )
@@ -50,14 +56,14 @@ const reading = computed(() => files.value.find(({ state }) => state === 'readin
 async function kept(item: Brought, recording: string, words: string) {
   remove(item)
   offerUndo(words, async () => {
-    await takeBackRecording(recording)
+    await withdrawRecording(recording)
     await load()
   })
   await load()
 }
-const { save: back, general } = useSave((row: RecordingRow) => takeBackRecording(row.id), {
+const { save: back, general } = useSave((row: RecordingRow) => withdrawRecording(row.id), {
   undo: (row) => ({
-    said: `The recording of ${day(row.on)} is taken back.`,
+    said: `The recording of ${day(row.on)} is removed.`,
     back: () => restoreRecording(row.id),
   }),
   saved: () => load(),
@@ -125,7 +131,11 @@ const SOURCE_WORDS: Record<RecordingRow['source'], string> = {
       <RecordingCard
         v-if="item.state === 'read' && item.read?.preview"
         ref="cards"
+        :key="item.read.preview.id"
         :preview="item.read.preview"
+        :csv="item.read.csv"
+        :written-at="new Date(item.file.lastModified)"
+        @said="(said) => read(item, said)"
         @shown="(preview) => shown(item, preview)"
         @kept="(recording, words) => kept(item, recording, words)"
         @discard="discard(item)"
@@ -146,7 +156,7 @@ const SOURCE_WORDS: Record<RecordingRow['source'], string> = {
           @said="(said) => read(item, said)"
         />
         <div>
-          <button type="button" class="link" @click="remove(item)">Leave this file out</button>
+          <button type="button" class="link" @click="remove(item)">Skip this file</button>
         </div>
       </section>
       <section
@@ -155,11 +165,11 @@ const SOURCE_WORDS: Record<RecordingRow['source'], string> = {
         :aria-label="item.file.name"
       >
         <h3>{{ item.file.name }} was not read</h3>
-        <p role="alert">{{ item.problem.findings[0]?.message ?? item.problem.message }}</p>
+        <p role="alert">{{ whyNot(item.problem) }}</p>
         <p class="quiet">Nothing of it was kept, and nothing else has changed.</p>
         <div class="ways">
           <Button label="Try again" outlined @click="read(item, { csv: null, startedAt: null })" />
-          <button type="button" class="link" @click="remove(item)">Leave it out</button>
+          <button type="button" class="link" @click="remove(item)">Skip it</button>
         </div>
       </section>
     </template>
@@ -175,7 +185,7 @@ const SOURCE_WORDS: Record<RecordingRow['source'], string> = {
         <thead>
           <tr>
             <th scope="col">Day</th>
-            <th scope="col">Activity</th>
+            <th scope="col" class="activity">Activity</th>
             <th scope="col">Length</th>
             <th scope="col">Read by</th>
             <th scope="col" class="file">File</th>
@@ -183,31 +193,31 @@ const SOURCE_WORDS: Record<RecordingRow['source'], string> = {
           </tr>
         </thead>
         <tbody>
-          <tr v-for="row in data" :key="row.id" :class="{ gone: row.takenBack }">
+          <tr v-for="row in data" :key="row.id" :class="{ gone: row.withdrawn }">
             <th scope="row">
-              <RouterLink v-if="!row.takenBack" :to="`/floor/sessions/${row.session}`">{{
+              <RouterLink v-if="!row.withdrawn" :to="`/floor/sessions/${row.session}`">{{
                 day(row.on)
               }}</RouterLink>
               <template v-else>{{ day(row.on) }}</template>
             </th>
-            <td>{{ MODES[row.mode] }}</td>
+            <td class="activity">{{ MODES[row.mode] }}</td>
             <td class="num">{{ onClock(row.seconds) }}</td>
             <td>
               {{ SOURCE_WORDS[row.source] }}{{ row.sourceKnown ? '' : ', not known'
               }}{{ row.second ? ', second recording' : ''
-              }}{{ row.takenBack ? ', taken back' : row.used ? '' : ', not used' }}
+              }}{{ row.withdrawn ? ', removed' : row.used ? '' : ', not used' }}
             </td>
             <td class="file quiet">{{ row.fileName }}</td>
             <td class="acts">
               <RouterLink
-                v-if="row.compared && !row.takenBack"
+                v-if="row.compared && !row.withdrawn"
                 :to="`/clients/${id}/recordings/${row.session}/compared`"
                 >Compare</RouterLink
               >
-              <button v-if="row.takenBack" type="button" class="link" @click="restore(row)">
+              <button v-if="row.withdrawn" type="button" class="link" @click="restore(row)">
                 Restore
               </button>
-              <button v-else type="button" class="link" @click="back(row)">Take back</button>
+              <button v-else type="button" class="link" @click="back(row)">Remove</button>
             </td>
           </tr>
         </tbody>
@@ -245,6 +255,7 @@ th {
 
 tbody th {
   font-weight: 500;
+  white-space: nowrap;
 }
 
 th,
@@ -276,7 +287,8 @@ tbody tr {
 }
 
 @media (max-width: 760px) {
-  .file {
+  .file,
+  .activity {
     display: none;
   }
 }

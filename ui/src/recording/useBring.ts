@@ -26,6 +26,7 @@ export function useBring(client: Ref<string>) {
   let busy = false
 
   async function read(item: Brought, said: RecordingSaid) {
+    forget(item)
     item.state = 'reading'
     item.problem = null
     try {
@@ -35,6 +36,12 @@ export function useBring(client: Ref<string>) {
       item.problem = asProblem(thrown)
       item.state = 'refused'
     }
+  }
+
+  /** What was read of it before is not waited for any more. */
+  function forget(item: Brought) {
+    const preview = item.read?.preview
+    if (preview) void discardRecording(preview.id).catch(() => undefined)
   }
 
   async function work() {
@@ -55,10 +62,9 @@ export function useBring(client: Ref<string>) {
     files.value = files.value.filter(({ key }) => key !== item.key)
   }
   /** Forgets it, here and on the server. */
-  async function discard(item: Brought) {
+  function discard(item: Brought) {
     remove(item)
-    const preview = item.read?.preview
-    if (preview) await discardRecording(preview.id).catch(() => undefined)
+    forget(item)
   }
   function shown(item: Brought, preview: RecordingPreview) {
     if (item.read) item.read = { ...item.read, preview }

@@ -91,7 +91,7 @@ class RecordingApiTest {
   private static int recordings(String client) {
     int standing = 0;
     for (JsonNode row : server.get(client + "/recordings").json()) {
-      standing += row.get("takenBack").asBoolean() ? 0 : 1;
+      standing += row.get("withdrawn").asBoolean() ? 0 : 1;
     }
     return standing;
   }
@@ -122,15 +122,15 @@ class RecordingApiTest {
   }
 
   @Test
-  void itIsTakenBackWholeAndRestored() {
+  void itIsWithdrawnWholeAndRestored() {
     String client = scene.client("Takes It Back");
     String id = id(bring(client, csv(yesterday(8), 1200, n -> 120)));
     String session = keep(id, "{\"planned\":0}").at("/session");
-    server.post("/api/recordings/" + id + "/take-back", "{}");
+    server.post("/api/recordings/" + id + "/withdraw", "{}");
     assertThat(recordings(client)).isZero();
     assertThat(server.get(client + "/progress").json().get("logs").asInt()).isZero();
     Answer restored = server.post("/api/recordings/" + id + "/restore", "{}");
-    assertThat(restored.json().get("takenBack").asBoolean()).isFalse();
+    assertThat(restored.json().get("withdrawn").asBoolean()).isFalse();
     assertThat(recordings(client)).isOne();
     assertThat(server.get(client + "/progress").json().get("logs").asInt()).isOne();
     assertThat(server.get("/api/live/" + session).status()).isEqualTo(200);
@@ -170,7 +170,7 @@ class RecordingApiTest {
     assertThat(server.get("/api/live/" + session + "/summary").json().get("noDataSeconds").asInt())
         .isGreaterThan(20);
 
-    server.post("/api/recordings/" + id(strap) + "/take-back", "{}");
+    server.post("/api/recordings/" + id(strap) + "/withdraw", "{}");
     assertThat(server.get("/api/live/" + session + "/agreement").status()).isEqualTo(404);
     assertThat(server.get("/api/live/" + session + "/summary").json().get("noDataSeconds").asInt())
         .isLessThan(10);

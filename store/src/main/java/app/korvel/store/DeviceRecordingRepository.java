@@ -14,7 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 
-/** Recordings of clients' own devices: looked at first, then kept whole, and taken back whole. */
+/** Recordings of clients' own devices: looked at first, then kept whole, and withdrawn whole. */
 public final class DeviceRecordingRepository {
   private static final int MS = 1000;
 
@@ -42,7 +42,7 @@ public final class DeviceRecordingRepository {
    * @param source what read it; empty where nobody said: taken as a wrist
    * @param csv how it was read; empty for other formats
    * @param keptAt empty while it is looked at
-   * @param takenBackAt empty while it stands
+   * @param withdrawnAt empty while it stands
    */
   public record Brought(
       UUID id,
@@ -58,7 +58,7 @@ public final class DeviceRecordingRepository {
       Optional<Csv> csv,
       Instant recordedAt,
       Optional<Instant> keptAt,
-      Optional<Instant> takenBackAt) {
+      Optional<Instant> withdrawnAt) {
 
     /** What it is taken as having read it. */
     public RateSource readBy() {
@@ -67,7 +67,7 @@ public final class DeviceRecordingRepository {
 
     /** Whether it is kept and stands. */
     public boolean stands() {
-      return keptAt.isPresent() && takenBackAt.isEmpty();
+      return keptAt.isPresent() && withdrawnAt.isEmpty();
     }
   }
 
@@ -105,7 +105,7 @@ public final class DeviceRecordingRepository {
         id.toString());
   }
 
-  /** A client's that are kept, those that were taken back too, the latest first. */
+  /** A client's that are kept, those that were withdrawn too, the latest first. */
   public List<Brought> of(UUID clientId) {
     return database.list(
         DeviceRecordingRepository::brought,
@@ -119,7 +119,7 @@ public final class DeviceRecordingRepository {
     return database.list(
         DeviceRecordingRepository::brought,
         "select * from device_recording where client_id = ? and started_at between ? and ?"
-            + " and kept_at is not null and taken_back_at is null order by started_at, id",
+            + " and kept_at is not null and withdrawn_at is null order by started_at, id",
         clientId.toString(),
         from,
         to);
@@ -129,7 +129,7 @@ public final class DeviceRecordingRepository {
   public List<Brought> ofSession(UUID session) {
     return database.list(
         DeviceRecordingRepository::brought,
-        "select * from device_recording where live_session_id = ? and taken_back_at is null"
+        "select * from device_recording where live_session_id = ? and withdrawn_at is null"
             + " order by kept_at, id",
         session.toString());
   }
@@ -139,7 +139,7 @@ public final class DeviceRecordingRepository {
     return database.first(
         DeviceRecordingRepository::brought,
         "select * from device_recording where client_id = ? and digest = ? and kept_at is not null"
-            + " and taken_back_at is null",
+            + " and withdrawn_at is null",
         clientId.toString(),
         digest);
   }
@@ -169,10 +169,10 @@ public final class DeviceRecordingRepository {
     database.update("device_recording", id.toString(), row);
   }
 
-  /** Takes one back, or lets it stand again. */
-  public void takeBack(UUID id, Optional<Instant> at) {
+  /** Withdraws one, or lets it stand again. */
+  public void withdraw(UUID id, Optional<Instant> at) {
     Map<String, Object> row = new LinkedHashMap<>();
-    row.put("taken_back_at", at);
+    row.put("withdrawn_at", at);
     database.update("device_recording", id.toString(), row);
   }
 
@@ -222,6 +222,6 @@ public final class DeviceRecordingRepository {
         signature.map(each -> new Csv(each, columns)),
         Instant.parse(row.getString("recorded_at")),
         Optional.ofNullable(row.getString("kept_at")).map(Instant::parse),
-        Optional.ofNullable(row.getString("taken_back_at")).map(Instant::parse));
+        Optional.ofNullable(row.getString("withdrawn_at")).map(Instant::parse));
   }
 }

@@ -122,7 +122,7 @@ public final class LiveRepository {
     return database.list(
         this::opened,
         "select * from live_session where client_id = ? and opened_at between ? and ?"
-            + " and taken_back_at is null order by opened_at, id",
+            + " and withdrawn_at is null order by opened_at, id",
         clientId.toString(),
         from,
         to);
@@ -135,10 +135,10 @@ public final class LiveRepository {
     database.update("live_session", id.toString(), row);
   }
 
-  /** Takes a session that was brought in back, or lets it stand again. */
-  public void takeBack(UUID id, Optional<Instant> at) {
+  /** Withdraws a session that was brought in, or lets it stand again. */
+  public void withdraw(UUID id, Optional<Instant> at) {
     Map<String, Object> row = new LinkedHashMap<>();
-    row.put("taken_back_at", at);
+    row.put("withdrawn_at", at);
     database.update("live_session", id.toString(), row);
   }
 
@@ -152,7 +152,7 @@ public final class LiveRepository {
   public List<Opened> of(UUID clientId, int most) {
     return database.list(
         this::opened,
-        "select * from live_session where client_id = ? and taken_back_at is null"
+        "select * from live_session where client_id = ? and withdrawn_at is null"
             + " order by opened_at desc, id desc limit ?",
         clientId.toString(),
         most);

@@ -67,7 +67,7 @@ public final class SessionSummaryRepository {
         row -> UUID.fromString(row.getString("id")),
         """
         select id from live_session as mine
-        where client_id = ? and is_open = 0 and taken_back_at is null
+        where client_id = ? and is_open = 0 and withdrawn_at is null
           and not exists (
             select 1 from session_summary where session_summary.live_session_id = mine.id)
         order by opened_at

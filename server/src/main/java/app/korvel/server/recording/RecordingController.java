@@ -21,7 +21,7 @@ import app.korvel.studio.recording.CompareRecordings;
 import app.korvel.studio.recording.CompareRecordings.Compared;
 import app.korvel.studio.recording.KeepRecording;
 import app.korvel.studio.recording.ProposePeak;
-import app.korvel.studio.recording.TakeBackRecording;
+import app.korvel.studio.recording.WithdrawRecording;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.time.Instant;
@@ -40,7 +40,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Recordings of clients' own devices: brought in, looked at, kept, compared, taken back. */
+/** Recordings of clients' own devices: brought in, looked at, kept, compared, removed. */
 @RestController
 class RecordingController {
   private final Studio studio;
@@ -51,7 +51,7 @@ class RecordingController {
     this.pages = new RecordingPages(studio);
   }
 
-  /** Those that were kept, those that were taken back too, the latest first. */
+  /** Those that were kept, those that were withdrawn too, the latest first. */
   @GetMapping("/api/clients/{id}/recordings")
   List<RecordingRow> kept(@PathVariable UUID id) {
     return pages.kept(id);
@@ -123,14 +123,14 @@ class RecordingController {
     new KeepRecording(studio).discard(recording);
   }
 
-  @PostMapping("/api/recordings/{recording}/take-back")
-  RecordingRow takeBack(Actor who, @PathVariable UUID recording) {
-    return pages.row(new TakeBackRecording(studio).by(who, recording));
+  @PostMapping("/api/recordings/{recording}/withdraw")
+  RecordingRow withdraw(Actor who, @PathVariable UUID recording) {
+    return pages.row(new WithdrawRecording(studio).by(who, recording));
   }
 
   @PostMapping("/api/recordings/{recording}/restore")
   RecordingRow restore(Actor who, @PathVariable UUID recording) {
-    return pages.row(new TakeBackRecording(studio).undone(who, recording));
+    return pages.row(new WithdrawRecording(studio).undone(who, recording));
   }
 
   /** Two recordings of a session over each other. */

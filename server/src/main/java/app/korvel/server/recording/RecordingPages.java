@@ -94,12 +94,12 @@ record RecordingPages(Studio studio) {
                     boolean used =
                         session.flatMap(Opened::device).filter(each.id()::equals).isPresent();
                     boolean compared =
-                        !used && each.takenBackAt().isEmpty()
+                        !used && each.withdrawnAt().isEmpty()
                             || all.stream()
                                 .anyMatch(
                                     other ->
                                         other != each
-                                            && other.takenBackAt().isEmpty()
+                                            && other.withdrawnAt().isEmpty()
                                             && other.session().equals(each.session()));
                     return RecordingRow.of(each, day(each), used, compared);
                   })

@@ -198,7 +198,7 @@ final class RecordingViews {
    *
    * @param second whether it is the second recording of its session
    * @param used whether its session is judged by it
-   * @param takenBack whether it was taken back
+   * @param withdrawn whether it was withdrawn
    */
   record RecordingRow(
       UUID id,
@@ -213,7 +213,7 @@ final class RecordingViews {
       boolean second,
       boolean used,
       boolean compared,
-      boolean takenBack) {
+      boolean withdrawn) {
     static RecordingRow of(Brought brought, LocalDate on, boolean used, boolean compared) {
       return new RecordingRow(
           brought.id(),
@@ -228,7 +228,7 @@ final class RecordingViews {
           brought.second(),
           used,
           compared,
-          brought.takenBackAt().isPresent());
+          brought.withdrawnAt().isPresent());
     }
   }
 

@@ -27,7 +27,7 @@ create table device_recording (
   -- null for one that is looked at
   kept_at text,
   -- null while it stands
-  taken_back_at text,
+  withdrawn_at text,
   recorded_by text
 ) strict;
 
@@ -42,7 +42,7 @@ create index device_recording_by_headings on device_recording (csv_signature, ke
 alter table live_session add column device_recording_id text references device_recording (id);
 -- Whether it was brought in whole, and nobody saw when its steps began.
 alter table live_session add column brought_in integer not null default 0;
-alter table live_session add column taken_back_at text;
+alter table live_session add column withdrawn_at text;
 
 -- What a session came to: worked out when it is first asked for, and anew after something was added.
 create table session_summary (
@@ -67,7 +67,7 @@ create trigger live_chunk_changes_summary after insert on live_chunk begin
 end;
 
 create trigger live_session_changes_summary
-after update of device_recording_id, taken_back_at on live_session begin
+after update of device_recording_id, withdrawn_at on live_session begin
   delete from session_summary where live_session_id = new.id;
   update client_revision set revision = revision + 1 where client_id = new.client_id;
 end;

@@ -89,7 +89,7 @@ public record RecordLiveEvent(Studio studio) {
     }
   }
 
-  /** What was brought in is whole: it is taken back, and not added to. */
+  /** What was brought in is whole: it is withdrawn, and not added to. */
   static void checkRecordedHere(Opened opened) {
     if (opened.broughtIn()) {
       throw InvalidValueException.of(

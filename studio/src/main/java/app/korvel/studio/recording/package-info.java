@@ -1,2 +1,2 @@
-/** Recordings of clients' own devices: brought in, looked at, kept, compared, and taken back. */
+/** Recordings of clients' own devices: brought in, looked at, kept, compared, and withdrawn. */
 package app.korvel.studio.recording;

@@ -13,10 +13,10 @@ import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
 
-/** Takes a recording that was kept back, whole, with its log; and lets it stand again. */
-public record TakeBackRecording(Studio studio) {
+/** Withdraws a recording that was kept, whole, with its log; and lets it stand again. */
+public record WithdrawRecording(Studio studio) {
   /**
-   * Takes it back.
+   * Withdraws it.
    *
    * @throws NotFoundException when there is none of that id that stands
    * @throws app.korvel.core.measure.RefusedException when the client is archived
@@ -26,8 +26,8 @@ public record TakeBackRecording(Studio studio) {
         who,
         () -> {
           Brought brought = kept(id);
-          if (brought.takenBackAt().isPresent()) {
-            throw InvalidValueException.of("recording", "is taken back already", "one that stands");
+          if (brought.withdrawnAt().isPresent()) {
+            throw InvalidValueException.of("recording", "is withdrawn already", "one that stands");
           }
           setStanding(brought, Optional.of(studio.now()));
           return kept(id);
@@ -45,8 +45,8 @@ public record TakeBackRecording(Studio studio) {
         who,
         () -> {
           Brought brought = kept(id);
-          if (brought.takenBackAt().isEmpty()) {
-            throw InvalidValueException.of("recording", "stands", "one that was taken back");
+          if (brought.withdrawnAt().isEmpty()) {
+            throw InvalidValueException.of("recording", "stands", "one that was withdrawn");
           }
           boolean again =
               !brought.second()
@@ -72,17 +72,17 @@ public record TakeBackRecording(Studio studio) {
     return brought;
   }
 
-  private void setStanding(Brought brought, Optional<Instant> takenBack) {
+  private void setStanding(Brought brought, Optional<Instant> withdrawn) {
     UUID session = brought.session().orElseThrow();
-    studio.store().recordings().takeBack(brought.id(), takenBack);
+    studio.store().recordings().withdraw(brought.id(), withdrawn);
     if (brought.second()) {
       new StrongerRecording(studio).settle(session);
       return;
     }
-    studio.store().live().takeBack(session, takenBack);
+    studio.store().live().withdraw(session, withdrawn);
     Ledger logs = studio.store().ledger(RecordKind.SESSION_LOGS);
     UUID client = brought.clientId();
-    if (takenBack.isPresent()) {
+    if (withdrawn.isPresent()) {
       studio
           .store()
           .logs()
