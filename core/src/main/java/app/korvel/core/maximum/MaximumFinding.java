@@ -118,7 +118,7 @@ public enum MaximumFinding implements FindingKind {
   PEAK_NOT_TAKEN(
       INFO,
       "A peak of %s was seen. It is kept, and not proposed as a maximum.",
-      "In pregnancy, under 18, with a heart condition or an irregular rhythm only a supervised test"
+      "Of a minor, in pregnancy, with a heart condition or an irregular rhythm only a supervised test"
           + " says what the maximum is.",
       Source.KORVEL),
   PEAK_SUDDEN_RISE(
