@@ -436,7 +436,13 @@ export interface RecordingChosen {
 }
 const recording = (id: string) => `/recordings/${id}`
 const stated = (values: object) =>
-  query(Object.fromEntries(Object.entries(values).filter(([, value]) => value !== null)))
+  query(
+    Object.fromEntries(
+      Object.entries(values)
+        .filter(([, value]) => value !== null)
+        .map(([name, value]) => [name, String(value)]),
+    ),
+  )
 export const recordings = (id: string) => get<RecordingRow[]>(`${client(id)}/recordings`)
 /** Reads a file; it is looked at, and not kept yet. */
 export const bringRecording = (id: string, file: File, said: RecordingSaid) =>

@@ -230,19 +230,19 @@ final class JsonRecording {
   /** A resource of FHIR, as far as it is an Observation of the heart rate. */
   private final class Resource extends Said {
     private String type = "";
-    private Optional<Instant> at = Optional.empty();
+    private Optional<String> at = Optional.empty();
     private final java.util.List<Said> components = new java.util.ArrayList<>();
 
     @Override
     boolean take(String name) {
       switch (name) {
         case "resourceType" -> type = text();
-        case "effectiveDateTime", "effectiveInstant" -> at = Optional.of(moment());
+        case "effectiveDateTime", "effectiveInstant" -> at = Optional.of(text());
         case "effectivePeriod" ->
             fields(
                 part -> {
                   if (part.equals("start")) {
-                    at = Optional.of(moment());
+                    at = Optional.of(text());
                   } else {
                     json.skipChildren();
                   }
@@ -266,10 +266,6 @@ final class JsonRecording {
       return true;
     }
 
-    private Instant moment() {
-      return Moments.of(text(), zone, "line " + json.currentLocation().getLineNr());
-    }
-
     void keep() {
       if (!type.equals("Observation")) {
         return;
@@ -283,11 +279,9 @@ final class JsonRecording {
         return;
       }
       observations++;
+      String place = "observation " + observations + " of the heart rate";
       Instant start =
-          at.orElseThrow(
-              () ->
-                  RecordingFile.off(
-                      "observation " + observations + " of the heart rate has no time"));
+          Moments.of(at.orElseThrow(() -> RecordingFile.off(place + " has no time")), zone, place);
       said.quantity.ifPresent(value -> points.add(start, value));
       said.sampled.ifPresent(data -> data.keep(start));
     }
