@@ -213,7 +213,27 @@ public enum Formula {
       "rise = first count − resting; fall = first − later",
       "9 bpm by strap, 11 by counts before it is a change",
       "The same activity, posture and source, repetitions within 5 %.",
-      Source.PRACTICE);
+      Source.PRACTICE),
+  AGREEMENT(
+      "Limits of agreement of two recordings",
+      "difference = second − reference; limits = mean ± 1.96 × standard deviation (n − 1)",
+      "of one session only: seconds are no independent readings",
+      "Two sensors worn at once. A lag of up to 30 s either way is looked for over 300 common seconds"
+          + " and kept where it makes them differ by 0.5 bpm less.",
+      Source.BLAND),
+  SENSOR_VERDICT(
+      "What a second sensor is good for",
+      "mean within 3 bpm and 90 % of the seconds within 5: for targets; the same below 60 % of"
+          + " reserve, with 120 s there: up to Talk; else not for steering",
+      "",
+      "Said of the weaker of two recordings of one session.",
+      Source.KORVEL),
+  EASY_SHARE(
+      "Share of easy time",
+      "time below Phrases ÷ all time trained",
+      "",
+      "Recorded sessions by the second, others all their minutes at their one level.",
+      Source.KORVEL);
 
   private final String displayName;
   private final String formula;

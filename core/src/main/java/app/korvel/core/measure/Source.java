@@ -14,6 +14,7 @@ public record Source(String citation) {
 
   public static final Source ACSM_SCREENING = of("Riebe et al.", "Med Sci Sports Exerc", 2015);
   public static final Source AINSWORTH = of("Ainsworth et al.", "Med Sci Sports Exerc", 2011);
+  public static final Source BLAND = of("Bland & Altman", "Lancet", 1986);
   public static final Source BORG = of("Borg", "Med Sci Sports Exerc", 1982);
   public static final Source BRAWNER = of("Brawner et al.", "Am Heart J", 2004);
   public static final Source BRUCE = of("Bruce, Kusumi & Hosmer", "Am Heart J", 1973);
