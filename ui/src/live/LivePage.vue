@@ -235,16 +235,34 @@ const strapWords = computed(() => {
           sheet.clientName
         }}</RouterLink>
         <span class="quiet"
-          >{{ MODES[sheet.mode] }} · <span class="num">{{ onClock(since) }}</span></span
+          >{{ MODES[sheet.mode]
+          }}<template v-if="sheet.broughtIn === null">
+            · <span class="num">{{ onClock(since) }}</span></template
+          ></span
         >
-        <span class="quiet strap" :class="strap.state.value">{{ strapWords }}</span>
+        <span v-if="sheet.broughtIn !== null" class="quiet strap"
+          >Brought in from {{ sheet.broughtIn }}</span
+        >
+        <span v-else class="quiet strap" :class="strap.state.value">{{ strapWords }}</span>
         <RouterLink
-          v-if="phase !== 'ready'"
+          v-if="sheet.compared"
+          :to="`/clients/${sheet.clientId}/recordings/${session}/compared`"
+          class="floor-link"
+          >Two recordings</RouterLink
+        >
+        <RouterLink
+          v-if="phase !== 'ready' && sheet.broughtIn === null"
           :to="`/floor/sessions/${session}/recovery`"
           class="floor-link recovery"
           >Recovery</RouterLink
         >
-        <SwitchButton v-model="cuesHeard" on="Cues heard" off="Cues silent" class="sound">
+        <SwitchButton
+          v-if="sheet.broughtIn === null"
+          v-model="cuesHeard"
+          on="Cues heard"
+          off="Cues silent"
+          class="sound"
+        >
           <path class="full" d="M4 9.5h3.5L12 6v12l-4.5-3.5H4z" />
           <path v-if="cuesHeard" d="M15 9.2a4 4 0 0 1 0 5.6M17.6 6.8a7.4 7.4 0 0 1 0 10.4" />
           <path v-else d="M15.5 9.5l5 5m0-5l-5 5" />

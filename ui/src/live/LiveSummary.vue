@@ -44,12 +44,13 @@ const whole = computed(() =>
 const work = computed(() => {
   const made = summary.value
   if (!made) return []
-  return [
+  const against = [
     ['Below the target', made.belowSeconds],
     ['In the target', made.inSeconds],
     ['Above it', made.aboveSeconds],
-    ['No signal', made.noDataSeconds],
   ] as const
+  const asked = against.some(([, seconds]) => seconds > 0)
+  return [...(asked ? against : []), ['No signal', made.noDataSeconds]] as const
 })
 
 const rpe = ref<number | null>(null)
@@ -93,7 +94,7 @@ useShortcuts({
           summary.peak ? `peak, at ${onClock(summary.peak.second)}` : 'no peak held'
         }}</span>
       </div>
-      <div v-if="sheet.zones" class="fact">
+      <div v-if="sheet.zones && sheet.broughtIn === null" class="fact">
         <b class="num">{{ summary.drop ? `−${summary.drop.bpm}` : '–' }}</b><span>{{
           summary.drop
             ? `in the first minute after, ${summary.drop.endBpm} to ${summary.drop.after60Bpm}`
@@ -106,7 +107,15 @@ useShortcuts({
 
     <div class="halves">
       <div class="stack">
-        <h2>{{ sheet.zones ? 'The work against its target' : 'How it felt' }}</h2>
+        <h2>
+          {{
+            !sheet.zones
+              ? 'How it felt'
+              : work.length > 1
+                ? 'The work against its target'
+                : 'The work'
+          }}
+        </h2>
         <table v-if="sheet.zones">
           <tbody>
             <tr v-for="[name, seconds] in work" :key="name">

@@ -21,6 +21,7 @@ import app.korvel.server.live.LiveViews.LiveView;
 import app.korvel.server.live.LiveViews.ZoneGoal;
 import app.korvel.server.live.SampleViews.StopSignOption;
 import app.korvel.server.live.SampleViews.TraceView;
+import app.korvel.store.DeviceRecordingRepository.Brought;
 import app.korvel.store.LiveRepository.Opened;
 import app.korvel.store.SavedSession;
 import app.korvel.studio.ClientHead;
@@ -30,6 +31,7 @@ import app.korvel.studio.live.LiveSessions.LiveNow;
 import app.korvel.studio.live.OpenLiveSession;
 import app.korvel.studio.live.OpenLiveSession.Proposal;
 import app.korvel.studio.live.OpenLiveSession.Wanted;
+import app.korvel.studio.recording.CompareRecordings;
 import app.korvel.studio.zone.SchemeCatalog;
 import java.util.ArrayList;
 import java.util.List;
@@ -70,7 +72,13 @@ public record LivePages(Studio studio) {
         plan.findings(),
         StopSignOption.ALL,
         head.screening().effects().stopAlso(),
-        StopSigns.ACTION);
+        StopSigns.ACTION,
+        opened.broughtIn() ? device(opened).map(Brought::fileName).orElse("") : null,
+        !opened.open() && new CompareRecordings(studio).several(opened));
+  }
+
+  private Optional<Brought> device(Opened opened) {
+    return opened.device().flatMap(studio.store().recordings()::get);
   }
 
   /**

@@ -219,6 +219,8 @@ final class LiveViews {
    *
    * @param zones in the client's zone system, with the numbers of its day; null where no rate leads
    * @param findings what is to be known before it begins
+   * @param broughtIn the file that it was brought in from; null for one that is recorded here
+   * @param compared whether two recordings of it can be laid over each other
    */
   record LiveSheet(
       UUID id,
@@ -238,7 +240,9 @@ final class LiveViews {
       List<Finding> findings,
       List<StopSignOption> stopSigns,
       List<String> stopAlso,
-      String stopAction) {}
+      String stopAction,
+      @Nullable String broughtIn,
+      boolean compared) {}
 
   /** The zones of a plan, in a zone system. */
   static @Nullable ZonesView zones(Studio studio, LivePlan plan, Scheme scheme) {

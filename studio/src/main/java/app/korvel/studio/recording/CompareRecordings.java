@@ -42,6 +42,11 @@ public record CompareRecordings(Studio studio) {
       Side second,
       Optional<Agreement> agreement) {}
 
+  /** Whether a session has more than one. */
+  public boolean several(Opened opened) {
+    return new StrongerRecording(studio).of(opened).size() > 1;
+  }
+
   /** Those of a session; empty where it has only one. */
   public Optional<Compared> of(UUID session) {
     LiveNow stands = new LiveSessions(studio).get(session);

@@ -132,9 +132,11 @@ class DemoDataTest {
           assertThat(by).as(table).containsExactly(Actor.INSTRUCTOR.name());
         }
       }
-      // An address is made with a secret, which a demo has none of; a room is opened by a press.
+      // An address is made with a secret, which a demo has none of; a room is opened by a press;
+      // what sessions came to is worked out when it is first asked for.
       assertThat(empty)
-          .containsExactlyInAnyOrder("calendar_subscription", "room", "room_member", "room_event");
+          .containsExactlyInAnyOrder(
+              "calendar_subscription", "room", "room_member", "room_event", "session_summary");
     }
   }
 
