@@ -122,6 +122,45 @@ class RecordingApiTest {
   }
 
   @Test
+  void itJoinsTheOnePlannedSessionOfItsDayAndActivity() {
+    String client = scene.client("Joins");
+    LocalDate today = LocalDate.now();
+    String every =
+        "\"monday\",\"tuesday\",\"wednesday\",\"thursday\",\"friday\",\"saturday\",\"sunday\"";
+    Answer laid =
+        server.put(
+            client + "/programme",
+            """
+            {"version":0,"plan":{"startsOn":"%s","endsOn":"%s","weekdays":[%s],"goalMinutes":30,"goalDays":3}}
+            """
+                .formatted(today, today.plusWeeks(4).minusDays(1), every));
+    assertThat(laid.status()).as(laid.json().toString()).isEqualTo(200);
+    JsonNode first = laid.json().at("/sessions/0");
+    LocalDate on = LocalDate.parse(first.get("date").asString());
+    // By then it is that evening.
+    Instant begins = on.atTime(0, 5).atZone(ZoneId.systemDefault()).toInstant();
+    Duration ahead = Duration.between(SetClock.now(), begins.plusSeconds(7200));
+    if (!ahead.isNegative()) {
+      SetClock.letPass(ahead);
+    }
+    Answer read = bring(client, csv(begins, 2880, n -> n < 600 ? 95 : 115));
+    int number = first.get("number").asInt();
+    assertThat(read.json().at("/preview/joins").asInt())
+        .as(read.json().at("/preview").toString().substring(0, 300))
+        .isEqualTo(number);
+    assertThat(read.json().at("/preview/findings").toString()).contains("recording-steps-assumed");
+    assertThat(keep(id(read), "{\"planned\":99}").at("/errors/0/field")).isEqualTo("planned");
+    Answer kept = keep(id(read), "{\"source\":\"strap\"}");
+    assertThat(kept.status()).as(kept.json().toString()).isEqualTo(200);
+    JsonNode summary = server.get("/api/live/" + kept.at("/session") + "/summary").json();
+    assertThat(summary.get("done").asBoolean()).isTrue();
+    assertThat(summary.get("inSeconds").asInt()).as("115 lies in 109 to 120").isGreaterThan(900);
+    assertThat(summary.get("workSeconds").asInt())
+        .as("without warm-up and cool-down")
+        .isBetween(1440, 2400);
+  }
+
+  @Test
   void itIsWithdrawnWholeAndRestored() {
     String client = scene.client("Takes It Back");
     String id = id(bring(client, csv(yesterday(8), 1200, n -> 120)));
