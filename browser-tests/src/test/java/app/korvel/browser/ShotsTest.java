@@ -3,12 +3,14 @@ package app.korvel.browser;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
 
 /** Writes the pictures of docs/screenshots from the demo data; run by {@code ./korvel shots}. */
@@ -27,6 +29,7 @@ class ShotsTest {
     "sessions, Keola, sessions, Every week meets the guidelines.",
     "log, -, /log, Logged lately",
     "progress, Tindra, progress, Minutes by level",
+    "months, Tomasz, months, What has changed",
   })
   void picture(String name, String client, String page, String text) throws Exception {
     Desk desk = Desk.get();
@@ -61,40 +64,41 @@ class ShotsTest {
     take(desk, "test-sheet");
   }
 
-  /** Two minutes, with what they came to three months before. */
+  /** A recording as it would be kept: a gap, a spike that is set aside, and what it comes to. */
   @Test
-  void twoMinutes() throws Exception {
+  void recording(@TempDir Path folder) throws Exception {
     Desk desk = Desk.get();
-    desk.openClient("Agnethe", "tests");
-    desk.sees("Rise 20 bpm");
-    desk.click(".before li a");
-    desk.sees("within chance");
-    take(desk, "two-minute-test");
+    StringBuilder csv = new StringBuilder("Timestamp;HR;Cadence\n");
+    Instant start =
+        LocalDate.now().minusDays(3).atTime(18, 0).atZone(ZoneId.systemDefault()).toInstant();
+    for (int second = 0; second < 1800; second++) {
+      double bpm =
+          72
+              + Math.min(66, second / 6.0)
+              + 6 * Math.sin(second / 60.0)
+              - Math.max(0, (second - 1500) / 7.0);
+      boolean lost = second > 700 && second < 740;
+      csv.append(start.plusSeconds(second))
+          .append(';')
+          .append(lost ? "" : second > 1000 && second < 1008 ? 205 : Math.round(bpm))
+          .append(";79\n");
+    }
+    Path file = Files.writeString(folder.resolve("evening-run.csv"), csv);
+    desk.openClient("Yara", "recordings");
+    desk.one("input[type=file]").sendKeys(file.toString());
+    desk.sees("30:00 long");
+    desk.driver().executeScript("window.scrollTo(0, 250)");
+    take(desk, "recording");
   }
 
-  /** A graded test practised, four times as fast, in its first stage. */
+  /** A strap and a wrist that counted steps for a while. */
   @Test
-  void practiceTest() throws Exception {
+  void agreement() throws Exception {
     Desk desk = Desk.get();
-    desk.open("/practice");
-    desk.press("10×");
-    desk.press("Begin the test");
-    desk.sees("Lie down for 3 to 5 min");
-    desk.press("Lying");
-    desk.await(() -> desk.reads("Now Rate, lying") || desk.reads("Now Pressure, lying"));
-    desk.press("Start cuff");
-    desk.sees("The cuff shows");
-    desk.type("pressure", "118/74");
-    desk.keys(Keys.ENTER);
-    desk.press("Standing cannot be taken");
-    desk.type("because", "a sore foot");
-    desk.press("Skip standing");
-    desk.await(() -> desk.pressable("Begin stage 1").isEnabled());
-    desk.press("Begin stage 1");
-    desk.sees("2.7 km/h at 10 %");
-    desk.press("“How hard is it?”");
-    desk.await(() -> desk.texts(".ask span").stream().anyMatch(said -> said.startsWith("“")));
-    take(desk, "practice-test");
+    desk.openClient("Tomasz", "recordings");
+    desk.press("Compare");
+    desk.sees("Good up to Talk");
+    take(desk, "agreement");
   }
 
   /** A quarter of an hour of a simulated client, and what the whole came to. */
@@ -149,11 +153,6 @@ class ShotsTest {
     atWork(desk);
     take(desk, "room");
     String board = desk.driver().getCurrentUrl();
-    desk.driver().get(board + "/wall");
-    desk.await(() -> desk.all(".lane").size() == 12);
-    desk.await(
-        () -> desk.texts(".lane .rate").stream().filter(each -> !each.isBlank()).count() > 9);
-    take(desk, "wall");
     for (String way : new String[] {"Moving on easily", "Seated"}) {
       desk.driver().get(board);
       atWork(desk);
