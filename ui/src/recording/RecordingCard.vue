@@ -40,11 +40,13 @@ const SOURCES = [
 ]
 const mode = ref<Mode>(props.preview.mode)
 const source = ref<RateSource | null>(props.preview.sourceKnown ? props.preview.source : null)
-const planned = ref<number>(props.preview.joins ?? 0)
+/** Empty while several could be it and nobody has said which. */
+const planned = ref<number | null>(
+  props.preview.joins ?? (props.preview.planned.length > 1 ? null : 0),
+)
 const rpe = ref<number | null>(null)
 const otherwise = ref(false)
 const named = (column: number) => `“${props.csv?.names[column] ?? ''}”`
-const undecided = ref(props.preview.joins === null && props.preview.planned.length > 1)
 const chosen = () => ({ mode: mode.value, source: source.value, planned: planned.value })
 watch([mode, source, planned], async ([now], [before]) => {
   const other = now !== before
@@ -52,7 +54,7 @@ watch([mode, source, planned], async ([now], [before]) => {
     ...chosen(),
     planned: other ? null : planned.value,
   })
-  if (other) planned.value = preview.joins ?? 0
+  if (other) planned.value = preview.joins ?? (preview.planned.length > 1 ? null : 0)
   emit('shown', preview)
 })
 const sessions = computed(() => [
@@ -185,9 +187,7 @@ defineExpose({ save })
             v-model="planned"
             label="Which planned session it is"
             :options="sessions"
-            :message="
-              undecided && !planned ? 'Several sessions of that day could be it.' : undefined
-            "
+            :message="planned === null ? 'Several sessions of that day could be it.' : undefined"
           />
           <div class="rating">
             <span :id="`rpe-${preview.id}`">RPE of the session (6–20), if it was asked</span>
@@ -216,6 +216,7 @@ defineExpose({ save })
       <Button
         :label="second ? 'Keep as second recording' : 'Keep and log it'"
         :loading="saving"
+        :disabled="!second && planned === null"
         @click="save()"
       />
       <Button label="Discard" outlined severity="secondary" @click="emit('discard')" />

@@ -385,9 +385,28 @@ class RecordingApiTest {
       assertThat(take(other, "no zip".getBytes(StandardCharsets.UTF_8)).at("/errors/0/message"))
           .isEqualTo("is no ZIP file");
       assertThat(take(other, bomb()).at("/errors/0/message")).contains("swells");
+      Answer unreadable = take(other, changed(whole, "\"SEATED\"", "\"FLOATING\""));
+      assertThat(unreadable.status()).as(unreadable.json().toString()).isEqualTo(400);
+      assertThat(unreadable.at("/errors/0/message")).contains("cannot be read");
       assertThat(other.get("/api/clients").json().at("/clients").size()).isZero();
       assertThat(take(other, whole).status()).isEqualTo(201);
     }
+  }
+
+  /** The same archive with something else in its tables. */
+  private static byte[] changed(byte[] whole, String what, String to) throws IOException {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(whole));
+        ZipOutputStream zip = new ZipOutputStream(bytes)) {
+      for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
+        String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        if (entry.getName().endsWith(".csv") || entry.getName().endsWith(".json")) {
+          zip.putNextEntry(new ZipEntry(entry.getName()));
+          zip.write(text.replace(what, to).getBytes(StandardCharsets.UTF_8));
+        }
+      }
+    }
+    return bytes.toByteArray();
   }
 
   /** An archive whose second file is of zeros, far larger than it looks. */

@@ -33,6 +33,11 @@ public enum TraceFinding implements FindingKind {
       "It starts within {RECORDING_SAME_START} s of it and is as long within"
           + " {RECORDING_SAME_LENGTH} %%.",
       Source.KORVEL),
+  RECORDING_LOGGED(
+      CAUTION,
+      "Something is logged on that day already: %s. If it is this session, delete that log first.",
+      "A session that is logged by hand and brought in as well would count twice.",
+      Source.KORVEL),
   RECORDING_UNKNOWN_SOURCE(
       INFO,
       "Nobody said what read the heart: it is taken as a wrist sensor.",

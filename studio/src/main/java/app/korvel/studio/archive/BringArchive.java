@@ -4,6 +4,8 @@ import app.korvel.core.measure.InvalidValueException;
 import app.korvel.exchange.archive.ArchiveReader;
 import app.korvel.exchange.archive.Manifest;
 import app.korvel.exchange.archive.Manifest.Scope;
+import app.korvel.store.AssessmentRepository.OpenedTest;
+import app.korvel.store.LiveRepository.Opened;
 import app.korvel.store.StoreException;
 import app.korvel.store.WholeTables;
 import app.korvel.store.WholeTables.Table;
@@ -11,6 +13,7 @@ import app.korvel.studio.Actor;
 import app.korvel.studio.Studio;
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -46,9 +49,31 @@ public record BringArchive(Studio studio) {
           if (!tables.dangling().isEmpty()) {
             throw off("names records that are not in it: " + String.join(", ", tables.dangling()));
           }
+          check(taking.clients);
           return new Came(
               taking.manifest.scope(), taking.manifest.client().map(UUID::fromString), taking.rows);
         });
+  }
+
+  /** Whether what came in is what Korvel reads: a table takes more than its records may hold. */
+  private void check(List<UUID> clients) {
+    for (UUID client : clients) {
+      try {
+        studio.head(client).due();
+        studio.store().logs().of(client);
+        studio.store().recordings().of(client);
+        studio.store().live().of(client, Integer.MAX_VALUE).stream()
+            .map(Opened::id)
+            .forEach(studio.store().live()::events);
+        studio.store().assessments().of(client, Integer.MAX_VALUE).stream()
+            .map(OpenedTest::id)
+            .forEach(studio.store().assessments()::events);
+      } catch (StoreException failed) {
+        throw failed;
+      } catch (RuntimeException unreadable) {
+        throw off("holds records of client " + client + " that cannot be read");
+      }
+    }
   }
 
   private static InvalidValueException off(String what) {
@@ -58,6 +83,7 @@ public record BringArchive(Studio studio) {
   private final class Taking implements ArchiveReader.Sink {
     private final WholeTables tables;
     private final Map<String, Table> known;
+    private final List<UUID> clients = new ArrayList<>();
     private Manifest manifest;
     private long rows;
 
@@ -106,8 +132,16 @@ public record BringArchive(Studio studio) {
       }
       try {
         tables.add(table, values);
-      } catch (StoreException | IllegalArgumentException refused) {
+      } catch (StoreException failed) {
+        if (failed.reason() != StoreException.Reason.OTHER) {
+          throw failed;
+        }
         throw off("table " + name + ", row " + (rows + 1) + ": cannot be a record here");
+      } catch (IllegalArgumentException refused) {
+        throw off("table " + name + ", row " + (rows + 1) + ": cannot be a record here");
+      }
+      if (name.equals("client")) {
+        clients.add(UUID.fromString(values.get(columns.indexOf("id"))));
       }
       rows++;
     }

@@ -15,11 +15,13 @@ import app.korvel.core.measure.Finding;
 import app.korvel.core.outline.Outline;
 import app.korvel.core.prescription.ClientBaseline;
 import app.korvel.core.prescription.ExertionLimits;
+import app.korvel.core.session.SessionLog;
 import app.korvel.core.trace.DeviceRecording;
 import app.korvel.core.trace.TraceFinding;
 import app.korvel.store.DeviceRecordingRepository.Brought;
 import app.korvel.store.LiveRepository.Opened;
 import app.korvel.store.SavedSession;
+import app.korvel.store.SessionLogRepository.Logged;
 import app.korvel.studio.ClientHead;
 import app.korvel.studio.ClientHistory;
 import app.korvel.studio.Studio;
@@ -125,6 +127,8 @@ public record LookedAt(
                 findings.add(
                     TraceFinding.RECORDING_SAME.of(
                         Days.of(LocalDate.ofInstant(same.startedAt, studio.zone())))));
+    logged(studio, brought.clientId(), day, mode)
+        .ifPresent(log -> findings.add(TraceFinding.RECORDING_LOGGED.of(log.words())));
     findings.addAll(recording.findings());
     if (said.isEmpty()) {
       findings.add(TraceFinding.RECORDING_UNKNOWN_SOURCE.of());
@@ -155,6 +159,15 @@ public record LookedAt(
   private static int minutes(LivePlan plan, int step) {
     boolean work = plan.steps().get(step).kind().exercise();
     return work ? 0 : plan.steps().get(step).seconds() / 60;
+  }
+
+  /** What was logged by hand of a session of that day in that activity. */
+  private static Optional<SessionLog> logged(Studio studio, UUID client, LocalDate day, Mode mode) {
+    return studio.store().logs().between(day, day).stream()
+        .filter(each -> each.clientId().equals(client) && each.live().isEmpty())
+        .map(Logged::log)
+        .filter(log -> log.mode() == mode && log.trained())
+        .findFirst();
   }
 
   private static List<SavedSession> notLogged(Studio studio, UUID client, LocalDate day) {
