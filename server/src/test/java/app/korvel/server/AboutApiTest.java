@@ -30,6 +30,7 @@ class AboutApiTest {
           "LGPL-2.1-only",
           "LGPL-2.1-or-later",
           "GPL-2.0-with-classpath-exception",
+          "BSD-2-Clause",
           "The (New) BSD License",
           "FreeBSD License");
 

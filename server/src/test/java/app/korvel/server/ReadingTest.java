@@ -89,6 +89,9 @@ class ReadingTest {
     "/programme",
     "/session-logs",
     "/progress",
+    "/recordings",
+    "/months",
+    "/sessions/zones",
     "/calendar.ics"
   };
 
@@ -329,6 +332,9 @@ class ReadingTest {
             "class_count_entry",
             "calendar_subscription",
             "busy_calendar",
+            // The session that they are of raises it.
+            "device_recording",
+            "session_summary",
             "trail",
             "client_revision");
     Set<String> missing = new TreeSet<>();
