@@ -12,8 +12,8 @@ import {
   type Scheme,
 } from '../api/korvel'
 import Findings from '../shared/Findings.vue'
-import LevelStrokes from '../shared/LevelStrokes.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
+import ZoneTimes from '../shared/ZoneTimes.vue'
 import SelectField from '../shared/SelectField.vue'
 import { useAnswer } from '../shared/answer'
 import { useSave } from '../shared/save'
@@ -38,9 +38,6 @@ onMounted(async () => {
 const choices = computed(() => known.value.map(({ id, name }) => ({ value: id, name })))
 
 const summary = computed<LiveSummary | null>(() => data.value)
-const whole = computed(() =>
-  Math.max(1, summary.value?.zones.reduce((sum, { seconds }) => sum + seconds, 0) ?? 1),
-)
 const work = computed(() => {
   const made = summary.value
   if (!made) return []
@@ -161,18 +158,7 @@ useShortcuts({
             @update:model-value="(chosen: string) => (scheme = chosen)"
           />
         </div>
-        <ul class="zones">
-          <li v-for="zone in summary.zones" :key="zone.id">
-            <span class="name"><LevelStrokes :level="zone.level" /> {{ zone.name }}</span>
-            <i
-              :style="{
-                width: `${(100 * zone.seconds) / whole}%`,
-                background: `var(--band-${zone.level})`,
-              }"
-            />
-            <span class="num time">{{ onClock(zone.seconds) }}</span>
-          </li>
-        </ul>
+        <ZoneTimes :zones="summary.zones" :words="onClock" />
         <p class="quiet small">
           On the span of its own day, {{ summary.spanRestingBpm }} to {{ summary.spanMaximumBpm }}.
         </p>
@@ -259,25 +245,6 @@ th {
 }
 
 td {
-  text-align: right;
-}
-
-.zones li {
-  display: grid;
-  grid-template-columns: 9.5rem minmax(0, 1fr) 4rem;
-  gap: 10px;
-  align-items: center;
-  padding: 4px 0;
-}
-
-.zones i {
-  height: 18px;
-  min-width: 1px;
-  border-radius: 3px;
-  forced-color-adjust: none;
-}
-
-.time {
   text-align: right;
 }
 

@@ -2,8 +2,8 @@
 import { computed, onMounted, ref, watch } from 'vue'
 import { schemes, sessionsByZone, type Scheme } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
-import LevelStrokes from '../shared/LevelStrokes.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
+import ZoneTimes from '../shared/ZoneTimes.vue'
 import SelectField from '../shared/SelectField.vue'
 import { useAnswer } from '../shared/answer'
 import { day, MODES } from '../shared/words'
@@ -24,9 +24,6 @@ onMounted(async () => {
   known.value = (await schemes()).schemes.filter((each) => each.basis !== 'threshold')
 })
 const choices = computed(() => known.value.map(({ id, name }) => ({ value: id, name })))
-const whole = computed(() =>
-  Math.max(1, data.value?.all.reduce((sum, { seconds }) => sum + seconds, 0) ?? 1),
-)
 const FEW = 8
 const more = ref(false)
 const sessions = computed(() => {
@@ -74,18 +71,7 @@ const hours = (seconds: number) => {
         <RouterLink :to="`/clients/${client}/recordings`">To the recordings</RouterLink>
       </p>
       <template v-else>
-        <ul class="zones">
-          <li v-for="zone in data.all" :key="zone.id">
-            <span><LevelStrokes :level="zone.level" /> {{ zone.name }}</span>
-            <i
-              :style="{
-                width: `${(100 * zone.seconds) / whole}%`,
-                background: `var(--band-${zone.level})`,
-              }"
-            />
-            <span class="num time">{{ hours(zone.seconds) }}</span>
-          </li>
-        </ul>
+        <ZoneTimes :zones="data.all" :words="hours" />
         <table>
           <thead>
             <tr>
@@ -147,26 +133,6 @@ const hours = (seconds: number) => {
   align-items: end;
 }
 
-.zones li {
-  display: grid;
-  grid-template-columns: 10rem minmax(0, 1fr) 7.5rem;
-  gap: 10px;
-  align-items: center;
-  padding: 3px 0;
-}
-
-.zones i {
-  height: 18px;
-  min-width: 1px;
-  border-radius: 3px;
-  forced-color-adjust: none;
-}
-
-.time {
-  text-align: right;
-  white-space: nowrap;
-}
-
 table {
   width: 100%;
 }
@@ -204,10 +170,6 @@ tbody tr {
 @media (max-width: 640px) {
   .wide {
     display: none;
-  }
-
-  .zones li {
-    grid-template-columns: 7.5rem minmax(0, 1fr) 7rem;
   }
 }
 </style>

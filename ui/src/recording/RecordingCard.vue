@@ -12,8 +12,8 @@ import {
 } from '../api/korvel'
 import ChoiceField from '../shared/ChoiceField.vue'
 import Findings from '../shared/Findings.vue'
-import LevelStrokes from '../shared/LevelStrokes.vue'
 import SelectField from '../shared/SelectField.vue'
+import ZoneTimes from '../shared/ZoneTimes.vue'
 import { useSave } from '../shared/save'
 import { day, MODES, options } from '../shared/words'
 import { onClock, ratings } from '../live/cues'
@@ -62,12 +62,6 @@ const sessions = computed(() => [
   ...props.preview.planned.map(({ number, words }) => ({ value: number, name: words })),
 ])
 const second = computed(() => props.preview.same[0] ?? null)
-const whole = computed(() =>
-  Math.max(
-    1,
-    props.preview.zones.reduce((sum, { seconds }) => sum + seconds, 0),
-  ),
-)
 const { save, saving, general, refused } = useSave(
   () =>
     keepRecording(props.preview.id, {
@@ -157,18 +151,7 @@ defineExpose({ save })
             <dd class="num">{{ preview.workMinutes }}</dd>
           </div>
         </dl>
-        <ul v-if="preview.zones.length" class="zones">
-          <li v-for="zone in preview.zones" :key="zone.id">
-            <span><LevelStrokes :level="zone.level" /> {{ zone.name }}</span>
-            <i
-              :style="{
-                width: `${(100 * zone.seconds) / whole}%`,
-                background: `var(--band-${zone.level})`,
-              }"
-            />
-            <span class="num time">{{ onClock(zone.seconds) }}</span>
-          </li>
-        </ul>
+        <ZoneTimes v-if="preview.zones.length" :zones="preview.zones" :words="onClock" />
         <p v-if="preview.zones.length" class="quiet small">
           On the span of its day, {{ preview.spanRestingBpm }} to {{ preview.spanMaximumBpm }} bpm.
         </p>
@@ -247,25 +230,6 @@ dt {
 dd {
   font-size: 1.5rem;
   font-weight: 650;
-}
-
-.zones li {
-  display: grid;
-  grid-template-columns: 8.5rem minmax(0, 1fr) 4rem;
-  gap: 10px;
-  align-items: center;
-  padding: 3px 0;
-}
-
-.zones i {
-  height: 16px;
-  min-width: 1px;
-  border-radius: 3px;
-  forced-color-adjust: none;
-}
-
-.time {
-  text-align: right;
 }
 
 .keys {
