@@ -24,7 +24,8 @@ const form = reactive({
 })
 const local = (moment: Date) =>
   new Date(+moment - moment.getTimezoneOffset() * 60_000).toISOString().slice(0, 16)
-const startedAt = ref(local(props.writtenAt))
+const AN_HOUR = 3_600_000
+const startedAt = ref(local(new Date(+props.writtenAt - AN_HOUR)))
 const columns = computed(() =>
   props.csv.names.map((name, value) => ({
     value,
@@ -70,7 +71,7 @@ const send = () =>
       type="datetime-local"
       label="It began on"
       name="startedAt"
-      hint="The file counts from its beginning only. Proposed: when the file was written."
+      hint="The file counts from its beginning only. Proposed: an hour before the file was written."
     />
     <div class="ways">
       <Button type="submit" label="Read it so" :disabled="!ready" />
