@@ -18,6 +18,7 @@ import java.math.BigDecimal;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
 import java.nio.charset.CodingErrorAction;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -314,7 +315,11 @@ final class CsvRecording {
             .atZone(said.zone())
             .toInstant();
       }
-      return sinceClock(clock(time, place), place);
+      // Without a day, two figures are minutes and seconds: a clock tells its seconds too.
+      Optional<Duration> minutes = Moments.minutes(time);
+      return minutes.isPresent()
+          ? since(minutes.get().toMillis(), place)
+          : sinceClock(clock(time, place), place);
     }
 
     private static Optional<Long> epochMillis(String cell) {

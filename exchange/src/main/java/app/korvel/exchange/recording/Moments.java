@@ -2,6 +2,7 @@ package app.korvel.exchange.recording;
 
 import app.korvel.core.measure.InvalidValueException;
 import java.time.DateTimeException;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -21,6 +22,7 @@ final class Moments {
               + "\\s?(Z|[+-]\\d{2}:?\\d{2})?");
   private static final Pattern CLOCK =
       Pattern.compile("(\\d{1,2}):(\\d{2})(?::(\\d{2})(?:[.,](\\d{1,9}))?)?\\s?([AaPp][Mm])?");
+  private static final Pattern MINUTES = Pattern.compile("(\\d{1,3}):([0-5]\\d)");
   private static final Pattern DAY =
       Pattern.compile(
           "(\\d{4})[-/.](\\d{1,2})[-/.](\\d{1,2})|(\\d{1,2})[-/.](\\d{1,2})[-/.](\\d{4})");
@@ -87,6 +89,16 @@ final class Moments {
     } catch (DateTimeException impossible) {
       return Optional.empty();
     }
+  }
+
+  /** Minutes and seconds since the beginning, such as 75:30; empty where it is none. */
+  static Optional<Duration> minutes(String written) {
+    Matcher found = MINUTES.matcher(written.strip());
+    return found.matches()
+        ? Optional.of(
+            Duration.ofMinutes(Integer.parseInt(found.group(1)))
+                .plusSeconds(Integer.parseInt(found.group(2))))
+        : Optional.empty();
   }
 
   private static int nanos(String digits) {

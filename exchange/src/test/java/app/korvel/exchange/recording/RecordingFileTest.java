@@ -234,6 +234,14 @@ class RecordingFileTest {
                 new Said(
                     ZONE, Optional.of(named), signature -> Optional.empty(), Optional.of(START))));
     assertThat(overnight.length()).isEqualTo(90);
+    String minutes = "elapsed,hr\n" + lines(90, n -> "%d:%02d,120".formatted(60 + n / 60, n % 60));
+    DeviceRecording counted =
+        recorded(
+            read(
+                minutes.getBytes(StandardCharsets.UTF_8),
+                new Said(
+                    ZONE, Optional.empty(), signature -> Optional.empty(), Optional.of(START))));
+    assertThat(counted.length()).as("minutes and seconds").isEqualTo(90);
   }
 
   @Test
