@@ -96,6 +96,14 @@ class RecordingApiTest {
     return standing;
   }
 
+  private static int logs(String client) {
+    return server.get(client + "/progress").json().get("logs").asInt();
+  }
+
+  private static int sessions(String client) {
+    return server.get(client + "/sessions/zones?scheme=voice-ladder").json().get("sessions").size();
+  }
+
   @Test
   void aRecordingIsLookedAtFirstAndThenKeptWholeWithItsLog() {
     String client = scene.client("Brings One");
@@ -108,12 +116,12 @@ class RecordingApiTest {
     assertThat(preview.get("spanRestingBpm").asInt()).isEqualTo(64);
     assertThat(preview.at("/findings/0/code").asString()).isEqualTo("recording-unknown-source");
     assertThat(recordings(client)).as("nothing is kept yet").isZero();
-    assertThat(server.get(client + "/progress").json().get("logs").asInt()).isZero();
+    assertThat(logs(client)).isZero();
 
     Answer kept = keep(id(read), "{\"source\":\"strap\",\"planned\":0,\"rpe20\":12}");
     assertThat(kept.status()).as(kept.json().toString()).isEqualTo(200);
     assertThat(recordings(client)).isOne();
-    assertThat(server.get(client + "/progress").json().get("logs").asInt()).isOne();
+    assertThat(logs(client)).isOne();
     Answer summary = server.get("/api/live/" + kept.at("/session") + "/summary");
     assertThat(summary.json().get("averageBpm").asInt()).isEqualTo(117);
     assertThat(summary.json().get("minutes").asInt()).isEqualTo(30);
@@ -167,11 +175,11 @@ class RecordingApiTest {
     String session = keep(id, "{\"planned\":0}").at("/session");
     server.post("/api/recordings/" + id + "/withdraw", "{}");
     assertThat(recordings(client)).isZero();
-    assertThat(server.get(client + "/progress").json().get("logs").asInt()).isZero();
+    assertThat(logs(client)).isZero();
     Answer restored = server.post("/api/recordings/" + id + "/restore", "{}");
     assertThat(restored.json().get("withdrawn").asBoolean()).isFalse();
     assertThat(recordings(client)).isOne();
-    assertThat(server.get(client + "/progress").json().get("logs").asInt()).isOne();
+    assertThat(logs(client)).isOne();
     assertThat(server.get("/api/live/" + session).status()).isEqualTo(200);
     assertThat(server.post("/api/recordings/" + id + "/restore", "{}").status()).isEqualTo(400);
     Answer added =
@@ -213,6 +221,53 @@ class RecordingApiTest {
     assertThat(server.get("/api/live/" + session + "/agreement").status()).isEqualTo(404);
     assertThat(server.get("/api/live/" + session + "/summary").json().get("noDataSeconds").asInt())
         .isLessThan(10);
+  }
+
+  @Test
+  void aSessionStandsAsLongAsOneOfItsRecordingsDoes() {
+    String client = scene.client("Two Devices");
+    String wrist = id(bring(client, csv(yesterday(9), 1200, n -> 124)));
+    String session = keep(wrist, "{\"source\":\"wrist\",\"planned\":0}").at("/session");
+    String strap = id(bring(client, csv(yesterday(9).plusSeconds(5), 1190, n -> 120)));
+    keep(strap, "{\"source\":\"strap\",\"secondOf\":\"%s\"}".formatted(session));
+    String summary = "/api/live/" + session + "/summary";
+    assertThat(server.get(summary).json().get("averageBpm").asInt()).as("the strap").isEqualTo(120);
+
+    server.post("/api/recordings/" + wrist + "/withdraw", "{}");
+    assertThat(recordings(client)).as("the strap stands").isOne();
+    assertThat(server.get(summary).json().get("averageBpm").asInt()).isEqualTo(120);
+    assertThat(logs(client)).isOne();
+
+    server.post("/api/recordings/" + strap + "/withdraw", "{}");
+    assertThat(recordings(client)).isZero();
+    assertThat(logs(client)).as("nothing reads it any more").isZero();
+    assertThat(sessions(client)).isZero();
+
+    server.post("/api/recordings/" + wrist + "/restore", "{}");
+    assertThat(sessions(client)).isOne();
+    assertThat(logs(client)).isOne();
+    assertThat(server.get(summary).json().get("averageBpm").asInt()).as("the wrist").isEqualTo(124);
+
+    server.post("/api/recordings/" + strap + "/restore", "{}");
+    assertThat(logs(client)).isOne();
+    assertThat(server.get(summary).json().get("averageBpm").asInt()).isEqualTo(120);
+    assertThat(server.get("/api/live/" + session + "/agreement").at("/agreement/meanBpm"))
+        .startsWith("4");
+  }
+
+  @Test
+  void aWithdrawnRecordingDoesNotComeBackOverOneThatWasBroughtInSince() {
+    String client = scene.client("Brought Anew");
+    String first = id(bring(client, csv(yesterday(6), 900, n -> 118)));
+    keep(first, "{\"planned\":0}");
+    server.post("/api/recordings/" + first + "/withdraw", "{}");
+    String again = id(bring(client, csv(yesterday(6), 900, n -> 119)));
+    keep(again, "{\"planned\":0}");
+    Answer refused = server.post("/api/recordings/" + first + "/restore", "{}");
+    assertThat(refused.status()).isEqualTo(400);
+    assertThat(refused.at("/errors/0/message")).contains("the same session is on record by now");
+    assertThat(recordings(client)).isOne();
+    assertThat(logs(client)).isOne();
   }
 
   @Test

@@ -114,17 +114,6 @@ public final class DeviceRecordingRepository {
         clientId.toString());
   }
 
-  /** Those of a client that stand and began within so many seconds of a moment. */
-  public List<Brought> about(UUID clientId, Instant from, Instant to) {
-    return database.list(
-        DeviceRecordingRepository::brought,
-        "select * from device_recording where client_id = ? and started_at between ? and ?"
-            + " and kept_at is not null and withdrawn_at is null order by started_at, id",
-        clientId.toString(),
-        from,
-        to);
-  }
-
   /** Those that stand of a session. */
   public List<Brought> ofSession(UUID session) {
     return database.list(

@@ -6,6 +6,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.Base64;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -25,6 +26,9 @@ public final class WholeTables {
   private static final List<String> SHARED = List.of("graded_protocol", "outline", "scheme");
 
   private static final String ONE_ROW = "studio";
+
+  /** What several clients are in. */
+  private static final Set<String> WITH_OTHERS = Set.of("class_count", "room", "room_event");
 
   /** Of a client by what names it, where no foreign key does. */
   private static final Map<String, String> BY_NAME =
@@ -256,24 +260,24 @@ public final class WholeTables {
         row -> row.getString(1), "select distinct \"table\" from pragma_foreign_key_check");
   }
 
-  /** Deletes what is a client's, in every table. */
+  /**
+   * Deletes what is a client's, in every table; what others are in too stays. What names the client
+   * by way of another table goes before that one.
+   */
   void erase(Connection connection, UUID client) throws SQLException {
-    Map<String, String> conditions = new TreeMap<>();
+    List<String> own = new ArrayList<>();
     for (Table table : tables().values()) {
-      if (!Set.of("class_count", "room", "room_event").contains(table.name)) {
-        mine(connection, table.name).ifPresent(where -> conditions.put(table.name, where));
-      }
+      Optional<String> where =
+          WITH_OTHERS.contains(table.name) ? Optional.empty() : mine(connection, table.name);
+      where.ifPresent(condition -> own.add(table.name + " where " + condition));
     }
-    // What names a client only by way of another table goes first.
-    List<String> order = new ArrayList<>(conditions.keySet());
-    order.sort(
-        (one, other) ->
-            Integer.compare(conditions.get(other).length(), conditions.get(one).length()));
-    for (String table : order) {
-      Database.change(
-          connection,
-          "delete from " + table + " where " + conditions.get(table),
-          client.toString());
+    own.sort(Comparator.comparingInt(WholeTables::tablesBetween).reversed());
+    for (String rows : own) {
+      Database.change(connection, "delete from " + rows, client.toString());
     }
+  }
+
+  private static int tablesBetween(String condition) {
+    return condition.split(" from ", -1).length;
   }
 }

@@ -1,7 +1,9 @@
 package app.korvel.core.live;
 
+import app.korvel.core.effort.Witnesses.RateSource;
 import app.korvel.core.trace.Samples;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -24,6 +26,24 @@ public record Recording(Samples samples, List<Before> before, Optional<Device> d
    * @param broughtIn whether nobody saw when the steps of the session began
    */
   public record Device(boolean sparse, int[] steps, boolean broughtIn) {}
+
+  /**
+   * How good a recording is beside others of the same session: of several the strongest is used,
+   * and no other. One with all its points comes before a sparse one, then a strap before a wrist.
+   *
+   * @param sparse whether it has few points
+   * @param source what read it
+   */
+  public record Strength(boolean sparse, RateSource source) implements Comparable<Strength> {
+    private static final Comparator<Strength> STRONGEST_FIRST =
+        Comparator.comparing(Strength::sparse)
+            .thenComparing(each -> each.source != RateSource.STRAP);
+
+    @Override
+    public int compareTo(Strength other) {
+      return STRONGEST_FIRST.compare(this, other);
+    }
+  }
 
   public Recording {
     before = List.copyOf(before);

@@ -58,7 +58,7 @@ public record SessionLog(
   public static final int NOTE_LENGTH = 280;
 
   /** How far back a session is logged, years: what lies before is a typing error. */
-  private static final int YEARS_BACK = 2;
+  public static final int YEARS_BACK = 2;
 
   public SessionLog {
     Objects.requireNonNull(id);

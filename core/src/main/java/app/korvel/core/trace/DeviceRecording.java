@@ -48,11 +48,6 @@ public record DeviceRecording(
     return startedAt.plusSeconds(length());
   }
 
-  /** Points with a rate. */
-  public int rates() {
-    return (int) Arrays.stream(bpm).filter(each -> each > 0).count();
-  }
-
   /**
    * Whether it has so few points that it serves times and load only: no peak, no drop, no step rate
    * and no comparison.

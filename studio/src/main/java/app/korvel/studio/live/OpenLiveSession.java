@@ -22,14 +22,11 @@ import app.korvel.studio.Studio;
 import app.korvel.studio.outline.OutlineCatalog;
 import app.korvel.studio.programme.Programmes;
 import java.time.LocalDate;
-import java.util.Comparator;
-import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
-import java.util.stream.Collectors;
 
 /** Opens a session on the clock: only where today allows it, and one at a time for each client. */
 public record OpenLiveSession(Studio studio) {
@@ -172,17 +169,8 @@ public record OpenLiveSession(Studio studio) {
 
   /** The planned session of today that is still to be done, if there is one. */
   public Optional<SavedSession> plannedToday(ClientHead head) {
-    LocalDate today = head.screening().date();
-    Set<Integer> logged =
-        studio.store().logs().since(List.of(head.client().id()), today).values().stream()
-            .flatMap(List::stream)
-            .flatMap(log -> log.number().stream())
-            .collect(Collectors.toSet());
-    return studio.store().planned().between(today, today).stream()
-        .filter(each -> each.clientId().equals(head.client().id()))
-        .filter(each -> each.state() == SavedSession.State.PLANNED)
-        .filter(each -> !logged.contains(each.number()))
-        .min(Comparator.comparingInt(SavedSession::number));
+    return new Programmes(studio)
+        .stillToDo(head.client().id(), head.screening().date()).stream().findFirst();
   }
 
   private Outline outline(ClientHead head, Optional<SavedSession> planned, Wanted wanted) {

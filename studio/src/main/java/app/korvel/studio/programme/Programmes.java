@@ -38,6 +38,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Brings a client's prescription and the days they have together into a programme. */
@@ -130,6 +131,21 @@ public record Programmes(Studio studio) {
                     field,
                     number + " is no session of this client",
                     "a session that was laid out, or none"));
+  }
+
+  /** The sessions of a day that a client is still to do: laid out, and not logged. */
+  public List<SavedSession> stillToDo(UUID client, LocalDate day) {
+    Set<Integer> logged =
+        studio.store().logs().since(List.of(client), day).values().stream()
+            .flatMap(List::stream)
+            .flatMap(log -> log.number().stream())
+            .collect(Collectors.toSet());
+    return studio.store().planned().between(day, day).stream()
+        .filter(each -> each.clientId().equals(client))
+        .filter(each -> each.state() == SavedSession.State.PLANNED)
+        .filter(each -> !logged.contains(each.number()))
+        .sorted(Comparator.comparingInt(SavedSession::number))
+        .toList();
   }
 
   /** What a session that was laid out consists of, where its programme is the present one. */

@@ -1,9 +1,11 @@
 package app.korvel.studio.recording;
 
 import app.korvel.core.effort.Witnesses.RateSource;
+import app.korvel.core.live.BroughtIn;
 import app.korvel.core.live.LiveEvent;
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.RefusedException;
+import app.korvel.core.session.SessionLog;
 import app.korvel.store.DeviceRecordingRepository.Brought;
 import app.korvel.store.LiveRepository.Opened;
 import app.korvel.studio.Actor;
@@ -20,9 +22,6 @@ import java.util.UUID;
 
 /** Keeps a recording that was looked at: whole, with its log, or not at all. */
 public record KeepRecording(Studio studio) {
-  /** How far back a session is logged; one that lies before is kept without a log. */
-  private static final int LOGGED_YEARS = 2;
-
   /**
    * How it is kept.
    *
@@ -117,7 +116,8 @@ public record KeepRecording(Studio studio) {
                 false,
                 Optional.of(brought.id()),
                 true));
-    for (LiveEvent event : LookedAt.events(brought, looked.session().plan())) {
+    for (LiveEvent event :
+        BroughtIn.events(brought.recording(), looked.session().plan(), LookedAt.ids(brought))) {
       studio.store().live().add(session, event, studio.now());
     }
     studio
@@ -142,7 +142,7 @@ public record KeepRecording(Studio studio) {
     Brought brought = looked.brought();
     LocalDate day = LocalDate.ofInstant(brought.recording().startedAt(), studio.zone());
     return studio.head(brought.clientId()).prescription().isPresent()
-        && !day.isBefore(studio.today().minusYears(LOGGED_YEARS));
+        && !day.isBefore(studio.today().minusYears(SessionLog.YEARS_BACK));
   }
 
   private UUID keepSecond(LookedAt looked, Kept kept) {

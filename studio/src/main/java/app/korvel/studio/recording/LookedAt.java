@@ -1,17 +1,18 @@
 package app.korvel.studio.recording;
 
 import app.korvel.core.effort.Witnesses.RateSource;
+import app.korvel.core.live.BroughtIn;
 import app.korvel.core.live.LiveEvent;
 import app.korvel.core.live.LivePlan;
 import app.korvel.core.live.LiveSession;
 import app.korvel.core.live.LiveSummary;
-import app.korvel.core.live.Recording;
 import app.korvel.core.maximum.MaximumRecord;
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.maximum.PeakProposal;
 import app.korvel.core.maximum.RecordedPeak;
 import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
+import app.korvel.core.measure.Threshold;
 import app.korvel.core.outline.Outline;
 import app.korvel.core.prescription.ClientBaseline;
 import app.korvel.core.prescription.ExertionLimits;
@@ -33,9 +34,8 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
+import java.util.function.Function;
 
 /**
  * A recording that was brought in, as it would be kept.
@@ -65,7 +65,7 @@ public record LookedAt(
     List<Finding> findings) {
 
   /** A session on record that looks the same. */
-  public record Alongside(UUID session, Instant startedAt, int seconds, boolean broughtIn) {}
+  public record Alongside(UUID session, Instant startedAt, int seconds) {}
 
   /**
    * What was chosen for it.
@@ -81,13 +81,14 @@ public record LookedAt(
         new Chosen(Optional.empty(), Optional.empty(), Optional.empty());
   }
 
-  private static final int SAME_DAY_SECONDS = 13 * 3600;
+  /** A session may be opened long before it begins. */
+  private static final int OPENED_BEFORE = 12 * 3600;
 
   /** As it would be kept with what was chosen; nothing is kept. */
   public static LookedAt of(Studio studio, Brought brought, Chosen chosen) {
     ClientHead head = studio.head(brought.clientId());
     LocalDate day = LocalDate.ofInstant(brought.recording().startedAt(), studio.zone());
-    List<SavedSession> open = notLogged(studio, brought.clientId(), day);
+    List<SavedSession> open = new Programmes(studio).stillToDo(brought.clientId(), day);
     Optional<Mode> known = chosen.mode.or(brought::mode);
     Mode mode =
         known
@@ -114,8 +115,8 @@ public record LookedAt(
             ExertionLimits.of(then, studio.settings().ways().family()),
             then,
             history.newToExercise(then));
-    LiveSession session = session(brought, plan, source);
     DeviceRecording recording = brought.recording();
+    LiveSession session = BroughtIn.session(recording, plan, source, ids(brought));
     Optional<RecordedPeak> peak = LiveSummary.recordedPeak(session);
     MaximumRecord maximum = head.baseline(mode).maximumRecord();
     List<Alongside> alongside = alongside(studio, brought);
@@ -170,24 +171,12 @@ public record LookedAt(
         .findFirst();
   }
 
-  private static List<SavedSession> notLogged(Studio studio, UUID client, LocalDate day) {
-    Set<Integer> logged =
-        studio.store().logs().since(List.of(client), day).values().stream()
-            .flatMap(List::stream)
-            .flatMap(log -> log.number().stream())
-            .collect(Collectors.toSet());
-    return studio.store().planned().between(day, day).stream()
-        .filter(each -> each.clientId().equals(client))
-        .filter(each -> each.state() == SavedSession.State.PLANNED)
-        .filter(each -> !logged.contains(each.number()))
-        .toList();
-  }
-
   private static List<Alongside> alongside(Studio studio, Brought brought) {
     DeviceRecording recording = brought.recording();
     List<Alongside> all = new ArrayList<>();
-    Instant from = recording.startedAt().minusSeconds(SAME_DAY_SECONDS);
-    Instant to = recording.startedAt().plusSeconds(SAME_DAY_SECONDS);
+    int apart = Threshold.RECORDING_SAME_START.whole();
+    Instant from = recording.startedAt().minusSeconds(OPENED_BEFORE);
+    Instant to = recording.startedAt().plusSeconds(apart);
     for (Opened opened : studio.store().live().about(brought.clientId(), from, to)) {
       span(studio, opened)
           .filter(each -> recording.alongside(each.startedAt, each.seconds))
@@ -210,57 +199,12 @@ public record LookedAt(
             new Alongside(
                 opened.id(),
                 begun.get(),
-                (int) Duration.between(begun.get(), ended.get()).toSeconds(),
-                opened.broughtIn()));
+                (int) Duration.between(begun.get(), ended.get()).toSeconds()));
   }
 
-  /** What a recording comes to, laid on a plan. */
-  static LiveSession session(Brought brought, LivePlan plan, RateSource source) {
-    DeviceRecording recording = brought.recording();
-    return LiveSession.of(
-        plan,
-        source,
-        events(brought, plan),
-        Recording.of(
-            recording.samples(),
-            new Recording.Device(recording.sparse(), recording.stepsBySecond(), true)),
-        recording.endedAt());
-  }
-
-  /**
-   * What happened, as far as it is known: it began, its work was as long as what lies between
-   * warm-up and cool-down, and it ended. Each has an id that follows from the recording.
-   */
-  static List<LiveEvent> events(Brought brought, LivePlan plan) {
-    DeviceRecording recording = brought.recording();
-    List<LiveEvent> events = new ArrayList<>();
-    Instant begun = recording.startedAt();
-    events.add(new LiveEvent.Begun(id(brought, "begun"), begun));
-    int work = 0;
-    while (!plan.steps().get(work).kind().exercise()) {
-      work++;
-    }
-    int before = plan.steps().subList(0, work).stream().mapToInt(LivePlan.PlanStep::seconds).sum();
-    int after =
-        plan.steps().subList(work + 1, plan.steps().size()).stream()
-            .mapToInt(LivePlan.PlanStep::seconds)
-            .sum();
-    int longer = recording.length() - before - after - plan.steps().get(work).seconds();
-    Instant at = begun.plusSeconds(before + 1L);
-    int left = longer;
-    for (int n = 0; left != 0; n++) {
-      int part = Math.max(-MOST_CHANGE, Math.min(MOST_CHANGE, left));
-      events.add(new LiveEvent.Lengthened(id(brought, "work" + n), at, work + 1, part));
-      left -= part;
-    }
-    events.add(
-        new LiveEvent.Ended(id(brought, "ended"), recording.endedAt(), LiveEvent.Reason.PLANNED));
-    return events;
-  }
-
-  private static final int MOST_CHANGE = 3600;
-
-  private static UUID id(Brought brought, String what) {
-    return UUID.nameUUIDFromBytes((brought.id() + "/" + what).getBytes(StandardCharsets.UTF_8));
+  /** The id of an event of a recording: it follows from both. */
+  static Function<String, UUID> ids(Brought brought) {
+    return what ->
+        UUID.nameUUIDFromBytes((brought.id() + "/" + what).getBytes(StandardCharsets.UTF_8));
   }
 }

@@ -1,6 +1,5 @@
 package app.korvel.studio.recording;
 
-import app.korvel.core.live.LiveSession;
 import app.korvel.core.live.RecordedSession;
 import app.korvel.store.SessionSummaryRepository;
 import app.korvel.store.SessionSummaryRepository.Summed;
@@ -9,7 +8,6 @@ import app.korvel.studio.Studio;
 import app.korvel.studio.live.LiveSessions;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 
 /** What a client's sessions on the clock came to, each worked out once. */
@@ -27,12 +25,6 @@ public record RecordedSessions(Studio studio) {
   public List<Summed> withFalls(UUID client, LocalDate from) {
     workOut(client);
     return studio.store().summaries().withFalls(client, from);
-  }
-
-  /** Of one session; empty where it never began. */
-  public Optional<RecordedSession> of(UUID session) {
-    LiveSession stands = new LiveSessions(studio).get(session).session();
-    return stands.begunAt().isEmpty() ? Optional.empty() : Optional.of(RecordedSession.of(stands));
   }
 
   private void workOut(UUID client) {

@@ -2,6 +2,7 @@ package app.korvel.studio.recording;
 
 import app.korvel.core.effort.Witnesses.RateSource;
 import app.korvel.core.live.LiveSummary;
+import app.korvel.core.live.Recording;
 import app.korvel.core.session.SessionLog;
 import app.korvel.core.trace.Samples;
 import app.korvel.store.DeviceRecordingRepository.Brought;
@@ -15,10 +16,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 
-/**
- * Of several recordings of one session the stronger is used, and no other: a strap before a wrist,
- * one with all its points before a sparse one, and of two alike the one that was there first.
- */
+/** Of several recordings of one session the strongest is used; of two alike the one there first. */
 record StrongerRecording(Studio studio) {
 
   /**
@@ -27,8 +25,8 @@ record StrongerRecording(Studio studio) {
    * @param device empty for the session's own samples
    */
   record Candidate(Optional<Brought> device, RateSource source, boolean sparse) {
-    private boolean strap() {
-      return source == RateSource.STRAP;
+    private Recording.Strength strength() {
+      return new Recording.Strength(sparse, source);
     }
   }
 
@@ -47,7 +45,7 @@ record StrongerRecording(Studio studio) {
             each ->
                 all.add(
                     new Candidate(Optional.of(each), each.readBy(), each.recording().sparse())));
-    all.sort(Comparator.comparing(Candidate::sparse).thenComparing(each -> !each.strap()));
+    all.sort(Comparator.comparing(Candidate::strength));
     return all;
   }
 

@@ -5,9 +5,11 @@ import app.korvel.core.session.SessionLog;
 import app.korvel.store.DeviceRecordingRepository.Brought;
 import app.korvel.store.Ledger;
 import app.korvel.store.RecordKind;
+import app.korvel.store.SessionLogRepository;
 import app.korvel.studio.Actor;
 import app.korvel.studio.NotFoundException;
 import app.korvel.studio.Studio;
+import app.korvel.studio.live.LiveSessions;
 import app.korvel.studio.recording.LookedAt.Chosen;
 import java.time.Instant;
 import java.util.Optional;
@@ -48,9 +50,10 @@ public record WithdrawRecording(Studio studio) {
           if (brought.withdrawnAt().isEmpty()) {
             throw InvalidValueException.of("recording", "stands", "one that was withdrawn");
           }
+          UUID own = brought.session().orElseThrow();
           boolean again =
-              !brought.second()
-                  && !LookedAt.of(studio, brought, Chosen.NOTHING).alongside().isEmpty();
+              LookedAt.of(studio, brought, Chosen.NOTHING).alongside().stream()
+                  .anyMatch(each -> !each.session().equals(own));
           if (again) {
             throw InvalidValueException.of(
                 "recording", "the same session is on record by now", "one that is not");
@@ -72,27 +75,35 @@ public record WithdrawRecording(Studio studio) {
     return brought;
   }
 
+  /**
+   * A session that was brought in stands as long as one of its recordings does; one that was
+   * recorded here stands anyway.
+   */
   private void setStanding(Brought brought, Optional<Instant> withdrawn) {
     UUID session = brought.session().orElseThrow();
+    boolean broughtIn = new LiveSessions(studio).opened(session).broughtIn();
+    boolean before = !studio.store().recordings().ofSession(session).isEmpty();
     studio.store().recordings().withdraw(brought.id(), withdrawn);
-    if (brought.second()) {
-      new StrongerRecording(studio).settle(session);
-      return;
+    boolean after = !studio.store().recordings().ofSession(session).isEmpty();
+    if (broughtIn && before != after) {
+      setStanding(brought.clientId(), session, withdrawn);
     }
+    if (after || !broughtIn) {
+      new StrongerRecording(studio).settle(session);
+    }
+  }
+
+  private void setStanding(UUID client, UUID session, Optional<Instant> withdrawn) {
     studio.store().live().withdraw(session, withdrawn);
+    SessionLogRepository logged = studio.store().logs();
     Ledger logs = studio.store().ledger(RecordKind.SESSION_LOGS);
-    UUID client = brought.clientId();
     if (withdrawn.isPresent()) {
-      studio
-          .store()
-          .logs()
+      logged
           .ofLive(session)
           .map(SessionLog::id)
           .ifPresent(log -> logs.withdraw(client, log, studio.nextId(), studio.now()));
     } else {
-      studio
-          .store()
-          .logs()
+      logged
           .withdrawalOfLive(session)
           .ifPresent(by -> logs.undo(client, by, studio.nextId(), studio.now()));
     }
