@@ -2,7 +2,6 @@ package app.korvel.core.progress;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.korvel.core.measure.Finding;
 import app.korvel.core.progress.Months.Month;
 import app.korvel.core.progress.Months.Span;
 import app.korvel.core.progress.Trend.Value;
@@ -19,13 +18,10 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 
 class MonthsTest {
   /** The last of June. */
@@ -164,31 +160,5 @@ class MonthsTest {
     assertThat(trend.changed()).isFalse();
     assertThat(months(2, List.of(), List.of(), List.of(), changes).medicineChanges())
         .isEqualTo(changes);
-  }
-
-  @ParameterizedTest
-  @CsvSource({"8, false", "9, true", "-8, false", "-9, true"})
-  void aChangeIsNamedFromItsNoiseOn(int change, boolean changed) {
-    Trend trend =
-        Trend.of(
-            Trend.Kind.SAME_WORK,
-            "Graded exercise test, stage 2",
-            List.of(
-                new Value(LocalDate.of(2026, 6, 28), 140 + change),
-                new Value(LocalDate.of(2026, 3, 1), 140)),
-            9,
-            List.of());
-    assertThat(trend.changed()).isEqualTo(changed);
-    assertThat(trend.finding())
-        .map(Finding::code)
-        .contains(changed ? "trend-changed" : "trend-unchanged");
-  }
-
-  @Test
-  void oneValueIsNoTrend() {
-    Trend one = Trend.of(Trend.Kind.RECOVERY, "", List.of(new Value(TODAY, 20)), 9, List.of());
-    assertThat(one.finding()).isEmpty();
-    assertThat(Trend.of(Trend.Kind.RECOVERY, "", List.of(), 9, List.of()).points()).isEmpty();
-    assertThat(Optional.of(one).filter(Trend::changed)).isEmpty();
   }
 }
