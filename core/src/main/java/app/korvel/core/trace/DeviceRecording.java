@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.Supplier;
 import java.util.stream.IntStream;
 
 /**
@@ -169,19 +170,19 @@ public record DeviceRecording(
      * @throws InvalidValueException when it lies before the one before it, or over twelve hours
      *     after the first
      */
-    public void add(Instant at, int rate, int stepRate, String place) {
+    public void add(Instant at, int rate, int stepRate, Supplier<String> place) {
       if (size == 0) {
         startedAt = at;
       }
       long ms = at.toEpochMilli() - startedAt.toEpochMilli();
       if (ms < lastMs) {
         throw InvalidValueException.of(
-            "file", place + ": its time lies before the one before it", "times that rise");
+            "file", place.get() + ": its time lies before the one before it", "times that rise");
       }
       if (ms >= (long) MS * Trace.MOST_SECONDS) {
         throw InvalidValueException.of(
             "file",
-            place + ": lies over 12 h after the start",
+            place.get() + ": lies over 12 h after the start",
             "a recording of up to 12 h; cut it and bring in the parts");
       }
       lastMs = ms;

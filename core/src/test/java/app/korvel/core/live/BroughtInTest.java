@@ -98,7 +98,7 @@ class BroughtInTest {
   private static DeviceRecording recording(int seconds, IntUnaryOperator bpm) {
     Builder builder = new Builder();
     for (int n = 0; n < seconds; n++) {
-      builder.add(START.plusSeconds(n), bpm.applyAsInt(n), NONE, "point " + n);
+      builder.add(START.plusSeconds(n), bpm.applyAsInt(n), NONE, () -> "point");
     }
     return builder.build();
   }

@@ -20,7 +20,7 @@ class DeviceRecordingTest {
   private static Builder every(int seconds, int points, IntUnaryOperator bpm) {
     Builder builder = new Builder();
     for (int n = 0; n < points; n++) {
-      builder.add(START.plusSeconds((long) n * seconds), bpm.applyAsInt(n), NONE, "point " + n);
+      builder.add(START.plusSeconds((long) n * seconds), bpm.applyAsInt(n), NONE, () -> "point");
     }
     return builder;
   }
@@ -40,7 +40,7 @@ class DeviceRecordingTest {
   @Test
   void ofOneSecondTheLastCounts() {
     Builder builder = every(1, 70, n -> 120);
-    builder.add(START.plusMillis(69_500), 130, NONE, "point 71");
+    builder.add(START.plusMillis(69_500), 130, NONE, () -> "point 71");
     DeviceRecording recording = builder.build();
     assertThat(recording.points()).isEqualTo(70);
     assertThat(recording.bpm()[69]).isEqualTo(130);
@@ -55,7 +55,7 @@ class DeviceRecordingTest {
   @Test
   void timesThatGoBackAreRefusedWithTheirPlace() {
     Builder builder = every(1, 70, n -> 120);
-    assertThatThrownBy(() -> builder.add(START.plusSeconds(12), 120, NONE, "line 72"))
+    assertThatThrownBy(() -> builder.add(START.plusSeconds(12), 120, NONE, () -> "line 72"))
         .isInstanceOf(InvalidValueException.class)
         .hasMessageContaining("line 72: its time lies before the one before it");
   }
@@ -63,10 +63,10 @@ class DeviceRecordingTest {
   @Test
   void twelveHoursAreTheMost() {
     Builder builder = new Builder();
-    builder.add(START, 120, NONE, "point 1");
-    builder.add(START.plusSeconds(12 * 3600 - 1), 120, NONE, "point 2");
+    builder.add(START, 120, NONE, () -> "point 1");
+    builder.add(START.plusSeconds(12 * 3600 - 1), 120, NONE, () -> "point 2");
     assertThat(builder.build().length()).isEqualTo(12 * 3600);
-    assertThatThrownBy(() -> builder.add(START.plusSeconds(12 * 3600), 120, NONE, "point 3"))
+    assertThatThrownBy(() -> builder.add(START.plusSeconds(12 * 3600), 120, NONE, () -> "point 3"))
         .hasMessageContaining("point 3: lies over 12 h after the start");
   }
 
@@ -109,7 +109,7 @@ class DeviceRecordingTest {
   void aDeviceThatCountsOneFootIsDoubled(int told, boolean doubled, int kept) {
     Builder builder = new Builder();
     for (int n = 0; n < 80; n++) {
-      builder.add(START.plusSeconds(n), 140, n < 10 ? 0 : told, "point");
+      builder.add(START.plusSeconds(n), 140, n < 10 ? 0 : told, () -> "point");
     }
     DeviceRecording recording = builder.build();
     assertThat(recording.stepsDoubled()).isEqualTo(doubled);

@@ -26,6 +26,7 @@ import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
@@ -268,10 +269,15 @@ final class CsvRecording {
       if (blank) {
         return;
       }
-      String place = "line " + line;
+      Supplier<String> place = () -> "line " + line;
       if (row.size() <= columns.last()) {
         throw RecordingFile.off(
-            place + ": has " + row.size() + " cells, and " + (columns.last() + 1) + " are needed");
+            place.get()
+                + ": has "
+                + row.size()
+                + " cells, and "
+                + (columns.last() + 1)
+                + " are needed");
       }
       int bpm = number(row.get(columns.rate()), "heart rate", place);
       int steps =
@@ -281,13 +287,15 @@ final class CsvRecording {
       recording.add(at(row, place), bpm, steps, place);
     }
 
-    private static int number(String cell, String what, String place) {
+    private static int number(String cell, String what, Supplier<String> place) {
       return Numbers.of(cell)
           .orElseThrow(
-              () -> RecordingFile.off(place + ": “" + Moments.shortened(cell) + "” is no " + what));
+              () ->
+                  RecordingFile.off(
+                      place.get() + ": “" + Moments.shortened(cell) + "” is no " + what));
     }
 
-    private Instant at(CSVRecord row, String place) {
+    private Instant at(CSVRecord row, Supplier<String> place) {
       String time = row.get(columns.time()).strip();
       if (columns.date() != CsvColumns.NONE) {
         return day(row.get(columns.date()).strip(), place)
@@ -328,20 +336,22 @@ final class CsvRecording {
           : Optional.empty();
     }
 
-    private Instant since(long ms, String place) {
+    private Instant since(long ms, Supplier<String> place) {
       if (ms < 0) {
-        throw RecordingFile.off(place + ": a time before the beginning");
+        throw RecordingFile.off(place.get() + ": a time before the beginning");
       }
       return said.startedAt().orElseThrow(() -> unclear(place)).plusMillis(ms);
     }
 
-    private static InvalidValueException unclear(String place) {
+    private static InvalidValueException unclear(Supplier<String> place) {
       return InvalidValueException.of(
-          "file", place + ": its time is written otherwise than in the first line", "one way");
+          "file",
+          place.get() + ": its time is written otherwise than in the first line",
+          "one way");
     }
 
     /** A clock alone counts from its first time; past midnight it begins anew. */
-    private Instant sinceClock(LocalTime clock, String place) {
+    private Instant sinceClock(LocalTime clock, Supplier<String> place) {
       long seconds = clock.toSecondOfDay();
       if (firstClock < 0) {
         firstClock = seconds;
@@ -357,17 +367,17 @@ final class CsvRecording {
           .plusNanos(clock.getNano());
     }
 
-    private static LocalTime clock(String cell, String place) {
+    private static LocalTime clock(String cell, Supplier<String> place) {
       return Moments.clock(cell)
           .orElseThrow(
               () ->
                   InvalidValueException.of(
                       "file",
-                      place + ": “" + Moments.shortened(cell) + "” is no time",
+                      place.get() + ": “" + Moments.shortened(cell) + "” is no time",
                       "times such as 17:00:00"));
     }
 
-    private LocalDate day(String cell, String place) {
+    private LocalDate day(String cell, Supplier<String> place) {
       Optional<Moments.Day> day = Moments.day(cell);
       order = order.or(() -> day.flatMap(Moments.Day::order));
       return day.flatMap(each -> each.in(order.orElse(DateOrder.DAY_FIRST)))
@@ -375,7 +385,7 @@ final class CsvRecording {
               () ->
                   InvalidValueException.of(
                       "file",
-                      place + ": “" + Moments.shortened(cell) + "” is no day",
+                      place.get() + ": “" + Moments.shortened(cell) + "” is no day",
                       "days such as 2030-03-18"));
     }
   }

@@ -55,6 +55,7 @@ final class GpxRecording {
   private int bpm;
   private int steps;
   private int points;
+  private boolean inPoint;
 
   private GpxRecording(XMLStreamReader xml, ZoneId zone) {
     this.xml = xml;
@@ -136,6 +137,7 @@ final class GpxRecording {
     open.push(name);
     text.setLength(0);
     if (name.equals("trkpt")) {
+      inPoint = true;
       points++;
       time = Optional.empty();
       bpm = 0;
@@ -156,11 +158,10 @@ final class GpxRecording {
 
   private void end() {
     String name = open.pop();
-    boolean inPoint = open.contains("trkpt");
     String value = text.toString().strip();
     text.setLength(0);
     if (name.equals("time") && "trkpt".equals(open.peek())) {
-      time = Optional.of(Moments.of(value, zone, place()));
+      time = Optional.of(Moments.of(value, zone, this::place));
     } else if (name.equals("hr") && inPoint) {
       bpm = number(value, "heart rate");
     } else if (name.equals("cad") && inPoint) {
@@ -173,7 +174,8 @@ final class GpxRecording {
               () ->
                   InvalidValueException.of(
                       "file", place() + ": has no time", "points with a time each"));
-      recording.add(at, bpm, steps, place());
+      recording.add(at, bpm, steps, this::place);
+      inPoint = false;
     }
   }
 

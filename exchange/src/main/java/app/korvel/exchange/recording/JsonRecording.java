@@ -13,6 +13,7 @@ import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonParser;
@@ -279,9 +280,10 @@ final class JsonRecording {
         return;
       }
       observations++;
-      String place = "observation " + observations + " of the heart rate";
+      Supplier<String> place = () -> "observation " + observations + " of the heart rate";
       Instant start =
-          Moments.of(at.orElseThrow(() -> RecordingFile.off(place + " has no time")), zone, place);
+          Moments.of(
+              at.orElseThrow(() -> RecordingFile.off(place.get() + " has no time")), zone, place);
       said.quantity.ifPresent(value -> points.add(start, value));
       said.sampled.ifPresent(data -> data.keep(start));
     }
@@ -357,14 +359,21 @@ final class JsonRecording {
     DeviceRecording recording() {
       DeviceRecording.Builder recording = new DeviceRecording.Builder();
       int[] place = {0};
-      IntStream.range(0, size)
-          .boxed()
-          .sorted(Comparator.comparingLong((Integer n) -> at[n]))
-          .forEach(
-              n ->
-                  recording.add(
-                      Instant.ofEpochMilli(at[n]), bpm[n], -1, "heart rate " + ++place[0]));
+      Supplier<String> told = () -> "heart rate " + place[0];
+      IntStream inOrder = IntStream.range(0, size);
+      if (!rising()) {
+        inOrder = inOrder.boxed().sorted(Comparator.comparingLong(n -> at[n])).mapToInt(n -> n);
+      }
+      inOrder.forEach(
+          n -> {
+            place[0]++;
+            recording.add(Instant.ofEpochMilli(at[n]), bpm[n], -1, told);
+          });
       return recording.build();
+    }
+
+    private boolean rising() {
+      return IntStream.range(1, size).allMatch(n -> at[n - 1] <= at[n]);
     }
   }
 
@@ -385,7 +394,8 @@ final class JsonRecording {
         case "version" -> version = (int) number();
         case "startedAt" ->
             startedAt =
-                Optional.of(Moments.of(text(), zone, "line " + json.currentLocation().getLineNr()));
+                Optional.of(
+                    Moments.of(text(), zone, () -> "line " + json.currentLocation().getLineNr()));
         case "mode" -> mode = Optional.of(word(Mode.values(), text()));
         case "source" -> strap = Optional.of(text().equals("strap"));
         case "seconds" -> seconds = numbers();
@@ -442,14 +452,13 @@ final class JsonRecording {
       }
       DeviceRecording.Builder recording = new DeviceRecording.Builder();
       for (int n = 0; n < seconds.length; n++) {
+        int number = n + 1;
+        Supplier<String> place = () -> "point " + number;
         if (seconds[n] < 1) {
-          throw RecordingFile.off("point " + (n + 1) + ": seconds count from 1");
+          throw RecordingFile.off(place.get() + ": seconds count from 1");
         }
         recording.add(
-            start.plusSeconds(seconds[n] - 1L),
-            bpm[n],
-            steps.length == 0 ? -1 : steps[n],
-            "point " + (n + 1));
+            start.plusSeconds(seconds[n] - 1L), bpm[n], steps.length == 0 ? -1 : steps[n], place);
       }
       return RecordingFile.read(Format.KORVEL, recording.build(), mode, strap);
     }

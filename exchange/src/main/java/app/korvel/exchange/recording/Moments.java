@@ -9,8 +9,10 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -20,6 +22,10 @@ final class Moments {
       Pattern.compile(
           "(\\d{4}-\\d{2}-\\d{2})[T ](\\d{2}:\\d{2}(?::\\d{2}(?:[.,]\\d{1,9})?)?)"
               + "\\s?(Z|[+-]\\d{2}:?\\d{2})?");
+
+  /** How nearly all are written; a 0 stands for any digit. */
+  private static final String USUAL = "0000-00-00T00:00:00Z";
+
   private static final Pattern CLOCK =
       Pattern.compile("(\\d{1,2}):(\\d{2})(?::(\\d{2})(?:[.,](\\d{1,9}))?)?\\s?([AaPp][Mm])?");
   private static final Pattern MINUTES = Pattern.compile("(\\d{1,3}):([0-5]\\d)");
@@ -33,6 +39,40 @@ final class Moments {
 
   /** A moment in ISO 8601; empty where it is none. */
   static Optional<Instant> iso(String written, ZoneId zone) {
+    return usual(written) ? digits(written) : other(written, zone);
+  }
+
+  private static boolean usual(String written) {
+    boolean usual = written.length() == USUAL.length();
+    for (int n = 0; usual && n < USUAL.length(); n++) {
+      char is = written.charAt(n);
+      usual = USUAL.charAt(n) == '0' ? is >= '0' && is <= '9' : USUAL.charAt(n) == is;
+    }
+    return usual;
+  }
+
+  /** Read by its places: every point of a recording has one, and a pattern takes its time. */
+  private static Optional<Instant> digits(String written) {
+    try {
+      return Optional.of(
+          LocalDateTime.of(
+                  number(written, 0, 4),
+                  number(written, 5, 7),
+                  number(written, 8, 10),
+                  number(written, 11, 13),
+                  number(written, 14, 16),
+                  number(written, 17, 19))
+              .toInstant(ZoneOffset.UTC));
+    } catch (DateTimeException impossible) {
+      return Optional.empty();
+    }
+  }
+
+  private static int number(String written, int from, int to) {
+    return Integer.parseInt(written, from, to, 10);
+  }
+
+  private static Optional<Instant> other(String written, ZoneId zone) {
     Matcher found = ISO.matcher(written);
     if (!found.matches()) {
       return Optional.empty();
@@ -54,13 +94,13 @@ final class Moments {
   }
 
   /** The same, refused with its place where it is none. */
-  static Instant of(String written, ZoneId zone, String place) {
+  static Instant of(String written, ZoneId zone, Supplier<String> place) {
     return iso(written, zone)
         .orElseThrow(
             () ->
                 InvalidValueException.of(
                     "file",
-                    place + ": “" + shortened(written) + "” is no time",
+                    place.get() + ": “" + shortened(written) + "” is no time",
                     "times such as 2030-03-18T17:00:00Z"));
   }
 

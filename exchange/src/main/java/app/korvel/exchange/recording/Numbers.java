@@ -19,11 +19,21 @@ final class Numbers {
 
   /** A rate, half up; 0 where it says that there is none; empty where it is no number. */
   static Optional<Integer> of(String written) {
+    if (plainly(written)) {
+      return Optional.of(Integer.parseInt(written));
+    }
     String plain = written.strip();
     if (NOTHING.contains(plain.toLowerCase(Locale.ROOT))) {
       return Optional.of(0);
     }
     return decimal(plain).map(Rounding::halfUp);
+  }
+
+  /** Whether it is a rate as nearly all are written: one to three digits. */
+  private static boolean plainly(String written) {
+    return !written.isEmpty()
+        && written.length() <= 3
+        && written.chars().allMatch(is -> is >= '0' && is <= '9');
   }
 
   /** A decimal with a point or a comma; empty where it is none. */

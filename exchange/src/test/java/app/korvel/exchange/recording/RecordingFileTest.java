@@ -378,7 +378,7 @@ class RecordingFileTest {
     DeviceRecording.Builder builder = new DeviceRecording.Builder();
     for (int n = 0; n < 120; n++) {
       if (n != 77) {
-        builder.add(START.plusSeconds(n), n == 60 ? 0 : 100 + n % 40, 160 + n % 3, "point");
+        builder.add(START.plusSeconds(n), n == 60 ? 0 : 100 + n % 40, 160 + n % 3, () -> "point");
       }
     }
     return builder.build();

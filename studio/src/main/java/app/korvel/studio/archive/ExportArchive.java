@@ -221,7 +221,8 @@ public record ExportArchive(Studio studio) {
     for (int second = 1; second <= trace.seconds(); second++) {
       OptionalInt bpm = trace.sampledAt(second) ? trace.value(second) : OptionalInt.empty();
       if (bpm.isPresent()) {
-        points.add(begun.plusSeconds(second - 1L), bpm.getAsInt(), -1, "second " + second);
+        String place = "second " + second;
+        points.add(begun.plusSeconds(second - 1L), bpm.getAsInt(), -1, () -> place);
       }
     }
     return points.recordable() ? Optional.of(points.build()) : Optional.empty();
