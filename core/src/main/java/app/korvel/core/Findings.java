@@ -5,6 +5,7 @@ import app.korvel.core.checkin.CheckInFinding;
 import app.korvel.core.effort.EffortFinding;
 import app.korvel.core.effort.WitnessFinding;
 import app.korvel.core.fieldtest.FieldTestFinding;
+import app.korvel.core.forecast.ForecastFinding;
 import app.korvel.core.live.LiveFinding;
 import app.korvel.core.maximum.MaximumFinding;
 import app.korvel.core.measure.FindingKind;
@@ -46,7 +47,8 @@ public final class Findings {
               LiveFinding.values(),
               AssessmentFinding.values(),
               SessionFinding.values(),
-              ProgressFinding.values())
+              ProgressFinding.values(),
+              ForecastFinding.values())
           .flatMap(Stream::of)
           .toList();
 }

@@ -84,6 +84,8 @@ class ArchitectureTest {
           .definedBy("..core.session..")
           .layer("progress")
           .definedBy("..core.progress..")
+          .layer("forecast")
+          .definedBy("..core.forecast..")
           .whereLayer("measure")
           .mayNotAccessAnyLayer()
           .whereLayer("screening")
@@ -157,5 +159,28 @@ class ArchitectureTest {
               "outline",
               "prescription",
               "programme",
-              "session");
+              "session")
+          .whereLayer("forecast")
+          .mayOnlyAccessLayers(
+              "measure",
+              "trace",
+              "run",
+              "zone",
+              "effort",
+              "recovery",
+              "outline",
+              "prescription",
+              "live");
+
+  /** A forecast steers nothing: no rule, cue, cap or target knows it. */
+  @ArchTest
+  static final ArchRule NO_RULE_ASKS_A_FORECAST =
+      noClasses()
+          .that()
+          .resideOutsideOfPackage("..core.forecast..")
+          .and()
+          .doNotHaveFullyQualifiedName("app.korvel.core.Findings")
+          .should()
+          .dependOnClassesThat()
+          .resideInAPackage("..core.forecast..");
 }

@@ -1,43 +1,28 @@
 package app.korvel.sensor;
 
+import app.korvel.core.forecast.HeartModel;
+import app.korvel.core.forecast.Kinetics;
 import app.korvel.core.zone.Reserve;
 
-/**
- * The heart of somebody who is not there: towards the rate that work would settle at it moves
- * first-order, faster up than down, and in long hard work that rate drifts up. The figures are
- * typical of published kinetics.
- */
+/** The heart of somebody who is not there: it does what {@link HeartModel} foresees. */
 public final class SimulatedBody {
-  private static final int TRAINED_UP = 35;
-  private static final int TRAINED_DOWN = 55;
-  private static final int UNTRAINED_UP = 50;
-  private static final int UNTRAINED_DOWN = 75;
-  private static final double HARD = 0.60;
-  private static final int DRIFT_AFTER_SECONDS = 600;
-  private static final double DRIFT_A_SECOND = 0.0025 / 60;
-  private static final double DRIFT_MOST = 0.05;
-
-  private final Reserve reserve;
-  private final double up;
-  private final double down;
+  private final HeartModel heart;
   private double bpm;
   private int hardSeconds;
 
-  /** At rest; see {@link #SimulatedBody(Reserve, boolean, double)}. */
+  /** At rest; see {@link #SimulatedBody(Reserve, Kinetics, double)}. */
   public SimulatedBody(Reserve reserve, boolean trained) {
-    this(reserve, trained, reserve.restingBpm());
+    this(reserve, Kinetics.usual(trained), reserve.restingBpm());
   }
 
   /**
    * A body.
    *
-   * @param trained whether it reacts as fast as that of somebody who trains regularly
+   * @param kinetics how fast its heart follows
    * @param bpm the rate it begins at
    */
-  public SimulatedBody(Reserve reserve, boolean trained, double bpm) {
-    this.reserve = reserve;
-    this.up = Math.exp(-1.0 / (trained ? TRAINED_UP : UNTRAINED_UP));
-    this.down = Math.exp(-1.0 / (trained ? TRAINED_DOWN : UNTRAINED_DOWN));
+  public SimulatedBody(Reserve reserve, Kinetics kinetics, double bpm) {
+    this.heart = HeartModel.of(reserve, kinetics);
     this.bpm = bpm;
   }
 
@@ -47,11 +32,8 @@ public final class SimulatedBody {
    * @param share of reserve, from 0
    */
   public void work(double share) {
-    hardSeconds = share > HARD ? hardSeconds + 1 : 0;
-    double drift =
-        Math.min(DRIFT_MOST, Math.max(0, hardSeconds - DRIFT_AFTER_SECONDS) * DRIFT_A_SECOND);
-    double settles = reserve.restingBpm() + (share + drift) * reserve.bpm();
-    bpm = settles + (bpm - settles) * (settles > bpm ? up : down);
+    hardSeconds = HeartModel.hardSeconds(hardSeconds, share);
+    bpm = heart.after(bpm, heart.settles(share, hardSeconds));
   }
 
   /** The rate, unrounded. */

@@ -9,11 +9,11 @@ import app.korvel.core.maximum.WorkingMaximum.Origin;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.outline.Aim;
-import app.korvel.core.outline.Block;
 import app.korvel.core.outline.Bounds;
 import app.korvel.core.outline.Ceiling;
 import app.korvel.core.outline.Outline;
 import app.korvel.core.outline.Outline.BandGoal;
+import app.korvel.core.outline.Outline.Placed;
 import app.korvel.core.outline.Step;
 import app.korvel.core.outline.StepKind;
 import app.korvel.core.prescription.ClientBaseline;
@@ -125,7 +125,7 @@ public record LivePlan(
     Optional<Ladder> ladder = runner.reserve().map(span -> Ladder.of(span, baseline.learned()));
     return new LivePlan(
         mode,
-        inTurn(cut).stream().map(step -> planned(step, runner, ladder)).toList(),
+        cut.inTurn().stream().map(each -> planned(each.step(), runner, ladder)).toList(),
         mover(runner, ladder, baseline, newToExercise),
         light,
         // A goal over what is allowed today is none.
@@ -154,7 +154,8 @@ public record LivePlan(
       ClientBaseline baseline,
       boolean newToExercise) {
     Optional<Ladder> ladder = runner.reserve().map(span -> Ladder.of(span, baseline.learned()));
-    List<Step> asked = planned.map(LivePlan::inTurn).orElse(List.of());
+    List<Step> asked =
+        planned.map(Outline::inTurn).orElse(List.of()).stream().map(Placed::step).toList();
     int warmUp = seconds(asked, StepFor.WARM_UP);
     int coolDown = seconds(asked, StepFor.COOL_DOWN);
     boolean whole = length > warmUp + coolDown;
@@ -195,17 +196,6 @@ public record LivePlan(
       ExertionLimits runner,
       Optional<Ladder> ladder) {
     return new PlanStep(kind, seconds, range, range.map(each -> aim(each, runner, ladder)), false);
-  }
-
-  /** The steps of an outline, each time that one comes. */
-  static List<Step> inTurn(Outline outline) {
-    List<Step> steps = new ArrayList<>();
-    for (Block block : outline.blocks()) {
-      for (int round = 0; round < (block.apart() ? 1 : block.times()); round++) {
-        steps.addAll(block.steps());
-      }
-    }
-    return steps;
   }
 
   private LivePlan with(List<PlanStep> other) {

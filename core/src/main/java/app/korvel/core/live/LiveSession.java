@@ -364,6 +364,11 @@ public record LiveSession(
     return begunAt.filter(begun -> doubted(events, trace, begun).get(second)).isPresent();
   }
 
+  /** The seconds after an effort has ended, until the next one. */
+  public BitSet recovering() {
+    return begunAt.map(begun -> recovering(events, begun)).orElseGet(BitSet::new);
+  }
+
   /** The second of its trace in which something happened, from 1 on. */
   public int secondOf(Instant moment) {
     return lastSecond(begunAt.orElseThrow(), moment);

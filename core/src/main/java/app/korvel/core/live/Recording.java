@@ -65,12 +65,12 @@ public record Recording(Samples samples, List<Before> before, Optional<Device> d
   }
 
   /** Whether somebody saw when the steps of the session began. */
-  boolean seen() {
+  public boolean seen() {
     return device.filter(Device::broughtIn).isEmpty();
   }
 
   /** Whether it is dense enough for a peak or a recovery. */
-  boolean dense() {
+  public boolean dense() {
     return device.filter(Device::sparse).isEmpty();
   }
 

@@ -35,7 +35,8 @@ public record RoomClock(
 
   /** The steps that a room does by an outline, without anybody's rates. */
   public static List<PlanStep> steps(Outline outline) {
-    return LivePlan.inTurn(outline).stream()
+    return outline.inTurn().stream()
+        .map(Outline.Placed::step)
         .map(
             step ->
                 new PlanStep(step.kind(), step.seconds(), step.range(), Optional.empty(), false))

@@ -70,6 +70,10 @@ public enum Limit {
   BLOCK_TIMES(1, 60, "times"),
   /** How long one step of a session lasts. */
   STEP_SECONDS(5, 10_800, "seconds"),
+  /** Steps of a session that is foreseen without an outline. */
+  FORECAST_STEPS(1, 200, "steps"),
+  /** How hard such a step is; decimals are accepted. */
+  FORECAST_PERCENT(1, 100, "% of reserve"),
   /** Minutes of work in a session that was done. */
   LOGGED_MINUTES(1, 600, "minutes"),
   /** A rate of a session that was done: its average, or one that was counted. */
@@ -177,8 +181,14 @@ public enum Limit {
 
   /** Adds a fault where {@code value} lies outside the range. */
   public void check(List<Fault> faults, String field, int value) {
+    check(faults, field, BigDecimal.valueOf(value));
+  }
+
+  /** Adds a fault where {@code value} lies outside the range. */
+  public void check(List<Fault> faults, String field, BigDecimal value) {
     if (!accepts(value)) {
-      faults.add(new Fault(field, value + " is outside the accepted range", accepted()));
+      faults.add(
+          new Fault(field, value.toPlainString() + " is outside the accepted range", accepted()));
     }
   }
 }

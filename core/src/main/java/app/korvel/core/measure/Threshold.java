@@ -534,6 +534,35 @@ public enum Threshold {
   RECOVERED_FROM("6", "minutes", "Not said to be recovered before.", Source.PRACTICE),
   NOT_RECOVERED("15", "minutes", "Not recovered by then: a clinician is told.", Source.PRACTICE),
 
+  FORECAST_UP_TRAINED(
+      "35", "seconds", "The time constant upward of one regularly active.", Source.KORVEL),
+  FORECAST_DOWN_TRAINED(
+      "55", "seconds", "The time constant downward of one regularly active.", Source.KORVEL),
+  FORECAST_UP("50", "seconds", "The time constant upward of anybody else.", Source.KORVEL),
+  FORECAST_DOWN("75", "seconds", "The time constant downward of anybody else.", Source.KORVEL),
+  FORECAST_TIME_ERROR("30", "%", "How far a time constant may be off.", Source.KORVEL),
+  FORECAST_DRIFT_FROM("60", "% of reserve", "Harder work drifts up.", Source.KORVEL),
+  FORECAST_DRIFT_AFTER(
+      "10", "minutes", "After so long of such work without a break.", Source.KORVEL),
+  FORECAST_DRIFT_A_MINUTE("0.25", "% of reserve", "It drifts by so much a minute.", Source.KORVEL),
+  FORECAST_DRIFT_MOST("5", "% of reserve", "And no more in all.", Source.KORVEL),
+  FORECAST_STANDING(
+      "12", "% of reserve", "Standing: in a pause, at mobility, at stretching.", Source.KORVEL),
+  FORECAST_COOLED("40", "% of reserve", "A cool-down ends below it.", Source.KORVEL),
+  FORECAST_SAID_LAG("30", "seconds", "RPE and voice follow the rate so late.", Source.KORVEL),
+  FORECAST_RISE_WITHIN("180", "seconds", "A rise is followed so long.", Source.KORVEL),
+  FORECAST_FIT_RISE("15", "bpm", "A smaller rise or fall has no time constant.", Source.KORVEL),
+  FORECAST_FITS("3", "fits", "A client’s own time constant takes so many.", Source.KORVEL),
+  FORECAST_SESSIONS(
+      "10", "sessions", "Own time constants and errors are those of so many.", Source.KORVEL),
+  FORECAST_TIME_SHORTEST("15", "seconds", "No time constant is taken as shorter.", Source.KORVEL),
+  FORECAST_TIME_LONGEST("150", "seconds", "And none as longer.", Source.KORVEL),
+  FORECAST_SETTLED("180", "seconds", "From then on a step has settled.", Source.KORVEL),
+  FORECAST_HARDER_BY(
+      "10", "bpm", "A session that settles more over its forecast was harder.", Source.KORVEL),
+  FORECAST_HARDER_SESSIONS("3", "sessions", "So many are pointed out.", Source.KORVEL),
+  FORECAST_HARDER_WITHIN("28", "days", "Those of so many days count.", Source.KORVEL),
+
   UNDER_18("18", "years", "Below it a guardian agrees, and no maximum is tested.", Source.PRACTICE),
   OVER_65(
       "65",

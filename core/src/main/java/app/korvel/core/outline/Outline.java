@@ -41,6 +41,9 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
    */
   public record Place(int block, int step) {}
 
+  /** A step and where it stands. */
+  public record Placed(Place place, Step step) {}
+
   /**
    * A rule that is broken.
    *
@@ -85,8 +88,13 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
     return new Outline(blocks, Optional.empty());
   }
 
-  /** A step as it comes in turn; {@code apart} where hours lie before it. */
-  private record Turn(Place place, Step step, boolean apart) {}
+  /**
+   * A step as it comes in turn.
+   *
+   * @param apart whether hours lie before it
+   * @param again whether it is of another bout of the day
+   */
+  private record Turn(Place place, Step step, boolean apart, boolean again) {}
 
   private List<Turn> turns() {
     List<Turn> turns = new ArrayList<>();
@@ -94,12 +102,21 @@ public record Outline(List<Block> blocks, Optional<BandGoal> bandGoal) {
       Block block = blocks.get(at);
       for (int round = 0; round < block.times(); round++) {
         for (int step = 0; step < block.steps().size(); step++) {
-          boolean apart = block.apart() && round > 0 && step == 0;
-          turns.add(new Turn(new Place(at, step), block.steps().get(step), apart));
+          boolean again = block.apart() && round > 0;
+          turns.add(
+              new Turn(new Place(at, step), block.steps().get(step), again && step == 0, again));
         }
       }
     }
     return turns;
+  }
+
+  /** The steps as they come in turn; of bouts that are spread through the day one is done. */
+  public List<Placed> inTurn() {
+    return turns().stream()
+        .filter(turn -> !turn.again)
+        .map(turn -> new Placed(turn.place, turn.step))
+        .toList();
   }
 
   private int seconds(Predicate<Step> which) {

@@ -4,6 +4,7 @@ import app.korvel.core.effort.EffortContext;
 import app.korvel.core.effort.Witnesses.RateSource;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.trace.ExponentialFit;
 import app.korvel.core.trace.Fall;
 import app.korvel.core.trace.Trace;
 import app.korvel.core.zone.Zones;
@@ -37,7 +38,7 @@ public record Recovery(
     int endBpm,
     OptionalInt drop60,
     OptionalInt drop120,
-    Optional<Fall.Fit> fit,
+    Optional<ExponentialFit> fit,
     List<Passed> passed,
     boolean judged,
     boolean slow,

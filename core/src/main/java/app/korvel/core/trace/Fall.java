@@ -1,8 +1,5 @@
 package app.korvel.core.trace;
 
-import app.korvel.core.measure.Rounding;
-import java.math.BigDecimal;
-import java.util.Arrays;
 import java.util.Optional;
 import java.util.OptionalInt;
 
@@ -20,25 +17,8 @@ public record Fall(
     int endBpm,
     OptionalInt drop60,
     OptionalInt drop120,
-    Optional<Fit> fit,
+    Optional<ExponentialFit> fit,
     OptionalInt higherBefore) {
-
-  /**
-   * {@code a + b·e^(−t/τ)}, with the smallest sum of squares.
-   *
-   * @param timeConstantSeconds τ, in whole seconds
-   * @param a the rate it falls towards, bpm
-   * @param b how far it falls, bpm
-   * @param squares the sum of the squares that is left
-   * @param explained r², the share of the variation that it explains
-   */
-  public record Fit(int timeConstantSeconds, double a, double b, double squares, double explained) {
-    /** The curve after so many seconds, half up. */
-    public int at(int seconds) {
-      return Rounding.halfUp(
-          BigDecimal.valueOf(a + b * Math.exp(-(double) seconds / timeConstantSeconds)));
-    }
-  }
 
   private static final int END = 5;
   private static final int ABOUT = 2;
@@ -52,11 +32,6 @@ public record Fall(
   public static final int KNOWN_60 = FIRST + ABOUT;
 
   public static final int KNOWN_120 = SECOND + ABOUT;
-  private static final int SHORTEST_FIT = 90;
-  private static final int TAU_LOWEST = 10;
-  private static final int TAU_HIGHEST = 300;
-  private static final double LEAST_EXPLAINED = 0.95;
-  private static final double LEAST_FALL = 15;
 
   /**
    * The fall after a moment.
@@ -79,7 +54,7 @@ public record Fall(
             bpm,
             drop(trace, end, FIRST),
             drop(trace, end, SECOND),
-            fit(trace, end),
+            ExponentialFit.falling(trace, end, SECOND),
             higher >= HIGHER ? OptionalInt.of(higher) : OptionalInt.empty()));
   }
 
@@ -89,62 +64,5 @@ public record Fall(
     return from.isPresent() && to.isPresent()
         ? OptionalInt.of(from.getAsInt() - to.getAsInt())
         : OptionalInt.empty();
-  }
-
-  /** The seconds from the end on in which a sample was taken, and its rate. */
-  private static double[][] samples(Trace trace, int end) {
-    double[] at = new double[SECOND + 1];
-    double[] bpm = new double[SECOND + 1];
-    int count = 0;
-    for (int after = 0; after <= SECOND; after++) {
-      if (trace.sampledAt(end + after)) {
-        at[count] = after;
-        bpm[count++] = trace.value(end + after).getAsInt();
-      }
-    }
-    return new double[][] {Arrays.copyOf(at, count), Arrays.copyOf(bpm, count)};
-  }
-
-  private static Optional<Fit> fit(Trace trace, int end) {
-    double[][] samples = samples(trace, end);
-    double[] at = samples[0];
-    if (at.length < FEWEST || at[at.length - 1] - at[0] < SHORTEST_FIT) {
-      return Optional.empty();
-    }
-    Fit best = fit(at, samples[1], TAU_LOWEST);
-    for (int tau = TAU_LOWEST + 1; tau <= TAU_HIGHEST; tau++) {
-      Fit next = fit(at, samples[1], tau);
-      best = next.squares < best.squares ? next : best;
-    }
-    boolean shown =
-        best.timeConstantSeconds > TAU_LOWEST
-            && best.timeConstantSeconds < TAU_HIGHEST
-            && best.explained >= LEAST_EXPLAINED
-            && best.b >= LEAST_FALL;
-    return shown ? Optional.of(best) : Optional.empty();
-  }
-
-  /** The straight line of the rate on e^(−t/τ). */
-  private static Fit fit(double[] at, double[] bpm, int tau) {
-    int n = at.length;
-    double[] x = new double[n];
-    double meanX = 0;
-    double meanY = 0;
-    for (int i = 0; i < n; i++) {
-      x[i] = Math.exp(-at[i] / tau);
-      meanX += x[i] / n;
-      meanY += bpm[i] / n;
-    }
-    double xx = 0;
-    double xy = 0;
-    double yy = 0;
-    for (int i = 0; i < n; i++) {
-      xx += (x[i] - meanX) * (x[i] - meanX);
-      xy += (x[i] - meanX) * (bpm[i] - meanY);
-      yy += (bpm[i] - meanY) * (bpm[i] - meanY);
-    }
-    double b = xy / xx;
-    double left = Math.max(0, yy - b * xy);
-    return new Fit(tau, meanY - b * meanX, b, left, yy == 0 ? 0 : 1 - left / yy);
   }
 }

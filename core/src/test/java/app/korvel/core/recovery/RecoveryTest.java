@@ -8,6 +8,7 @@ import app.korvel.core.effort.Witnesses.RateSource;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.recovery.Recovery.Passed;
 import app.korvel.core.recovery.Recovery.Who;
+import app.korvel.core.trace.ExponentialFit;
 import app.korvel.core.trace.Fall;
 import app.korvel.core.trace.Trace;
 import app.korvel.core.zone.Reserve;
@@ -116,7 +117,7 @@ class RecoveryTest {
     }
     Fall fall = Fall.of(Trace.of(at, bpm), END).orElseThrow();
     assertThat(fall.endBpm()).isEqualTo(165);
-    Fall.Fit fit = fall.fit().orElseThrow();
+    ExponentialFit fit = fall.fit().orElseThrow();
     assertThat(fit.timeConstantSeconds()).isEqualTo(57);
     assertThat(fit.a()).isCloseTo(94.3, within(0.05));
     assertThat(fit.b()).isCloseTo(70.45, within(0.05));

@@ -9,7 +9,7 @@ import app.korvel.core.measure.Threshold;
 import app.korvel.core.recovery.Recovery;
 import app.korvel.core.recovery.Recovery.Passed;
 import app.korvel.core.recovery.RecoveryPosture;
-import app.korvel.core.trace.Fall;
+import app.korvel.core.trace.ExponentialFit;
 import app.korvel.core.trace.Trace;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Scheme;
@@ -158,7 +158,7 @@ final class RecoveryCalculatorViews {
           recovery.endBpm(),
           number(recovery.drop60()),
           number(recovery.drop120()),
-          recovery.fit().map(Fall.Fit::timeConstantSeconds).orElse(null),
+          recovery.fit().map(ExponentialFit::timeConstantSeconds).orElse(null),
           recovery.judged(),
           recovery.slow(),
           recovery.passed().stream().map(EdgePassed::of).toList(),

@@ -8,6 +8,7 @@ import app.korvel.core.assessment.TestPerson;
 import app.korvel.core.assessment.TestPosture;
 import app.korvel.core.assessment.TimedTest;
 import app.korvel.core.effort.EffortContext;
+import app.korvel.core.forecast.Kinetics;
 import app.korvel.core.zone.Reserve;
 import app.korvel.sensor.HeartRatePacket;
 import app.korvel.sensor.SimulatedBody;
@@ -69,7 +70,7 @@ public final class SimulatedSubject {
     this.body =
         new SimulatedBody(
             reserve,
-            !person.has(EffortContext.NEW_TO_EXERCISE),
+            Kinetics.usual(!person.has(EffortContext.NEW_TO_EXERCISE)),
             bpm > 0 ? bpm : reserve.restingBpm() + 3);
     this.strap = new SimulatedStrap(seed, fault);
     this.sent = recordedUntil;

@@ -2,6 +2,8 @@ package app.korvel.studio.live;
 
 import app.korvel.core.effort.EffortContext;
 import app.korvel.core.effort.Witnesses.Mover;
+import app.korvel.core.forecast.HeartModel;
+import app.korvel.core.forecast.Kinetics;
 import app.korvel.core.live.Course.StepFor;
 import app.korvel.core.live.LiveEvent;
 import app.korvel.core.live.LivePlan.PlanStep;
@@ -32,7 +34,6 @@ public final class SimulatedClient {
   /** Where nobody's reserve is known, one that could be anybody's. */
   private static final Reserve ANYBODY = Reserve.of(64, 176);
 
-  private static final double STANDING = 0.12;
   private static final int MOST_SECONDS = 110;
   private static final double TOO_HARD = 0.45;
   private static final int SWAPPED_AFTER = 300;
@@ -56,7 +57,8 @@ public final class SimulatedClient {
     Reserve reserve = mover.reserve().orElse(ANYBODY);
     boolean trained = !mover.contexts().contains(EffortContext.NEW_TO_EXERCISE);
     this.body =
-        new SimulatedBody(reserve, trained, stands.latestBpm().orElse(reserve.restingBpm() + 8));
+        new SimulatedBody(
+            reserve, Kinetics.usual(trained), stands.latestBpm().orElse(reserve.restingBpm() + 8));
     this.fault = opened.simulated().map(SimulatedStrap.Fault::valueOf).orElseThrow();
     this.strap = new SimulatedStrap(opened.id().getLeastSignificantBits(), fault);
     this.sent = stands.recordedUntil();
@@ -124,7 +126,7 @@ public final class SimulatedClient {
   private static double share(LiveSession session, Instant at) {
     boolean resting = session.recoveringSince().filter(since -> at.isAfter(since.at())).isPresent();
     if (resting || session.phase() != Phase.RUNNING && session.phase() != Phase.COMPLETE) {
-      return STANDING;
+      return HeartModel.STANDING;
     }
     return session
         .run()
@@ -132,7 +134,7 @@ public final class SimulatedClient {
         .map(leg -> session.plan().steps().get(leg.row()))
         .flatMap(PlanStep::range)
         .map(range -> (range.low() + range.high()) / 200.0)
-        .orElse(STANDING);
+        .orElse(HeartModel.STANDING);
   }
 
   private static Optional<Leg> legAt(Run run, Instant at) {
