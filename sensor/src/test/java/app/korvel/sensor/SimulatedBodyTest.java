@@ -35,6 +35,18 @@ class SimulatedBodyTest {
     assertThat(after(7200, 0.7, true).bpm()).isBetween(147.9, 148.1);
   }
 
+  @Test
+  void whatIsSaidFollowsTheRateHalfAMinuteLater() {
+    // 120 − 56 · e^(−t/35): 40 % of reserve, 108.8 bpm, after 56.3 s.
+    assertThat(after(57, 0.5, true).voice()).isEqualTo(1);
+    assertThat(after(86, 0.5, true).voice()).isEqualTo(1);
+    assertThat(after(87, 0.5, true).voice()).isEqualTo(2);
+    assertThat(after(600, 0.5, true).rpe20()).isEqualTo(12);
+    assertThat(after(600, 0.57, true).rpe20()).isEqualTo(13);
+    assertThat(after(600, 1, true).rpe20()).isEqualTo(20);
+    assertThat(new SimulatedBody(SPAN, true).rpe20()).isEqualTo(6);
+  }
+
   private static List<Optional<HeartRatePacket>> packets(long seed, Fault fault) {
     SimulatedBody body = new SimulatedBody(SPAN, true);
     SimulatedStrap strap = new SimulatedStrap(seed, fault);

@@ -1,5 +1,7 @@
 package app.korvel.store;
 
+import app.korvel.core.forecast.ForecastRecord.Foreseen;
+import app.korvel.core.forecast.ForeseenSession;
 import app.korvel.core.live.RecordedSession;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -7,6 +9,7 @@ import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 
 /**
@@ -20,8 +23,13 @@ public final class SessionSummaryRepository {
     this.database = database;
   }
 
-  /** A session of a day and what it came to. */
-  public record Summed(UUID session, LocalDate on, RecordedSession recorded) {}
+  /**
+   * A session of a day and what it came to.
+   *
+   * @param foreseen what it tells of the heart, and how near its forecast came; empty where nothing
+   */
+  public record Summed(
+      UUID session, LocalDate on, RecordedSession recorded, Optional<ForeseenSession> foreseen) {}
 
   /** Keeps what a session came to. */
   public void keep(UUID clientId, Summed summed) {
@@ -31,6 +39,7 @@ public final class SessionSummaryRepository {
     row.put("on_day", summed.on.toString());
     row.put("falls", !summed.recorded.falls().isEmpty());
     row.put("summary", StoredForms.RECORDED_SESSION.write(summed.recorded));
+    row.put("foreseen", summed.foreseen.map(StoredForms.FORESEEN_SESSION::write).orElse(null));
     database.write(
         connection -> {
           Database.change(
@@ -61,6 +70,31 @@ public final class SessionSummaryRepository {
         from.toString());
   }
 
+  /**
+   * Those of them that tell something of the heart, the earliest first.
+   *
+   * @param before the first day that is not looked at
+   * @param most so many of the latest
+   */
+  public List<Foreseen> foreseen(UUID clientId, LocalDate before, int most) {
+    return database.list(
+        row ->
+            new Foreseen(
+                UUID.fromString(row.getString("live_session_id")),
+                LocalDate.parse(row.getString("on_day")),
+                StoredForms.FORESEEN_SESSION.read(row.getString("foreseen"))),
+        """
+        select * from (
+          select live_session_id, on_day, foreseen from session_summary
+          where client_id = ? and on_day < ? and foreseen is not null
+          order by on_day desc, live_session_id desc limit ?)
+        order by on_day, live_session_id
+        """,
+        clientId.toString(),
+        before.toString(),
+        most);
+  }
+
   /** A client's sessions that are over and stand, and are not worked out. */
   public List<UUID> missing(UUID clientId) {
     return database.list(
@@ -79,6 +113,7 @@ public final class SessionSummaryRepository {
     return new Summed(
         UUID.fromString(row.getString("live_session_id")),
         LocalDate.parse(row.getString("on_day")),
-        StoredForms.RECORDED_SESSION.read(row.getString("summary")));
+        StoredForms.RECORDED_SESSION.read(row.getString("summary")),
+        Optional.ofNullable(row.getString("foreseen")).map(StoredForms.FORESEEN_SESSION::read));
   }
 }

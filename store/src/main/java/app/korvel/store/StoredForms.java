@@ -4,6 +4,7 @@ import app.korvel.core.assessment.GradedProtocol;
 import app.korvel.core.assessment.TestPlan;
 import app.korvel.core.checkin.CheckIn;
 import app.korvel.core.checkin.Verdict;
+import app.korvel.core.forecast.ForeseenSession;
 import app.korvel.core.live.LivePlan;
 import app.korvel.core.live.RecordedSession;
 import app.korvel.core.outline.Outlines.Named;
@@ -106,6 +107,9 @@ final class StoredForms {
 
   static final StoredForm<RecordedSession> RECORDED_SESSION =
       new StoredForm<>(RecordedSession.class, "", List.of());
+
+  static final StoredForm<ForeseenSession> FORESEEN_SESSION =
+      new StoredForm<>(ForeseenSession.class, "", List.of());
 
   static final StoredForm<TestPlan> TEST_PLAN = new StoredForm<>(TestPlan.class, "plan", List.of());
 

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.korvel.core.effort.Witnesses.RateSource;
+import app.korvel.core.forecast.ForecastRecord;
+import app.korvel.core.forecast.ForeseenSession;
 import app.korvel.core.live.LiveEvent;
 import app.korvel.core.live.RecordedSession;
 import app.korvel.core.maximum.Mode;
@@ -245,7 +247,28 @@ class DeviceRecordingStoreTest {
             falls
                 ? List.of(
                     new RecordedSession.Fall60(RecoveryPosture.SEATED, RateSource.STRAP, 540, 31))
-                : List.of()));
+                : List.of()),
+        falls
+            ? Optional.of(
+                new ForeseenSession(
+                    List.of(41), List.of(), 50, 75, OptionalInt.of(4), OptionalInt.empty(), 80))
+            : Optional.empty());
+  }
+
+  @Test
+  void theLatestThatTellSomethingOfTheHeartComeEarliestFirst() {
+    for (int n = 2; n <= 6; n++) {
+      session(new UUID(2, n), CLIENT, false);
+      summaries.keep(CLIENT, summed(new UUID(2, n), DAY.plusDays(n), n != 4));
+    }
+    assertThat(summaries.foreseen(CLIENT, DAY.plusDays(6), 2))
+        .extracting(ForecastRecord.Foreseen::on)
+        .containsExactly(DAY.plusDays(3), DAY.plusDays(5));
+    assertThat(summaries.foreseen(CLIENT, DAY.plusDays(2), 10)).isEmpty();
+    assertThat(summaries.foreseen(CLIENT, DAY.plusDays(9), 10))
+        .hasSize(4)
+        .first()
+        .satisfies(each -> assertThat(each.told().rises()).containsExactly(41));
   }
 
   @Test

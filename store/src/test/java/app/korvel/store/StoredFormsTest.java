@@ -36,6 +36,7 @@ class StoredFormsTest {
           Map.entry("live-plan", StoredForms.LIVE_PLAN),
           Map.entry("room-plan", StoredForms.ROOM_PLAN),
           Map.entry("recorded-session", StoredForms.RECORDED_SESSION),
+          Map.entry("foreseen-session", StoredForms.FORESEEN_SESSION),
           Map.entry("test-plan", StoredForms.TEST_PLAN),
           Map.entry("protocol", StoredForms.PROTOCOL));
 

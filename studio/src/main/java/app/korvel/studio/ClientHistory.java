@@ -159,6 +159,11 @@ public final class ClientHistory {
                     .rates());
   }
 
+  /** Whether they were regularly active by the answers that held on a day. */
+  public boolean regularlyActive(LocalDate day) {
+    return intake(day).filter(each -> each.answers().activity().regularlyActive()).isPresent();
+  }
+
   /** In the first weeks of someone who began at no or little activity. */
   public boolean newToExercise(ClientBaseline then) {
     return then.person().activity().ordinal() <= Activity.LITTLE.ordinal()

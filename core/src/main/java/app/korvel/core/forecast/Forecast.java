@@ -2,6 +2,7 @@ package app.korvel.core.forecast;
 
 import app.korvel.core.measure.InvalidValueException;
 import app.korvel.core.measure.Threshold;
+import app.korvel.core.outline.StepKind;
 import app.korvel.core.trace.Trace;
 import app.korvel.core.zone.Basis;
 import app.korvel.core.zone.Reserve;
@@ -12,6 +13,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.stream.IntStream;
 
 /**
  * A session's heart rate before it is done, by the second from 1 on, with a ribbon of one standard
@@ -261,6 +263,23 @@ public final class Forecast {
       seconds[shown(rate)]++;
     }
     return seconds;
+  }
+
+  /**
+   * How long the last cool-down is until it is below {@link Threshold#FORECAST_COOLED}, in seconds;
+   * 0 where it begins below. Empty where it ends before, or there is none.
+   */
+  public OptionalInt cooledAfter() {
+    for (int n = steps.size() - 1; n >= 0; n--) {
+      Coming coming = steps.get(n);
+      if (coming.step().kind() == StepKind.COOL_DOWN) {
+        return IntStream.rangeClosed(Math.max(1, coming.fromSecond() - 1), coming.toSecond())
+            .filter(second -> percent(at(second)) < Threshold.FORECAST_COOLED.whole())
+            .map(second -> Math.max(0, second - coming.fromSecond() + 1))
+            .findFirst();
+      }
+    }
+    return OptionalInt.empty();
   }
 
   /** A rate as a share of reserve, in percent, unrounded. */

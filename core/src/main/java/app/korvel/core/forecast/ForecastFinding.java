@@ -33,6 +33,29 @@ public enum ForecastFinding implements FindingKind {
           + " by itself.",
       "A step that waits for its target starts after {WAITS_FOR_TARGET} min anyway.",
       Source.KORVEL),
+  SETTLED_AS_FORESEEN(
+      INFO,
+      "The work settled where it was foreseen, within %s bpm; on average rate and forecast were %s"
+          + " bpm apart.",
+      "Steps of work are compared from {FORECAST_SETTLED} s on, second by second, by the middle"
+          + " difference.",
+      Source.KORVEL),
+  SETTLED_HIGHER(
+      INFO,
+      "The work settled %s bpm above its forecast; on average rate and forecast were %s bpm apart.",
+      "Over {FORECAST_HARDER_BY} bpm, {FORECAST_HARDER_SESSIONS} times in {FORECAST_HARDER_WITHIN}"
+          + " days, is worth a question: sleep, heat, illness, or a maximum that is off.",
+      Source.KORVEL),
+  SETTLED_LOWER(
+      INFO,
+      "The work settled %s bpm below its forecast; on average rate and forecast were %s bpm apart.",
+      "Easier than its target asked for, or a maximum that is taken too high.",
+      Source.KORVEL),
+  NOTHING_SETTLED(
+      INFO,
+      "No work lasted long enough to settle; on average rate and forecast were %s bpm apart.",
+      "Steps of work are compared from {FORECAST_SETTLED} s on.",
+      Source.KORVEL),
   HARDER_THAN_IT_WAS(
       CAUTION,
       "Harder than it was: %s of the sessions since %s settled over {FORECAST_HARDER_BY} bpm above"

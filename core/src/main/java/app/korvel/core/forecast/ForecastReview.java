@@ -1,6 +1,7 @@
 package app.korvel.core.forecast;
 
 import app.korvel.core.live.LiveSession;
+import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.Rounding;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.outline.StepKind;
@@ -51,6 +52,8 @@ public record ForecastReview(
 
   private static final int LAST = 30;
   private static final int SETTLED = Threshold.FORECAST_SETTLED.whole();
+
+  private static final int AS_FORESEEN = Threshold.FORECAST_AS_FORESEEN.whole();
 
   /** Fewer settled seconds tell nothing. */
   private static final int FEWEST = 60;
@@ -110,6 +113,25 @@ public record ForecastReview(
         known == 0 ? OptionalInt.empty() : OptionalInt.of((int) Math.floor(apart / known + 0.5)),
         settled.size() < FEWEST ? OptionalInt.empty() : middle(settled),
         known == 0 ? 0 : Rounding.quotient(100L * within, known));
+  }
+
+  /** In a sentence; empty without a rate. */
+  public Optional<Finding> finding() {
+    if (meanOffBpm.isEmpty()) {
+      return Optional.empty();
+    }
+    int mean = meanOffBpm.getAsInt();
+    if (settledOffBpm.isEmpty()) {
+      return Optional.of(ForecastFinding.NOTHING_SETTLED.of(mean));
+    }
+    int off = settledOffBpm.getAsInt();
+    if (Math.abs(off) <= AS_FORESEEN) {
+      return Optional.of(ForecastFinding.SETTLED_AS_FORESEEN.of(AS_FORESEEN, mean));
+    }
+    return Optional.of(
+        off > 0
+            ? ForecastFinding.SETTLED_HIGHER.of(off, mean)
+            : ForecastFinding.SETTLED_LOWER.of(-off, mean));
   }
 
   private static StepReview step(StepKind kind, int from, int to, Trace trace, Forecast forecast) {

@@ -137,6 +137,25 @@ public record LivePlan(
   }
 
   /**
+   * The session of an outline for somebody made up, on foot and without a check-in.
+   *
+   * @param runner their rates; they have some
+   * @param contexts what about them decides what rate, RPE and voice are worth
+   * @param guide what leads
+   */
+  public static LivePlan madeUp(
+      Outline outline, ExertionLimits runner, Set<EffortContext> contexts, IntensityGuide guide) {
+    Optional<Ladder> ladder = runner.reserve().map(Ladder::of);
+    return new LivePlan(
+        Mode.RUN,
+        outline.inTurn().stream().map(each -> planned(each.step(), runner, ladder)).toList(),
+        new Mover(ladder, true, contexts, guide, OptionalInt.empty(), OptionalInt.empty()),
+        false,
+        outline.bandGoal(),
+        Optional.of(new Basis(Uncertainty.USUAL, "")));
+  }
+
+  /**
    * What a recording that was made elsewhere is laid on. Nobody saw when its steps began: of a
    * planned session the warm-up is taken first, the cool-down last, and what lies between is the
    * work; of any other all of it is work, and no rate was asked for.

@@ -550,6 +550,9 @@ public enum Threshold {
       "12", "% of reserve", "Standing: in a pause, at mobility, at stretching.", Source.KORVEL),
   FORECAST_COOLED("40", "% of reserve", "A cool-down ends below it.", Source.KORVEL),
   FORECAST_SAID_LAG("30", "seconds", "RPE and voice follow the rate so late.", Source.KORVEL),
+  PRACTICE_MEDICINE(
+      "30", "bpm", "A made-up client’s maximum is so much lower on medication.", Source.PRACTICE),
+  PRACTICE_SAID("180", "seconds", "A made-up client is asked for RPE and voice.", Source.KORVEL),
   FORECAST_RISE_WITHIN("180", "seconds", "A rise is followed so long.", Source.KORVEL),
   FORECAST_FIT_RISE("15", "bpm", "A smaller rise or fall has no time constant.", Source.KORVEL),
   FORECAST_FITS("3", "fits", "A client’s own time constant takes so many.", Source.KORVEL),
@@ -558,6 +561,7 @@ public enum Threshold {
   FORECAST_TIME_SHORTEST("15", "seconds", "No time constant is taken as shorter.", Source.KORVEL),
   FORECAST_TIME_LONGEST("150", "seconds", "And none as longer.", Source.KORVEL),
   FORECAST_SETTLED("180", "seconds", "From then on a step has settled.", Source.KORVEL),
+  FORECAST_AS_FORESEEN("3", "bpm", "Work that settles so near was foreseen.", Source.KORVEL),
   FORECAST_HARDER_BY(
       "10", "bpm", "A session that settles more over its forecast was harder.", Source.KORVEL),
   FORECAST_HARDER_SESSIONS("3", "sessions", "So many are pointed out.", Source.KORVEL),
