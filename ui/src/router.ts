@@ -233,6 +233,11 @@ export const router = createRouter({
       meta: { title: 'Clock for the room', bare: true },
     },
     {
+      path: '/practice/session',
+      component: () => import('./practice/SessionPracticePage.vue'),
+      meta: { title: 'A session to try', place: 'practice' },
+    },
+    {
       path: '/practice',
       component: () => import('./practice/PracticePage.vue'),
       meta: { title: 'Practice', place: 'practice' },

@@ -648,3 +648,33 @@ export const practiceTests = () => get<PracticeTests>('/practice/tests')
 export const practiseTest = (level: PracticeTests['levels'][number]['level'], speed: number) =>
   post<TestView>('/practice/tests', { level, speed })
 export const practiceAnswers = (id: string) => get<PracticeAnswers>(`${testPath(id)}/answers`)
+
+export type Forecast = Schemas['ForecastView']
+export type ClientForecast = Schemas['ClientForecast']
+export type ForecastAdvice = Schemas['AdviceView']
+export type Remedy = Schemas['RemedyView']
+export type ForecastRecord = Schemas['ForecastRecordView']
+export type SessionForecast = Schemas['SessionForecastView']
+export type ForecastReview = Schemas['ForecastReviewView']
+export type PracticeSession = Schemas['PracticeSessionView']
+export type PracticeTrouble = NonNullable<Schemas['PracticeSessionRequest']['trouble']>
+/** Somebody made up: their span, and whether they are regularly active. */
+export interface MadeUp {
+  restingBpm: number | string | null
+  maximumBpm: number | string | null
+  trained: boolean
+}
+export const outlineForecast = (who: MadeUp, outline: Typed<OutlineRequest>) =>
+  ask<Forecast>('/calculator/outline-forecast', { ...who, outline })
+export const clientForecast = (
+  id: string,
+  mode: Mode,
+  outline: Typed<OutlineRequest>,
+  on: string | null = null,
+) => ask<ClientForecast>(`${client(id)}/forecast?mode=${mode}`, { outline, on })
+export const forecastRecord = (id: string) => get<ForecastRecord>(`${client(id)}/forecasts`)
+export const sessionForecast = (id: string) => get<SessionForecast>(`/live/${id}/forecast`)
+export const practiseSession = (
+  who: MadeUp & { medicine: boolean; trouble: PracticeTrouble | null; seed: number | null },
+  outline: Typed<OutlineRequest>,
+) => ask<PracticeSession>('/practice/sessions', { ...who, outline })

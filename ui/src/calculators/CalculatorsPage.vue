@@ -14,6 +14,7 @@ const PAGES: Record<string, Component> = {
   schools: defineAsyncComponent(() => import('./ZoneSystemsCalculator.vue')),
   counts: defineAsyncComponent(() => import('./CountsCalculator.vue')),
   chart: defineAsyncComponent(() => import('./ChartCalculator.vue')),
+  forecast: defineAsyncComponent(() => import('./ForecastCalculator.vue')),
   poster: defineAsyncComponent(() => import('./PosterCalculator.vue')),
 }
 const page = computed(() => PAGES[props.tool])

@@ -8,6 +8,7 @@ export const TOOLS = [
   { id: 'target', name: 'Target' },
   { id: 'bands', name: 'Zones' },
   { id: 'schools', name: 'Zone systems' },
+  { id: 'forecast', name: 'Session ahead' },
   { id: 'counts', name: 'Count card' },
   { id: 'chart', name: 'Class chart' },
   { id: 'poster', name: 'Poster' },

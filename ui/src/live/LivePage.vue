@@ -21,6 +21,7 @@ import StepStrip from './StepStrip.vue'
 import StopSheet from './StopSheet.vue'
 import { useRatingKeys } from './ratingKeys'
 import { useStopping } from './stopping'
+import { useForecast } from './useForecast'
 import { useLive } from './useLive'
 import { toldRate, useStrap, WITHOUT_BLUETOOTH, canReachStraps } from './useStrap'
 import { floorLight, useScreenAwake } from './floorScreen'
@@ -43,6 +44,7 @@ const {
   packet,
 } = useLive(toRef(props, 'session'))
 useTitle(() => sheet.value?.clientName)
+const ahead = useForecast(toRef(props, 'session'), sheet, state)
 
 const strapRate = ref<number | null>(null)
 const strap = useStrap(
@@ -237,7 +239,7 @@ const strapWords = computed(() => {
         <span class="quiet"
           >{{ MODES[sheet.mode]
           }}<template v-if="sheet.broughtIn === null">
-            · <span class="num">{{ onClock(since) }}</span></template
+            · <span class="num">{{ onClock(ended ? trace.length : since) }}</span></template
           ></span
         >
         <span v-if="sheet.broughtIn !== null" class="quiet strap"
@@ -461,14 +463,18 @@ const strapWords = computed(() => {
         v-if="ended || phase === 'complete'"
         :sheet="sheet"
         :state="state"
+        :ahead="ahead"
+        :trace="trace"
         @logged="load"
       />
       <StepStrip
+        v-if="!(ended && ahead?.review)"
         :sheet="sheet"
         :legs="state.legs"
         :begun-at="state.begunAt"
         :trace="trace"
         :now="ended ? trace.length : since"
+        :forecast="ahead?.forecast ?? null"
       />
     </template>
     <p v-else class="quiet" role="status">Loading…</p>

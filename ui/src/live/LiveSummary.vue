@@ -10,6 +10,7 @@ import {
   type LiveState,
   type LiveSummary,
   type Scheme,
+  type SessionForecast,
 } from '../api/korvel'
 import Findings from '../shared/Findings.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
@@ -19,11 +20,18 @@ import { useAnswer } from '../shared/answer'
 import { useSave } from '../shared/save'
 import { useShortcuts } from '../shared/shortcuts'
 import { offerUndo } from '../shared/undo'
+import ForeseenAndWas from '../forecast/ForeseenAndWas.vue'
 import PeakNote from '../recording/PeakNote.vue'
 import { onClock, ratings, VOICE } from './cues'
 
 /** What a session came to, and its log that one key keeps. */
-const props = defineProps<{ sheet: LiveSheet; state: LiveState }>()
+const props = defineProps<{
+  sheet: LiveSheet
+  state: LiveState
+  /** How it was foreseen; null where no rate leads. */
+  ahead: SessionForecast | null
+  trace: number[]
+}>()
 const emit = defineEmits<{ logged: [] }>()
 
 const scheme = ref<string | null>(null)
@@ -164,6 +172,8 @@ useShortcuts({
         </p>
       </div>
     </div>
+
+    <ForeseenAndWas v-if="ahead?.forecast && ahead.review" :ahead="ahead" :trace="trace" />
 
     <form v-if="ended" class="log" novalidate @submit.prevent="save">
       <template v-if="state.log">

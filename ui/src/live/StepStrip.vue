@@ -1,9 +1,13 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
-import type { LiveLeg, LiveSheet } from '../api/korvel'
+import type { Forecast, LiveLeg, LiveSheet } from '../api/korvel'
+import { line, ribbon } from '../forecast/drawing'
 
-/** The whole session: its steps as they came and are to come, with the heart rate over them. */
+/**
+ * The whole session: its steps as they came and are to come, its forecast, and the heart rate over
+ * it.
+ */
 const props = defineProps<{
   sheet: LiveSheet
   legs: LiveLeg[]
@@ -11,6 +15,8 @@ const props = defineProps<{
   trace: number[]
   /** Seconds since it began. */
   now: number
+  /** Null where no rate leads. */
+  forecast: Forecast | null
 }>()
 
 const LEAST = 96
@@ -42,16 +48,20 @@ const parts = computed<Part[]>(() => {
     : []
   let at = came.at(-1)?.to ?? 0
   const next = came.length ? came.at(-1)!.row + 1 : 0
+  const toCome = props.sheet.steps.length - next
+  const waits = (props.forecast?.steps ?? []).slice(-toCome).map((step) => step.waitsSeconds)
   return [
     ...came,
     ...props.sheet.steps.slice(next).map((step, n) => {
       const from = at
-      at += step.seconds
+      at += step.seconds + (waits.length === toCome ? waits[n]! : 0)
       return { row: next + n, from, to: at, done: false }
     }),
   ]
 })
-const end = computed(() => Math.max(60, parts.value.at(-1)?.to ?? 60, props.now))
+const end = computed(() =>
+  Math.max(60, parts.value.at(-1)?.to ?? 60, props.forecast?.seconds ?? 0, props.now),
+)
 const x = (seconds: number) => (seconds / end.value) * width.value
 const low = computed(() => props.sheet.zones?.restingBpm ?? 50)
 const high = computed(() => props.sheet.zones?.maximumBpm ?? 190)
@@ -84,6 +94,18 @@ function draw() {
       Math.max(3, bottom - top),
     )
   }
+  if (props.forecast) {
+    const scales = { x, y }
+    pen.globalAlpha = 0.22
+    pen.fillStyle = colour('--teal')
+    pen.fill(new Path2D(ribbon(props.forecast, scales)))
+    pen.globalAlpha = 1
+    pen.strokeStyle = colour('--teal')
+    pen.lineWidth = 1.5
+    pen.setLineDash([5, 4])
+    pen.stroke(new Path2D(line(props.forecast, scales)))
+    pen.setLineDash([])
+  }
   pen.globalAlpha = 1
   pen.strokeStyle = colour('--ink')
   pen.lineWidth = 2
@@ -101,7 +123,9 @@ function draw() {
   pen.stroke()
 }
 onMounted(draw)
-watch([() => props.trace, parts, width, height, () => props.now], draw, { flush: 'post' })
+watch([() => props.trace, () => props.forecast, parts, width, height, () => props.now], draw, {
+  flush: 'post',
+})
 const wide = (part: Part) => x(part.to) - x(part.from) > 46
 </script>
 

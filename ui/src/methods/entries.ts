@@ -310,6 +310,12 @@ const ROOMS: Record<string, string> = {
   programme: 'programme',
   session: 'sessions done',
   progress: 'progress',
+  forecast: 'sessions foreseen',
+  trace: 'recordings',
+  recovery: 'recovery',
+  talk: 'talk checks',
+  live: 'sessions on the clock',
+  assessment: 'tests',
 }
 function rooms(findings: Methods['findings']): [string, Methods['findings']][] {
   const byRoom = new Map<string, Methods['findings']>()

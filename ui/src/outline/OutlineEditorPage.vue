@@ -8,13 +8,19 @@ import { asProblem, type Problem } from '../api/http'
 import {
   addOutline,
   changeOutline,
+  clientForecast,
   clientNames,
   oneOutline,
   outlineFor,
+  outlineForecast,
   outlineOn,
   type NamedOutline,
+  type Remedy,
   type StepKind,
 } from '../api/korvel'
+import OutlineForecast from '../forecast/OutlineForecast.vue'
+import { ANYBODY } from '../forecast/madeUp'
+import Choices from '../shared/Choices.vue'
 import Findings from '../shared/Findings.vue'
 import PrincipleNote from '../shared/PrincipleNote.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
@@ -83,7 +89,10 @@ const kept = useDraft(
 onMounted(async () => {
   void loadMethods()
   try {
-    if (typeof route.query.from === 'string') {
+    const brought: unknown = (window.history.state as { outline?: unknown } | null)?.outline
+    if (isNew.value && typeof brought === 'string') {
+      Object.assign(draft, JSON.parse(brought))
+    } else if (typeof route.query.from === 'string') {
       shows(await oneOutline(route.query.from))
       name.value = `${name.value}, ours`
     } else if (!isNew.value) {
@@ -134,6 +143,32 @@ const brokenAt = computed(() =>
 const rules = computed(() => [
   ...new Map(broken.value.map(({ finding }) => [finding.code + finding.message, finding])).values(),
 ])
+
+// What it would do to a heart; of nobody in particular in percent of reserve.
+const trained = ref(false)
+const TRAINED = [
+  { value: false, name: 'Not regularly active' },
+  { value: true, name: 'Regularly active' },
+]
+const foreseen = useAnswerTo(
+  () =>
+    ready.value ? { who: who.value, trained: trained.value, outline: requestOf(draft) } : null,
+  async ({ who: whose, trained: active, outline }) =>
+    whose === NOBODY
+      ? { forecast: await outlineForecast({ ...ANYBODY, trained: active }, outline), because: '' }
+      : clientForecast(whose, 'run', outline),
+)
+const whoseName = computed(
+  () => people.value.find(({ value }) => value === who.value)?.name ?? 'a client',
+)
+function mend(remedy: Remedy) {
+  change(() => {
+    const mended = stepAt(remedy)
+    mended.kind = remedy.kind
+    mended.length = minutes(remedy.seconds)
+    return { block: remedy.block, step: remedy.step }
+  })
+}
 
 /** What is drawn is the draft; colours come from what was last worked out. */
 const drawn = computed(() =>
@@ -331,106 +366,135 @@ function takeTheirs() {
         @reorder="(place, by) => change(() => reorder(draft, place, by))"
         @remove="(place) => draft.blocks.length > 1 && change(() => remove(draft, place))"
       />
-      <p v-if="worked" class="figures">
-        <b class="num">{{ minutes(worked.workSeconds) }}</b> min of work in
-        <b class="num">{{ minutes(worked.seconds) }}</b> · light
-        <span class="num">{{ minutes(worked.lightSeconds) }}</span>, moderate
-        <span class="num">{{ minutes(worked.moderateSeconds) }}</span>, vigorous
-        <span class="num">{{ minutes(worked.vigorousSeconds) }}</span> ·
-        <span class="num">{{ worked.easyPercent }}</span> % below vigorous
-      </p>
-
       <div class="adds" role="group" aria-label="Insert after the selected step">
-        <span class="quiet small">Put in</span>
-        <Button
-          v-for="[label, make] in ADDS"
-          :key="label"
-          :label="label"
-          outlined
-          size="small"
-          @click="add(make)"
-        />
+        <p v-if="worked" class="figures">
+          <b class="num">{{ minutes(worked.workSeconds) }}</b> min of work in
+          <b class="num">{{ minutes(worked.seconds) }}</b> · light
+          <span class="num">{{ minutes(worked.lightSeconds) }}</span>, moderate
+          <span class="num">{{ minutes(worked.moderateSeconds) }}</span>, vigorous
+          <span class="num">{{ minutes(worked.vigorousSeconds) }}</span> ·
+          <span class="num">{{ worked.easyPercent }}</span> % below vigorous
+        </p>
+
         <span class="gap" />
+        <div class="adds" role="group" aria-label="Insert after the selected step">
+          <span class="quiet small">Put in</span>
+          <Button
+            v-for="[label, make] in ADDS"
+            :key="label"
+            :label="label"
+            outlined
+            size="small"
+            @click="add(make)"
+          />
+        </div>
         <Button label="Undo" text :disabled="!taken" @click="takeBack" />
       </div>
 
-      <fieldset v-if="step && block && selected" class="hand" @focusin="remember">
-        <legend>{{ STEP_KINDS[step.kind].name }}</legend>
-        <SelectField
-          v-model="step.kind"
-          label="Kind"
-          :options="kinds"
-          :message="messageAt('kind')"
-        />
-        <TextField
-          v-model="step.length"
-          label="Minutes"
-          name="length"
-          hint="12, or 2:40"
-          :message="messageAt('seconds')"
-        />
-        <template v-if="STEP_KINDS[step.kind].ranged">
-          <TextField
-            v-model="step.low"
-            label="From"
-            name="low"
-            number
-            hint="% of reserve"
-            :message="messageAt('lowPercent')"
+      <div class="side-by-side">
+        <fieldset v-if="step && block && selected" class="hand" @focusin="remember">
+          <legend>{{ STEP_KINDS[step.kind].name }}</legend>
+          <SelectField
+            v-model="step.kind"
+            label="Kind"
+            :options="kinds"
+            :message="messageAt('kind')"
           />
           <TextField
-            v-model="step.high"
-            label="to"
-            name="high"
+            v-model="step.length"
+            label="Minutes"
+            name="length"
+            hint="12, or 2:40"
+            :message="messageAt('seconds')"
+          />
+          <TextField
+            v-model="block.times"
+            label="Times"
+            name="times"
             number
-            hint="% of reserve"
-            :message="messageAt('highPercent')"
+            hint="the whole block"
+            :message="messageAt('times')"
           />
-        </template>
-        <TextField
-          v-model="block.times"
-          label="Times"
-          name="times"
-          number
-          hint="the whole block"
-          :message="messageAt('times')"
-        />
-        <div class="ticks">
-          <TickField
-            v-if="step.kind === 'work'"
-            v-model="step.waits"
-            name="waits"
-            label="Timer starts when the target is reached, or after 4 min"
+          <template v-if="STEP_KINDS[step.kind].ranged">
+            <TextField
+              v-model="step.low"
+              label="From"
+              name="low"
+              number
+              hint="% of reserve"
+              :message="messageAt('lowPercent')"
+            />
+            <TextField
+              v-model="step.high"
+              label="to"
+              name="high"
+              number
+              hint="% of reserve"
+              :message="messageAt('highPercent')"
+            />
+          </template>
+          <div class="ticks">
+            <TickField
+              v-if="step.kind === 'work'"
+              v-model="step.waits"
+              name="waits"
+              label="Timer starts when the target is reached, or after 4 min"
+            />
+            <TickField
+              v-if="Number(block.times) > 1"
+              v-model="block.apart"
+              name="apart"
+              label="Spread over the day, hours apart"
+            />
+          </div>
+          <div class="ways">
+            <Button
+              label="Earlier"
+              outlined
+              size="small"
+              @click="change(() => reorder(draft, selected!, -1))"
+            />
+            <Button
+              label="Later"
+              outlined
+              size="small"
+              @click="change(() => reorder(draft, selected!, 1))"
+            />
+            <Button
+              label="Delete"
+              outlined
+              size="small"
+              :disabled="draft.blocks.length < 2"
+              @click="change(() => remove(draft, selected!))"
+            />
+          </div>
+        </fieldset>
+        <section class="ahead stack" aria-labelledby="ahead-title">
+          <div class="ahead-head">
+            <h2 id="ahead-title">Heart rate foreseen</h2>
+            <Choices
+              v-if="who === NOBODY"
+              v-model="trained"
+              aria-label="Drawn for somebody"
+              :options="TRAINED"
+            />
+          </div>
+          <OutlineForecast
+            v-if="foreseen.answer.value?.forecast"
+            :forecast="foreseen.answer.value.forecast"
+            :whose="who === NOBODY ? 'somebody' : whoseName"
+            :in-percent="who === NOBODY"
+            :behind="foreseen.behind.value"
+            @mend="mend"
           />
-          <TickField
-            v-if="Number(block.times) > 1"
-            v-model="block.apart"
-            name="apart"
-            label="Spread over the day, hours apart"
-          />
-        </div>
-        <div class="ways">
-          <Button
-            label="Earlier"
-            outlined
-            size="small"
-            @click="change(() => reorder(draft, selected!, -1))"
-          />
-          <Button
-            label="Later"
-            outlined
-            size="small"
-            @click="change(() => reorder(draft, selected!, 1))"
-          />
-          <Button
-            label="Delete"
-            outlined
-            size="small"
-            :disabled="draft.blocks.length < 2"
-            @click="change(() => remove(draft, selected!))"
-          />
-        </div>
-      </fieldset>
+          <p v-else-if="foreseen.answer.value" class="quiet">
+            Nothing to foresee for {{ whoseName }}: {{ foreseen.answer.value.because }}
+          </p>
+          <p v-else-if="foreseen.messages.value.steps" class="quiet">
+            Nothing to foresee: {{ foreseen.messages.value.steps }}
+          </p>
+        </section>
+      </div>
 
       <div class="goal">
         <SelectField
@@ -511,18 +575,28 @@ function takeTheirs() {
   flex: 1;
 }
 
+/* What is changed stands beside what comes of it. */
+.side-by-side {
+  display: grid;
+  grid-template-columns: 19rem minmax(0, 1fr);
+  gap: 14px 24px;
+  align-items: start;
+}
+
 .hand {
   display: grid;
-  grid-template-columns: 11rem repeat(4, minmax(5.5rem, 7rem)) minmax(0, 1fr);
+  grid-template-columns: 1fr 1fr;
   gap: 10px 14px;
   align-items: start;
   border: 1px solid var(--line);
   border-radius: var(--radius);
   margin: 0;
   padding: 8px 14px 12px;
+  min-width: 0;
 }
 
-.hand :deep(input.p-inputtext) {
+.hand :deep(input.p-inputtext),
+.hand :deep(.p-select) {
   width: 100%;
 }
 
@@ -532,8 +606,17 @@ legend {
 }
 
 .hand .ways,
-.ticks {
+.ticks,
+.hand > :first-of-type {
   grid-column: 1 / -1;
+}
+
+.ahead-head {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 24px;
+  justify-content: space-between;
+  align-items: end;
 }
 
 .goal {
@@ -554,8 +637,8 @@ legend {
     grid-template-columns: minmax(0, 1fr);
   }
 
-  .hand {
-    grid-template-columns: repeat(2, minmax(0, 1fr));
+  .side-by-side {
+    grid-template-columns: minmax(0, 1fr);
   }
 
   .goal {

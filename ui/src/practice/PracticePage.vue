@@ -313,6 +313,14 @@ useShortcuts({
     </div>
     <p v-else class="quiet" role="status">Loading…</p>
     <PracticeSheet />
+    <section class="sheet stack" aria-labelledby="practice-session-title">
+      <h2 id="practice-session-title">A whole session</h2>
+      <p class="quiet">
+        Somebody made up does an outline at 60× speed: see where the rate goes, what they say, and
+        how near the forecast came.
+      </p>
+      <p><RouterLink to="/practice/session">Try an outline on somebody</RouterLink></p>
+    </section>
   </div>
 </template>
 

@@ -4,11 +4,13 @@ import { computed, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import {
   bands,
+  clientForecast,
   prescriptions,
   previewPrescription,
   savePrescription,
   start as whereToStart,
   type Mode,
+  type Remedy,
   type Start,
 } from '../api/korvel'
 import { useClient } from '../clients/useClient'
@@ -25,9 +27,20 @@ import WhatMoves from '../shared/WhatMoves.vue'
 import { useDraft } from '../shared/draft'
 import { typed, useFieldMessages } from '../shared/fields'
 import { theStudio } from '../shared/studio'
+import OutlineForecast from '../forecast/OutlineForecast.vue'
+import { draftOf, requestOf } from '../outline/outlineDraft'
 import OutlineStrip from '../outline/OutlineStrip.vue'
 import OutlineTable from '../outline/OutlineTable.vue'
-import { APPROACHES, effort, figureSpan, MODES, span, oneOf, within } from '../shared/words'
+import {
+  APPROACHES,
+  effort,
+  figureSpan,
+  minutes,
+  MODES,
+  span,
+  oneOf,
+  within,
+} from '../shared/words'
 import ExerciseField from './ExerciseField.vue'
 import SavedVersions from './SavedVersions.vue'
 import VersionCompare from './VersionCompare.vue'
@@ -107,6 +120,29 @@ const { answer: worked, refused } = useAnswerTo(
   { form },
 )
 const preview = computed(() => worked.value?.prescription ?? null)
+
+// What the session would do to this heart, and what may not be meant.
+const ahead = useAnswerTo(
+  () =>
+    worked.value
+      ? {
+          client: id.value,
+          mode: parts.mode,
+          outline: requestOf(draftOf(worked.value.outline)),
+        }
+      : null,
+  ({ client, mode, outline }) => clientForecast(client, mode, outline),
+)
+/** A prescribed session is laid out by its type: another length makes it an outline of its own. */
+function openMended({ block, step, kind, seconds }: Remedy) {
+  const outline = draftOf(worked.value!.outline)
+  Object.assign(outline.blocks[block]!.steps[step]!, { kind, length: minutes(seconds) })
+  void router.push({
+    path: '/studio/outlines/new',
+    query: { for: id.value },
+    state: { outline: JSON.stringify(outline) },
+  })
+}
 
 watch(
   [id, () => overview.value?.client.version],
@@ -278,106 +314,121 @@ useShortcuts({
     </section>
 
     <div class="columns">
-      <form
-        id="parts"
-        class="sheet stack"
-        novalidate
-        aria-label="Intensity, time, frequency and type"
-        @submit.prevent="save"
-      >
-        <fieldset class="cards goals">
-          <legend>Goal</legend>
-          <label v-for="goal in GOALS" :key="goal.goal" :class="{ on: parts.goal === goal.goal }">
-            <input
-              v-model="parts.goal"
-              type="radio"
-              name="goal"
-              :value="goal.goal"
-              @change="propose(null)"
-            />
-            <span
-              ><b>{{ goal.name }}</b
-              ><small class="quiet"
-                >towards <span class="num">{{ goal.lowPercent }}–{{ goal.highPercent }}</span> % of
-                reserve</small
-              ></span
+      <div class="stack">
+        <form
+          id="parts"
+          class="sheet stack"
+          novalidate
+          aria-label="Intensity, time, frequency and type"
+          @submit.prevent="save"
+        >
+          <fieldset class="cards goals">
+            <legend>Goal</legend>
+            <label v-for="goal in GOALS" :key="goal.goal" :class="{ on: parts.goal === goal.goal }">
+              <input
+                v-model="parts.goal"
+                type="radio"
+                name="goal"
+                :value="goal.goal"
+                @change="propose(null)"
+              />
+              <span
+                ><b>{{ goal.name }}</b
+                ><small class="quiet"
+                  >towards <span class="num">{{ goal.lowPercent }}–{{ goal.highPercent }}</span> %
+                  of reserve</small
+                ></span
+              >
+            </label>
+          </fieldset>
+
+          <p v-if="messages.goal" class="fault" role="alert">{{ messages.goal }}</p>
+
+          <fieldset v-if="start.offersApproach" class="cards schools">
+            <legend>How to start someone new</legend>
+            <label
+              v-for="school in start.schools"
+              :key="school.approach"
+              :class="{ on: parts.approach === school.approach }"
             >
-          </label>
-        </fieldset>
+              <input
+                type="radio"
+                name="approach"
+                :value="school.approach"
+                :checked="parts.approach === school.approach"
+                @change="propose(school.approach)"
+              />
+              <span
+                ><b
+                  >{{ APPROACHES[school.approach] }},
+                  <span class="num">{{ school.lowPercent }}–{{ school.highPercent }}</span> %</b
+                ><small v-if="school.usual" class="quiet">usual for this client</small
+                ><small class="quiet">{{ school.finding.because }}</small></span
+              >
+            </label>
+          </fieldset>
 
-        <p v-if="messages.goal" class="fault" role="alert">{{ messages.goal }}</p>
-
-        <fieldset v-if="start.offersApproach" class="cards schools">
-          <legend>How to start someone new</legend>
-          <label
-            v-for="school in start.schools"
-            :key="school.approach"
-            :class="{ on: parts.approach === school.approach }"
-          >
-            <input
-              type="radio"
-              name="approach"
-              :value="school.approach"
-              :checked="parts.approach === school.approach"
-              @change="propose(school.approach)"
+          <div class="pair">
+            <TextField
+              v-model="parts.lowPercent"
+              label="Intensity from"
+              name="lowPercent"
+              number
+              hint="% of reserve"
+              :message="messages.lowPercent"
             />
-            <span
-              ><b
-                >{{ APPROACHES[school.approach] }},
-                <span class="num">{{ school.lowPercent }}–{{ school.highPercent }}</span> %</b
-              ><small v-if="school.usual" class="quiet">usual for this client</small
-              ><small class="quiet">{{ school.finding.because }}</small></span
-            >
-          </label>
-        </fieldset>
+            <TextField
+              v-model="parts.highPercent"
+              label="to"
+              name="highPercent"
+              number
+              :hint="`up to ${start.highestPercent} %`"
+              :message="messages.highPercent"
+            />
+            <TextField
+              v-model="parts.minutes"
+              label="Minutes of work"
+              name="minutes"
+              number
+              hint="a session"
+              :message="messages.minutes"
+            />
+          </div>
+          <ChoiceField
+            v-model="parts.days"
+            label="Days per week"
+            :options="DAYS"
+            :message="messages.days"
+          />
+          <PrincipleNote of="frequency" />
+          <SelectField
+            v-model="parts.type"
+            label="Type"
+            :options="types"
+            :hint="typeHow"
+            :message="messages.type"
+          />
+          <ExerciseField
+            v-model:mode="parts.mode"
+            v-model:exercise="parts.exercise"
+            :exercises="start.exercises"
+            :messages="messages"
+          />
+        </form>
 
-        <div class="pair">
-          <TextField
-            v-model="parts.lowPercent"
-            label="Intensity from"
-            name="lowPercent"
-            number
-            hint="% of reserve"
-            :message="messages.lowPercent"
+        <section v-if="ahead.answer.value" class="sheet stack" aria-labelledby="ahead-title">
+          <h2 id="ahead-title">Heart rate foreseen</h2>
+          <OutlineForecast
+            v-if="ahead.answer.value.forecast"
+            :forecast="ahead.answer.value.forecast"
+            :whose="overview?.client.name ?? 'this client'"
+            :behind="faulty || ahead.behind.value"
+            does="Open as an outline,"
+            @mend="openMended"
           />
-          <TextField
-            v-model="parts.highPercent"
-            label="to"
-            name="highPercent"
-            number
-            :hint="`up to ${start.highestPercent} %`"
-            :message="messages.highPercent"
-          />
-          <TextField
-            v-model="parts.minutes"
-            label="Minutes of work"
-            name="minutes"
-            number
-            hint="a session"
-            :message="messages.minutes"
-          />
-        </div>
-        <ChoiceField
-          v-model="parts.days"
-          label="Days per week"
-          :options="DAYS"
-          :message="messages.days"
-        />
-        <PrincipleNote of="frequency" />
-        <SelectField
-          v-model="parts.type"
-          label="Type"
-          :options="types"
-          :hint="typeHow"
-          :message="messages.type"
-        />
-        <ExerciseField
-          v-model:mode="parts.mode"
-          v-model:exercise="parts.exercise"
-          :exercises="start.exercises"
-          :messages="messages"
-        />
-      </form>
+          <p v-else class="quiet">None: {{ ahead.answer.value.because }}</p>
+        </section>
+      </div>
 
       <section class="sheet stack result" :class="{ behind: faulty }" aria-label="Result">
         <template v-if="preview">

@@ -10,6 +10,7 @@ import { useAnswer } from '../shared/answer'
 import { theStudio } from '../shared/studio'
 import { undone } from '../shared/undo'
 import { day, effort, figureSpan, MODES, POSTURES, SOURCES, VOICES } from '../shared/words'
+import ForecastRecordSheet from '../forecast/ForecastRecordSheet.vue'
 import LastTests from '../assessment/LastTests.vue'
 import WitnessesSheet from '../talk/WitnessesSheet.vue'
 import MinutesPicture from './MinutesPicture.vue'
@@ -170,6 +171,7 @@ const names = Object.values(VOICES).map((voice) => voice.slice(2))
       >
       <span>Since {{ day(data.weeks[0]!.startsOn) }}</span>
     </p>
+    <ForecastRecordSheet :client="id" />
   </div>
   <p v-else class="quiet" role="status">Loading…</p>
 </template>

@@ -49,7 +49,8 @@ public record ForeseenSession(
    * Looks at a session that is over.
    *
    * @param kinetics as they were known before it
-   * @return empty where it tells nothing: no strap, straps that were swapped, or too few samples
+   * @return empty where it tells nothing: no strap, a strap that was swapped or never confirmed, or
+   *     too few samples
    */
   public static Optional<ForeseenSession> of(LiveSession session, Kinetics kinetics) {
     boolean sure =
@@ -57,6 +58,7 @@ public record ForeseenSession(
             && session.recording().dense()
             && session.recording().seen()
             && !session.swapped()
+            && !session.inDoubt()
             && session.run().isPresent();
     if (!sure) {
       return Optional.empty();
@@ -88,7 +90,6 @@ public record ForeseenSession(
       int next = standing.nextSetBit(from + 1);
       int until = Math.min(Math.min(to, from + RISES), next < 0 ? to : next - 1);
       ExponentialFit.rising(trace.upTo(until), from, RISES)
-          .filter(fit -> !session.doubtedAt(until))
           .ifPresent(fit -> found.add(fit.timeConstantSeconds()));
     }
     return found;
@@ -108,7 +109,7 @@ public record ForeseenSession(
       boolean last = exercise(session, legs.get(n)) && !exercise(session, legs.get(n + 1));
       boolean told =
           ends.get(Math.max(0, end - Fall.KNOWN_60), end + Fall.KNOWN_60).cardinality() > 0;
-      if (last && !told && !session.doubtedAt(Math.max(1, end))) {
+      if (last && !told) {
         Fall.of(session.trace(), end)
             .flatMap(Fall::fit)
             .ifPresent(fit -> found.add(fit.timeConstantSeconds()));

@@ -22,6 +22,7 @@ import app.korvel.studio.live.TakeSamples.Handed;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -83,10 +84,11 @@ public final class SimulatedClient {
     List<Integer> bpm = new ArrayList<>();
     long number = sequence;
     Instant until = sent.plusSeconds(MOST_SECONDS);
+    BitSet recovering = session.recovering();
     while (sent.isBefore(until) && !sent.plusSeconds(1).isAfter(session.at())) {
       sent = sent.plusSeconds(1);
       sequence++;
-      body.work(share(session, sent) + more(session));
+      body.work(share(session, sent, recovering) + more(session));
       boolean swapped = Duration.between(opened.openedAt(), sent).toSeconds() > SWAPPED_AFTER;
       strap
           .next(swapped ? other.body : body)
@@ -123,8 +125,9 @@ public final class SimulatedClient {
     return fault == SimulatedStrap.Fault.TOO_HARD && work ? TOO_HARD : 0;
   }
 
-  private static double share(LiveSession session, Instant at) {
-    boolean resting = session.recoveringSince().filter(since -> at.isAfter(since.at())).isPresent();
+  private static double share(LiveSession session, Instant at, BitSet recovering) {
+    boolean resting =
+        session.begunAt().isPresent() && recovering.get(session.secondOf(at));
     if (resting || session.phase() != Phase.RUNNING && session.phase() != Phase.COMPLETE) {
       return HeartModel.STANDING;
     }
