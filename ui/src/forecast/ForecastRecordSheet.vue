@@ -81,7 +81,7 @@ const times = computed(() => {
           </g>
         </svg>
         <p class="quiet small">
-          bpm by which the work settled above its forecast, session by session; the band is as
+          bpm by which the work settled above its forecast, session by session; shaded is as
           foreseen.
         </p>
       </div>

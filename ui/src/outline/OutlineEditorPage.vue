@@ -21,6 +21,7 @@ import {
 import OutlineForecast from '../forecast/OutlineForecast.vue'
 import { ANYBODY } from '../forecast/madeUp'
 import Choices from '../shared/Choices.vue'
+import Field from '../shared/Field.vue'
 import Findings from '../shared/Findings.vue'
 import PrincipleNote from '../shared/PrincipleNote.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
@@ -341,18 +342,17 @@ function takeTheirs() {
           :message="messages.name"
         />
         <TextField v-model="note" label="When to use it" name="note" :message="messages.note" />
-        <div>
-          <label id="who-label" class="label" for="who">Worked out for</label>
+        <Field v-slot="field" label="Worked out for">
           <Select
             v-model="who"
-            input-id="who"
+            :label-id="field.id"
             :options="people"
             option-label="name"
             option-value="value"
             filter
-            aria-labelledby="who-label"
+            aria-label="Worked out for"
           />
-        </div>
+        </Field>
       </div>
 
       <OutlineStrip
@@ -555,13 +555,6 @@ function takeTheirs() {
 .names :deep(input),
 .names :deep(.p-select) {
   width: 100%;
-}
-
-.label {
-  display: block;
-  font-weight: 650;
-  font-size: 0.92rem;
-  margin-bottom: 5px;
 }
 
 .adds {

@@ -52,6 +52,8 @@ class EveryPageTest {
     "-, /calculators/bands?rest=64&max=176&scheme=voice-ladder&compare=goal-ranges, Ranges by goal",
     "-, /calculators/bands/wall?rest=64&max=176&scheme=voice-ladder&cap=150, above the cap",
     "-, /calculators/counts, the working",
+    "-, /calculators/forecast, cool-down below 40 % after",
+    "-, /practice/session, Play at 60×",
     "-, /methods, Equations for the maximum",
     "-, /nowhere, nothing at this address",
     "Ines, screening, May they exercise",

@@ -126,8 +126,7 @@ public final class SimulatedClient {
   }
 
   private static double share(LiveSession session, Instant at, BitSet recovering) {
-    boolean resting =
-        session.begunAt().isPresent() && recovering.get(session.secondOf(at));
+    boolean resting = session.begunAt().isPresent() && recovering.get(session.secondOf(at));
     if (resting || session.phase() != Phase.RUNNING && session.phase() != Phase.COMPLETE) {
       return HeartModel.STANDING;
     }
