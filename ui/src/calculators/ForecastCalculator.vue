@@ -107,7 +107,7 @@ const FACTS: [string, (of: Forecast) => string][] = [
     'cool-down below 40 % after',
     (of) => (of.cooledAfterSeconds === null ? '–' : onClock(of.cooledAfterSeconds)),
   ],
-  ['follows up, down', (of) => `${of.kinetics.up.seconds} s, ${of.kinetics.down.seconds} s`],
+  ['responds up, down', (of) => `${of.kinetics.up.seconds} s, ${of.kinetics.down.seconds} s`],
 ]
 /** Time in each zone; zones are the same where both are read in one zone system. */
 const zones = computed(() =>
@@ -167,10 +167,8 @@ const reasons = reactive({
       />
     </template>
     <template #answer>
-      <p v-if="reasons.one" class="quiet">Nothing is foreseen: {{ reasons.one }}</p>
-      <p v-if="beside && reasons.other" class="quiet">
-        Nothing is foreseen beside it: {{ reasons.other }}
-      </p>
+      <p v-if="reasons.one" class="quiet">No forecast: {{ reasons.one }}</p>
+      <p v-if="beside && reasons.other" class="quiet">No forecast beside it: {{ reasons.other }}</p>
       <template v-if="made">
         <ul class="key small" aria-hidden="true">
           <li><i class="first" /> {{ named(first) }}</li>
@@ -180,10 +178,10 @@ const reasons = reactive({
           :forecast="made"
           :other="beside ? also : null"
           :tall="280"
-          label="Heart rate foreseen"
+          label="Heart rate forecast"
         />
         <div class="below">
-          <div class="scroll" tabindex="0" role="region" aria-label="What is foreseen">
+          <div class="scroll" tabindex="0" role="region" aria-label="The forecast in figures">
             <table>
               <thead v-if="beside && also">
                 <tr>

@@ -115,7 +115,7 @@ const reading = computed(() => {
   return [
     `${onClock(second)}: ${words(props.forecast, second)}`,
     props.other && second <= props.other.seconds ? `other: ${words(props.other, second)}` : '',
-    was ? `was ${was}` : '',
+    was ? `actual ${was}` : '',
   ]
     .filter(Boolean)
     .join(' · ')

@@ -40,11 +40,11 @@ const times = computed(() => {
 <template>
   <ProblemNote v-if="problem && !data" :problem="problem" @retry="load(client)" />
   <section v-else-if="data" class="sheet stack" aria-labelledby="record-title">
-    <h2 id="record-title">How the last sessions were foreseen</h2>
+    <h2 id="record-title">Forecast and actual, the last sessions</h2>
     <Findings v-if="data.finding" :findings="[data.finding]" />
     <p v-if="!sessions.length" class="quiet">
       No session with a strap is recorded yet. Afterwards you see here how near its forecast came,
-      and how fast this heart follows.
+      and how fast the heart rate responds.
     </p>
     <template v-else>
       <div v-if="settled.length" ref="box" class="picture">
@@ -82,7 +82,7 @@ const times = computed(() => {
         </svg>
         <p class="quiet small">
           bpm by which the work settled above its forecast, session by session; shaded is as
-          foreseen.
+          forecast.
         </p>
       </div>
       <p v-else class="quiet">No work of these sessions lasted long enough to settle.</p>
@@ -92,18 +92,18 @@ const times = computed(() => {
           <span v-if="each.meanOffBpm === null" class="quiet">no rate was used</span>
           <span v-else
             ><span class="num">{{ each.meanOffBpm }}</span> bpm apart on average,
-            <span class="num">{{ each.within }}</span> % in the ribbon</span
+            <span class="num">{{ each.within }}</span> % within one standard error</span
           >
         </li>
       </ul>
       <p>
-        This heart follows the work
+        Heart rate response:
         <template v-for="(time, n) in times" :key="time.way"
           >{{ n ? '; ' : '' }}{{ time.way }} in <b class="num">{{ time.seconds }}</b> s,
           <template v-if="time.fits"
-            >the middle of <span class="num">{{ time.fits }}</span> {{ time.what }}</template
+            >the median of <span class="num">{{ time.fits }}</span> {{ time.what }}</template
           ><MethodLink v-else to="threshold-forecast-fits"
-            >the usual time until three {{ time.what }} are recorded</MethodLink
+            >usual until three {{ time.what }} are recorded</MethodLink
           ></template
         >.
       </p>

@@ -14,7 +14,7 @@ const review = computed(() => props.ahead.review!)
 
 <template>
   <section class="stack" aria-labelledby="foreseen-title">
-    <h2 id="foreseen-title">Foreseen, and as it was</h2>
+    <h2 id="foreseen-title">Forecast and actual</h2>
     <Findings v-if="review.finding" :findings="[review.finding]" />
     <ForecastPicture
       :forecast="ahead.forecast!"
@@ -27,9 +27,9 @@ const review = computed(() => props.ahead.review!)
           <tr>
             <th scope="col">the end of</th>
             <th scope="col">at</th>
-            <th scope="col">foreseen</th>
-            <th scope="col">was</th>
-            <th scope="col">off, bpm</th>
+            <th scope="col">forecast</th>
+            <th scope="col">actual</th>
+            <th scope="col">difference, bpm</th>
           </tr>
         </thead>
         <tbody>
@@ -44,8 +44,8 @@ const review = computed(() => props.ahead.review!)
       </table>
     </div>
     <p class="quiet small">
-      <span class="num">{{ review.within }}</span> % of the seconds lay in the ribbon. What was
-      foreseen decides nothing.
+      <span class="num">{{ review.within }}</span> % of the seconds lay within the shaded range.
+      Nothing is decided by a forecast.
     </p>
   </section>
 </template>

@@ -36,7 +36,7 @@ const own = computed(() => up.value.fits > 0 || down.value.fits > 0)
     <ForecastPicture
       :forecast="forecast"
       :in-percent="inPercent"
-      :label="`Heart rate foreseen for ${whose}`"
+      :label="`Heart rate forecast for ${whose}`"
     />
     <div class="halves">
       <div class="stack">
@@ -49,7 +49,7 @@ const own = computed(() => up.value.fits > 0 || down.value.fits > 0)
             </dd>
           </div>
           <div v-else-if="first">
-            <dt>First work at its target after</dt>
+            <dt>First target reached after</dt>
             <dd class="num">{{ onClock(first.reachedAfterSeconds!) }}</dd>
           </div>
           <div v-if="cools">
@@ -64,10 +64,8 @@ const own = computed(() => up.value.fits > 0 || down.value.fits > 0)
           </div>
           <div>
             <dt>
-              The heart follows in
-              <MethodLink to="threshold-forecast-up">{{
-                own ? 'own time' : 'usual time'
-              }}</MethodLink>
+              Heart rate response,
+              <MethodLink to="threshold-forecast-up">{{ own ? 'own' : 'usual' }}</MethodLink>
             </dt>
             <dd class="num">{{ up.seconds }} s up, {{ down.seconds }} s down</dd>
           </div>
@@ -77,8 +75,8 @@ const own = computed(() => up.value.fits > 0 || down.value.fits > 0)
       <ZoneTimes :zones="forecast.zones" :words="onClock" />
     </div>
     <p class="quiet small">
-      A forecast from {{ inPercent ? 'the outline' : 'resting and maximum heart rate' }}, with its
-      ribbon of one standard error. No cue, cap or target comes from it.
+      A forecast from {{ inPercent ? 'the outline' : 'resting and maximum heart rate' }}; shaded is
+      one standard error either way. No cue, cap or target comes from it.
     </p>
   </div>
 </template>

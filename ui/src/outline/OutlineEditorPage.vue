@@ -471,7 +471,7 @@ function takeTheirs() {
         </fieldset>
         <section class="ahead stack" aria-labelledby="ahead-title">
           <div class="ahead-head">
-            <h2 id="ahead-title">Heart rate foreseen</h2>
+            <h2 id="ahead-title">Heart rate forecast</h2>
             <Choices
               v-if="who === NOBODY"
               v-model="trained"
@@ -488,10 +488,10 @@ function takeTheirs() {
             @mend="mend"
           />
           <p v-else-if="foreseen.answer.value" class="quiet">
-            Nothing to foresee for {{ whoseName }}: {{ foreseen.answer.value.because }}
+            No forecast for {{ whoseName }}: {{ foreseen.answer.value.because }}
           </p>
           <p v-else-if="foreseen.messages.value.steps" class="quiet">
-            Nothing to foresee: {{ foreseen.messages.value.steps }}
+            No forecast: {{ foreseen.messages.value.steps }}
           </p>
         </section>
       </div>

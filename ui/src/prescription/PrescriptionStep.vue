@@ -417,7 +417,7 @@ useShortcuts({
         </form>
 
         <section v-if="ahead.answer.value" class="sheet stack" aria-labelledby="ahead-title">
-          <h2 id="ahead-title">Heart rate foreseen</h2>
+          <h2 id="ahead-title">Heart rate forecast</h2>
           <OutlineForecast
             v-if="ahead.answer.value.forecast"
             :forecast="ahead.answer.value.forecast"

@@ -32,6 +32,7 @@ public final class Bench {
     DRIVERS.put("learned", words -> new LearnedTime().run());
     DRIVERS.put("tests", words -> new TestSheetTime().run());
     DRIVERS.put("import", words -> new ImportTime().run());
+    DRIVERS.put("forecast", words -> new ForecastTime().run());
     DRIVERS.put("room", words -> new RoomTime().run(words));
     DRIVERS.put("start", words -> new StartTime().run());
     DRIVERS.put("years", words -> new YearsTime().run(words));

@@ -25,18 +25,6 @@ final class TapTime {
       }, true)
       """;
 
-  /** All time the page has spent in script so far, as the browser counts it. */
-  private static double scriptSeconds(ChromeDriver driver) {
-    List<?> metrics =
-        (List<?>) driver.executeCdpCommand("Performance.getMetrics", Map.of()).get("metrics");
-    return metrics.stream()
-        .map(each -> (Map<?, ?>) each)
-        .filter(each -> "ScriptDuration".equals(each.get("name")))
-        .mapToDouble(each -> ((Number) each.get("value")).doubleValue())
-        .findFirst()
-        .orElseThrow();
-  }
-
   void run() throws IOException {
     int port = KorvelProcess.freePort();
     try (KorvelProcess server =
@@ -48,9 +36,9 @@ final class TapTime {
         driver.findElement(By.cssSelector(".pad"));
         driver.executeScript(WATCH);
         driver.executeCdpCommand("Performance.enable", Map.of());
-        double before = scriptSeconds(driver);
+        double before = PageScript.seconds(driver);
         Tapping.space(driver, TAPS, APART);
-        double script = scriptSeconds(driver) - before;
+        double script = PageScript.seconds(driver) - before;
         System.out.printf(
             Locale.ROOT,
             "%-44s %9.3f ms a tap (n = %d)%n",

@@ -290,7 +290,7 @@ class ProgrammeTest {
     assertThat(longer).isGreaterThan(32);
 
     // For somebody: rates, and their own limits.
-    desk.click("#who, [aria-labelledby=who-label]");
+    desk.click("[aria-label='Worked out for']");
     desk.one(".p-select-filter").sendKeys("Ragnar");
     desk.await(() -> desk.all("li[role=option]").size() == 1);
     desk.keys(Keys.ARROW_DOWN, Keys.ENTER);

@@ -20,7 +20,7 @@ class SessionAheadTest {
 
   private void openBursts() {
     desk.open("/studio/outlines/new?from=three-rungs-bursts");
-    desk.sees("Heart rate foreseen");
+    desk.sees("Heart rate forecast");
     desk.sees("Highest");
   }
 
@@ -69,14 +69,14 @@ class SessionAheadTest {
     desk.choose("Worked out for", "Hyun-woo Castell");
     desk.await(() -> reading().contains("bpm"));
     desk.choose("Worked out for", "Jonas Pellworth");
-    desk.sees("Nothing to foresee for Jonas Pellworth:");
+    desk.sees("No forecast for Jonas Pellworth:");
     assertThat(desk.all(".forecast")).isEmpty();
   }
 
   @Test
   void aPrescribedSessionIsForeseenAndMendedAsAnOutline() {
     desk.openClient("Ines", "prescription");
-    desk.sees("Heart rate foreseen");
+    desk.sees("Heart rate forecast");
     desk.sees("Timer of the work starts after");
     desk.choose("Type", "Intervals");
     desk.sees("60 s of work");
@@ -85,7 +85,7 @@ class SessionAheadTest {
     // The type was changed and not saved: that is asked first, as on every way out.
     desk.driver().switchTo().alert().accept();
     desk.sees("session outlines");
-    desk.sees("Heart rate foreseen");
+    desk.sees("Heart rate forecast");
     desk.await(() -> desk.texts(".strip .times").contains("10 ×"));
     assertThat(desk.texts(".strip .step b")).doesNotContain("1");
   }
@@ -93,11 +93,11 @@ class SessionAheadTest {
   @Test
   void aRecordedSessionLiesOverItsForecast() {
     desk.openClient("Jonas", "progress");
-    desk.sees("How the last sessions were foreseen");
+    desk.sees("Forecast and actual, the last sessions");
     desk.sees("bpm apart on average");
-    desk.sees("This heart follows the work");
+    desk.sees("Heart rate response:");
     desk.one("[aria-labelledby=record-title] .list a").click();
-    desk.sees("Foreseen, and as it was");
+    desk.sees("Forecast and actual");
     desk.sees("on average rate and forecast were");
     desk.await(() -> !desk.all(".forecast .record").isEmpty());
     assertThat(desk.texts("[aria-labelledby=foreseen-title] tbody th"))
@@ -159,7 +159,7 @@ class SessionAheadTest {
     desk.press("Go on");
     desk.letPass(Duration.ofSeconds(40));
     desk.sees("Play again");
-    desk.sees("Foreseen, and as it was");
+    desk.sees("Forecast and actual");
     assertThat(desk.texts("[aria-labelledby=foreseen-title] tbody tr")).hasSizeGreaterThan(5);
   }
 

@@ -27,7 +27,7 @@ class ShotsTest {
     "zones, Hyun-woo, bands, could sing a verse",
     "prescription, Ines, prescription, moderate-equivalent min",
     "sessions, Keola, sessions, Every week meets the guidelines.",
-    "log, -, /log, Logged lately",
+    "editor, -, /studio/outlines/new?from=three-rungs-bursts, Heart rate forecast",
     "progress, Tindra, progress, Minutes by level",
     "months, Tomasz, months, What has changed",
   })
@@ -129,6 +129,8 @@ class ShotsTest {
       desk.keys("e");
       desk.sees("of 30:00 work · done");
       desk.await(() -> !desk.all(".zones li").isEmpty());
+      desk.sees("Forecast and actual");
+      desk.driver().executeScript("window.scrollTo(0, 260)");
       take(desk, "summary");
     }
   }

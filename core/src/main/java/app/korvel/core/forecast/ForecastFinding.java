@@ -35,7 +35,7 @@ public enum ForecastFinding implements FindingKind {
       Source.KORVEL),
   SETTLED_AS_FORESEEN(
       INFO,
-      "The work settled where it was foreseen, within %s bpm; on average rate and forecast were %s"
+      "The work settled as forecast, within %s bpm; on average rate and forecast were %s"
           + " bpm apart.",
       "Steps of work are compared from {FORECAST_SETTLED} s on, second by second, by the middle"
           + " difference.",
@@ -58,7 +58,7 @@ public enum ForecastFinding implements FindingKind {
       Source.KORVEL),
   HARDER_THAN_IT_WAS(
       CAUTION,
-      "Harder than it was: %s of the sessions since %s settled over {FORECAST_HARDER_BY} bpm above"
+      "Harder than forecast: %s of the sessions since %s settled over {FORECAST_HARDER_BY} bpm above"
           + " their forecast.",
       "Ask about sleep, heat and illness; or the maximum is off: look at what it rests on.",
       Source.KORVEL);

@@ -80,7 +80,7 @@ class KineticsTest {
             finding ->
                 assertThat(finding.message())
                     .isEqualTo(
-                        "Harder than it was: 3 of the sessions since 22 May settled over 10 bpm"
+                        "Harder than forecast: 3 of the sessions since 22 May settled over 10 bpm"
                             + " above their forecast."));
   }
 

@@ -2,6 +2,7 @@ package app.korvel.server.forecast;
 
 import app.korvel.core.maximum.Mode;
 import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.zone.Ladder;
 import app.korvel.server.forecast.ForecastViews.ClientForecast;
 import app.korvel.server.forecast.ForecastViews.ClientForecastRequest;
 import app.korvel.server.forecast.ForecastViews.ForecastAnswer;
@@ -51,6 +52,7 @@ class ForecastController {
                 request.uncertainty(),
                 request.trained()),
         SchemeCatalog.usual(),
+        Ladder.of(request.reserve()),
         OptionalInt.empty());
   }
 
@@ -87,6 +89,7 @@ class ForecastController {
                     ForecastView.of(
                         each,
                         new LivePages(studio).scheme(made.stands().opened().clientId()),
+                        made.stands().opened().plan().mover().ladder().orElseThrow(),
                         made.stands().opened().plan().mover().capBpm()))
             .orElse(null),
         made.review().map(ForecastReviewView::of).orElse(null));

@@ -14,6 +14,8 @@ import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.outline.Outline.Place;
 import app.korvel.core.outline.StepKind;
+import app.korvel.core.zone.Anchors;
+import app.korvel.core.zone.Ladder;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Scheme;
 import app.korvel.core.zone.Uncertainty;
@@ -248,7 +250,16 @@ public final class ForecastViews {
       @Nullable Integer cooledAfterSeconds,
       List<AdviceView> advice) {
 
-    public static ForecastView of(Forecast forecast, Scheme scheme, OptionalInt cap) {
+    /**
+     * A forecast.
+     *
+     * @param ladder where this person's levels begin
+     */
+    public static ForecastView of(
+        Forecast forecast, Scheme scheme, Ladder ladder, OptionalInt cap) {
+      Zones zones =
+          Zones.of(
+              scheme, Anchors.of(ladder, Optional.empty()), Uncertainty.USUAL, OptionalInt.empty());
       int[] bpm = forecast.bpm();
       int every = Math.max(1, (bpm.length + POINTS - 1) / POINTS);
       return new ForecastView(
@@ -263,9 +274,7 @@ public final class ForecastViews {
           forecast.steps().stream()
               .map(coming -> ForecastStepView.of(coming, bpm[coming.toSecond() - 1]))
               .toList(),
-          LiveSummaryViews.zoneSeconds(
-              Optional.of(Zones.of(scheme, forecast.reserve(), Uncertainty.USUAL)),
-              forecast.byBpm()),
+          LiveSummaryViews.zoneSeconds(Optional.of(zones), forecast.byBpm()),
           KineticsView.of(forecast.kinetics()),
           number(forecast.cooledAfter()),
           ForecastAdvice.of(forecast).stream().map(AdviceView::of).toList());
@@ -295,6 +304,7 @@ public final class ForecastViews {
                       ForecastView.of(
                           each,
                           scheme,
+                          made.ladder().orElseThrow(),
                           made.runner()
                               .cap()
                               .map(cap -> OptionalInt.of(cap.bpm()))

@@ -8,6 +8,7 @@ import app.korvel.core.live.LiveSession;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.Limit;
 import app.korvel.core.run.Leg;
+import app.korvel.core.zone.Ladder;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.RpeFamily;
 import app.korvel.core.zone.Uncertainty;
@@ -118,10 +119,11 @@ final class PracticeSessionViews {
 
     static PracticeSessionView of(Practised practised, RpeFamily family) {
       LiveSession session = practised.session();
+      Ladder ladder = Ladder.of(practised.forecast().reserve());
       return new PracticeSessionView(
-          ForecastView.of(practised.forecast(), SchemeCatalog.usual(), OptionalInt.empty()),
+          ForecastView.of(practised.forecast(), SchemeCatalog.usual(), ladder, OptionalInt.empty()),
           ForecastView.of(
-              practised.review().forecast(), SchemeCatalog.usual(), OptionalInt.empty()),
+              practised.review().forecast(), SchemeCatalog.usual(), ladder, OptionalInt.empty()),
           ZonesView.of(
               Zones.of(SchemeCatalog.usual(), practised.forecast().reserve(), Uncertainty.USUAL),
               Uncertainty.USUAL,

@@ -7,6 +7,7 @@ import app.korvel.core.maximum.Mode;
 import app.korvel.core.outline.Outline;
 import app.korvel.core.prescription.ClientBaseline;
 import app.korvel.core.prescription.ExertionLimits;
+import app.korvel.core.zone.Ladder;
 import app.korvel.core.zone.Reserve;
 import app.korvel.core.zone.Uncertainty;
 import app.korvel.studio.ClientHead;
@@ -26,8 +27,13 @@ public record ForeseeOutline(Studio studio) {
    * @param forecast empty where no rate may be used
    * @param because why there is none; empty where there is one
    * @param runner their limits
+   * @param ladder where their levels begin; empty where no rate may be used
    */
-  public record ForClient(Optional<Forecast> forecast, String because, ExertionLimits runner) {}
+  public record ForClient(
+      Optional<Forecast> forecast,
+      String because,
+      ExertionLimits runner,
+      Optional<Ladder> ladder) {}
 
   /**
    * For a client, as of a day: with the span, the limits and the time constants of then.
@@ -60,14 +66,16 @@ public record ForeseeOutline(Studio studio) {
                             new ForeseenSessions(studio).kinetics(client, active, day.plusDays(1)),
                             runner)),
                     "",
-                    runner))
+                    runner,
+                    Optional.of(Ladder.of(reserve, then.learned()))))
         .orElseGet(
             () ->
                 new ForClient(
                     Optional.empty(),
                     then.noRateBecause()
                         .orElse("Resting and maximum heart rate are not both known."),
-                    runner));
+                    runner,
+                    Optional.empty()));
   }
 
   /** For somebody made up. */
