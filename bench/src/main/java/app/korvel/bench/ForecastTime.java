@@ -30,7 +30,6 @@ import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
@@ -41,9 +40,8 @@ import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
 import org.openqa.selenium.By;
-import org.openqa.selenium.WebElement;
+import org.openqa.selenium.Rectangle;
 import org.openqa.selenium.chrome.ChromeDriver;
-import org.openqa.selenium.interactions.Actions;
 
 /**
  * What a forecast costs, in the core and while a block is dragged, and how near forecasts come to
@@ -55,9 +53,43 @@ final class ForecastTime {
   private static final int CLIENTS = 200;
   private static final int SESSIONS = 6;
   private static final int MOVES = 120;
+  private static final int WARM_UP = 40;
+  private static final int APART_MILLIS = 120;
+
+  /**
+   * From a move, and from an answer that is read, until their handlers and what they changed are
+   * done; and from a move until the picture is another one.
+   */
+  private static final String WATCH =
+      """
+      window.costs = []
+      window.followed = []
+      let moved = 0
+      const watched = () => {
+        const from = performance.now()
+        const line = new MessageChannel()
+        line.port1.onmessage = () => window.costs.push(performance.now() - from)
+        line.port2.postMessage(0)
+      }
+      window.addEventListener('pointermove', () => {
+        moved = performance.now()
+        watched()
+      }, true)
+      const real = Response.prototype.json
+      Response.prototype.json = async function () {
+        const value = await real.call(this)
+        watched()
+        return value
+      }
+      new MutationObserver(() => window.followed.push(performance.now() - moved)).observe(
+        document.querySelector('.forecast .line'),
+        { attributes: true, attributeFilter: ['d'] },
+      )
+      """;
+
   private static final Instant BEGUN = Instant.parse("2030-01-01T09:00:00Z");
 
-  void run() throws IOException {
+  void run() throws IOException, InterruptedException {
     ninetyMinutes();
     errors();
     dragged();
@@ -203,7 +235,7 @@ final class ForecastTime {
         BEGUN.plusSeconds(course.seconds()));
   }
 
-  private static void dragged() throws IOException {
+  private static void dragged() throws IOException, InterruptedException {
     int port = KorvelProcess.freePort();
     try (KorvelProcess server =
         KorvelProcess.ready(KorvelProcess.launcher("demo", "--port", "" + port), port)) {
@@ -212,40 +244,39 @@ final class ForecastTime {
         driver.manage().timeouts().implicitlyWait(Duration.ofSeconds(20));
         driver.get(server.address() + "/studio/outlines/new?from=three-rungs-bursts");
         driver.findElement(By.cssSelector(".forecast svg"));
-        List<WebElement> edges = driver.findElements(By.cssSelector(".strip .edge.along"));
-        driver.executeCdpCommand("Performance.enable", Map.of());
-        new Actions(driver).clickAndHold(edges.get(2)).perform();
-        double[] script = new double[MOVES];
-        double[] followed = new double[MOVES];
-        String drawn = drawn(driver);
-        for (int move = -20; move < MOVES; move++) {
-          double before = PageScript.seconds(driver);
-          long from = System.nanoTime();
-          new Actions(driver).moveByOffset(move / 15 % 2 == 0 ? 8 : -8, 0).perform();
-          String now = drawn(driver);
-          while (now.equals(drawn) && System.nanoTime() - from < 1e9) {
-            now = drawn(driver);
+        Rectangle edge = driver.findElements(By.cssSelector(".strip .edge.along")).get(2).getRect();
+        int x = edge.getX() + edge.getWidth() / 2;
+        int y = edge.getY() + edge.getHeight() / 2;
+        driver.executeScript(WATCH);
+        mouse(driver, "mousePressed", x, y);
+        for (int move = 0; move < WARM_UP + MOVES; move++) {
+          if (move == WARM_UP) {
+            driver.executeScript("window.costs = []; window.followed = []");
           }
-          drawn = now;
-          if (move >= 0) {
-            followed[move] = (System.nanoTime() - from) / 1e6;
-            script[move] = 1_000 * (PageScript.seconds(driver) - before);
-          }
+          // Half a minute is some ten pixels: each move is another length.
+          x += move / 10 % 2 == 0 ? 11 : -11;
+          mouse(driver, "mouseMoved", x, y);
+          Thread.sleep(APART_MILLIS);
         }
-        new Actions(driver).release().perform();
-        System.out.println(new Sample("dragged: script of a move, all of it", "ms", script).line());
-        System.out.println(
-            new Sample("dragged: from the move to the new picture", "ms", followed).line());
+        mouse(driver, "mouseReleased", x, y);
+        print(driver, "costs", "dragged: script of a move, or of an answer");
+        print(driver, "followed", "dragged: from the move to the new picture");
       } finally {
         driver.quit();
       }
     }
   }
 
-  private static String drawn(ChromeDriver driver) {
-    return Arrays.toString(
-        new Object[] {
-          driver.executeScript("return document.querySelector('.forecast .line').getAttribute('d')")
-        });
+  private static void mouse(ChromeDriver driver, String type, int x, int y) {
+    driver.executeCdpCommand(
+        "Input.dispatchMouseEvent",
+        Map.of("type", type, "x", x, "y", y, "button", "left", "buttons", 1, "clickCount", 1));
+  }
+
+  @SuppressWarnings("unchecked")
+  private static void print(ChromeDriver driver, String what, String name) {
+    List<Number> all = (List<Number>) driver.executeScript("return window." + what);
+    System.out.println(
+        new Sample(name, "ms", all.stream().mapToDouble(Number::doubleValue).toArray()).line());
   }
 }
