@@ -96,11 +96,11 @@ public final class Forecast {
           "last " + longest + " s with their waiting",
           "up to " + Trace.MOST_SECONDS + " s, twelve hours");
     }
-    return new Course(reserve, uncertainty, kinetics, (int) longest, from).run(steps);
+    return new Runner(reserve, uncertainty, kinetics, (int) longest, from).run(steps);
   }
 
-  /** The rates as they come. */
-  private static final class Course {
+  /** The rates as they come, second by second. */
+  private static final class Runner {
     private final Reserve reserve;
     private final Uncertainty uncertainty;
     private final Kinetics kinetics;
@@ -117,7 +117,7 @@ public final class Forecast {
     private int hard;
     private int second;
 
-    private Course(
+    private Runner(
         Reserve reserve,
         Uncertainty uncertainty,
         Kinetics kinetics,
@@ -203,7 +203,8 @@ public final class Forecast {
     }
   }
 
-  private static int shown(double rate) {
+  /** A rate as it is shown: half up. */
+  static int shown(double rate) {
     return (int) Math.floor(rate + 0.5);
   }
 

@@ -59,7 +59,7 @@ public record ForecastAdvice(Place place, Finding finding, Optional<Remedy> reme
     return all;
   }
 
-  private static boolean falls(Coming coming) {
+  private static boolean aimsUp(Coming coming) {
     boolean hard = coming.step().kind() == StepKind.WORK || coming.step().kind() == StepKind.BURST;
     return hard && !coming.step().waits() && coming.step().wanted().isPresent();
   }
@@ -69,10 +69,10 @@ public record ForecastAdvice(Place place, Finding finding, Optional<Remedy> reme
       Forecast forecast, Place place, List<Coming> rounds) {
     List<Coming> missed =
         rounds.stream()
-            .filter(ForecastAdvice::falls)
+            .filter(ForecastAdvice::aimsUp)
             .filter(
                 coming ->
-                    shown(forecast.at(coming.toSecond()))
+                    Forecast.shown(forecast.at(coming.toSecond()))
                         < coming.step().wanted().orElseThrow().lowBpm())
             .toList();
     if (missed.isEmpty()) {
@@ -84,22 +84,16 @@ public record ForecastAdvice(Place place, Finding finding, Optional<Remedy> reme
     for (Coming each : missed) {
       longest = Math.max(longest, secondsUntil(forecast, each, wanted.lowBpm()));
     }
+    if (longest > Limit.STEP_SECONDS.highest()) {
+      // A single rate that lies half a beat over what it settles at.
+      return Optional.empty();
+    }
     int grain = longest < 2 * MINUTE ? FINE : COARSE;
     int seconds = (longest + grain - 1) / grain * grain;
     boolean burst = step.kind() == StepKind.BURST && seconds <= BURST_LONGEST;
-    String what =
-        step.kind() == StepKind.BURST
-            ? rounds.size() == 1
-                ? "The " + length(step.seconds()) + " burst"
-                : "The " + length(step.seconds()) + " bursts"
-            : length(step.seconds()) + " of work";
-    String which =
-        missed.size() < rounds.size()
-            ? what + " (" + missed.size() + " of " + rounds.size() + ")"
-            : what;
     Finding finding =
         ForecastFinding.ENDS_BEFORE_TARGET.of(
-            which,
+            named(step, missed.size(), rounds.size()),
             wanted.lowPercent().stripTrailingZeros().toPlainString(),
             Level.atPercent(wanted.lowPercent()).displayName(),
             length(seconds) + (step.kind() == StepKind.BURST && !burst ? ", as work," : ""),
@@ -108,9 +102,17 @@ public record ForecastAdvice(Place place, Finding finding, Optional<Remedy> reme
         new ForecastAdvice(
             place,
             finding,
-            seconds > Limit.STEP_SECONDS.highest()
-                ? Optional.empty()
-                : Optional.of(new Remedy(place, burst ? StepKind.BURST : StepKind.WORK, seconds))));
+            Optional.of(new Remedy(place, burst ? StepKind.BURST : StepKind.WORK, seconds))));
+  }
+
+  /** “The 20 s bursts (2 of 3)”, or “60 s of work”. */
+  private static String named(ForecastStep step, int missed, int rounds) {
+    String length = length(step.seconds());
+    String what =
+        step.kind() == StepKind.BURST
+            ? "The " + length + (rounds == 1 ? " burst" : " bursts")
+            : length + " of work";
+    return missed < rounds ? what + " (" + missed + " of " + rounds + ")" : what;
   }
 
   /** How long a step would have to last for its rate to be up there. */
@@ -119,7 +121,7 @@ public record ForecastAdvice(Place place, Finding finding, Optional<Remedy> reme
     double settles = model.settles(coming.step().share(), 0);
     double now = forecast.at(coming.toSecond());
     int seconds = coming.toSecond() - coming.fromSecond() + 1;
-    while (shown(now) < bpm && seconds < Limit.STEP_SECONDS.highest() + 1) {
+    while (Forecast.shown(now) < bpm && seconds < Limit.STEP_SECONDS.highest() + 1) {
       now = model.after(now, settles);
       seconds++;
     }
@@ -176,10 +178,6 @@ public record ForecastAdvice(Place place, Finding finding, Optional<Remedy> reme
             seconds > Limit.STEP_SECONDS.highest()
                 ? Optional.empty()
                 : Optional.of(new Remedy(place, StepKind.COOL_DOWN, seconds))));
-  }
-
-  private static int shown(double rate) {
-    return (int) Math.floor(rate + 0.5);
   }
 
   /** As it is said: 45 s, or 1:55 min. */

@@ -100,7 +100,7 @@ public record ForecastReview(
         known++;
         within += forecast.holds(second, bpm.getAsInt()) ? 1 : 0;
         if (kind == StepKind.WORK && second - from > SETTLED) {
-          settled.add((int) Math.floor(off + 0.5));
+          settled.add(Forecast.shown(off));
         }
       }
       if (to > from) {
@@ -110,7 +110,7 @@ public record ForecastReview(
     return new ForecastReview(
         forecast,
         steps,
-        known == 0 ? OptionalInt.empty() : OptionalInt.of((int) Math.floor(apart / known + 0.5)),
+        known == 0 ? OptionalInt.empty() : OptionalInt.of(Forecast.shown(apart / known)),
         settled.size() < FEWEST ? OptionalInt.empty() : middle(settled),
         known == 0 ? 0 : Rounding.quotient(100L * within, known));
   }
@@ -146,7 +146,7 @@ public record ForecastReview(
         kind,
         from + 1,
         to,
-        (int) Math.floor(sum / (to - first + 1) + 0.5),
+        Forecast.shown(sum / (to - first + 1)),
         rates.isEmpty() ? OptionalInt.empty() : middle(rates));
   }
 

@@ -150,4 +150,45 @@ class ForecastAdviceTest {
     assertThat(advice(plain, true)).isEmpty();
     assertThat(advice(plain, false)).isEmpty();
   }
+
+  @Test
+  void halfABeatUnderASingleRateIsNotCalledTooShort() {
+    // 50 % of 64 to 175 is 119.5: it asks for 120 and settles under it.
+    Reserve odd = Reserve.of(64, 175);
+    Outline single =
+        outline(block(1, WARM), block(1, step(StepKind.WORK, 1200, 50, 50)), block(1, COOL));
+    assertThat(
+            ForecastAdvice.of(
+                Forecast.of(
+                    odd,
+                    Uncertainty.USUAL,
+                    Kinetics.usual(true),
+                    ForecastStep.of(
+                        single, odd, ExertionLimits.anyone(Optional.of(odd), RpeFamily.RATIO)),
+                    OptionalDouble.empty())))
+        .isEmpty();
+  }
+
+  @Test
+  void aWaitThatIsInVainIsSaid() {
+    Kinetics slow =
+        new Kinetics(new Kinetics.TimeConstant(150, 3), new Kinetics.TimeConstant(75, 0));
+    Outline waiting =
+        outline(
+            block(1, new Step(StepKind.WORK, 1200, Optional.of(new Percents(50, 52)), true)),
+            block(1, COOL));
+    assertThat(
+            ForecastAdvice.of(
+                Forecast.of(
+                    SPAN,
+                    Uncertainty.USUAL,
+                    slow,
+                    ForecastStep.of(
+                        waiting, SPAN, ExertionLimits.anyone(Optional.of(SPAN), RpeFamily.RATIO)),
+                    OptionalDouble.empty())))
+        .extracting(told -> told.finding().message())
+        .containsExactly(
+            "The target of 120 bpm is not reached in 4 min: the timer of this step starts by"
+                + " itself.");
+  }
 }
