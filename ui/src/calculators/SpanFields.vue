@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import TextField from '../shared/TextField.vue'
 
-/** The span from rest to maximum, and a cap. */
+/** The span from rest to maximum, and a cap where one is asked for. */
 defineProps<{ messages: Record<string, string> }>()
 const rest = defineModel<string>('rest', { required: true })
 const max = defineModel<string>('max', { required: true })
-const cap = defineModel<string>('cap', { required: true })
+const cap = defineModel<string>('cap')
 </script>
 
 <template>
@@ -28,6 +28,7 @@ const cap = defineModel<string>('cap', { required: true })
     />
   </div>
   <TextField
+    v-if="cap !== undefined"
     v-model="cap"
     label="A clinician's cap"
     name="cap"

@@ -217,31 +217,16 @@ const reading = computed(() => {
   </div>
 </template>
 
+<style scoped src="../shared/chart/picture.css"></style>
+
 <style scoped>
 .forecast {
   min-width: 0;
 }
 
 .picture {
-  width: 100%;
-  min-width: 0;
-  overflow: hidden;
-  contain: inline-size;
   touch-action: pan-y;
   border-radius: var(--radius);
-}
-
-svg {
-  display: block;
-}
-
-text {
-  font-size: 12.5px;
-  fill: var(--ink-quiet);
-}
-
-.grid {
-  stroke: var(--line);
 }
 
 .target {

@@ -111,30 +111,12 @@ const times = computed(() => {
   </section>
 </template>
 
+<style scoped src="../shared/chart/picture.css"></style>
+
 <style scoped>
-.picture {
-  width: 100%;
-  min-width: 0;
-  overflow: hidden;
-  contain: inline-size;
-}
-
-svg {
-  display: block;
-}
-
-text {
-  font-size: 12.5px;
-  fill: var(--ink-quiet);
-}
-
 .figure {
   fill: var(--ink);
   font-weight: 650;
-}
-
-.grid {
-  stroke: var(--line);
 }
 
 .near {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import Select from 'primevue/select'
+import SpanFields from '../calculators/SpanFields.vue'
 import ChoiceField from '../shared/ChoiceField.vue'
-import Field from '../shared/Field.vue'
+import SelectField from '../shared/SelectField.vue'
 import TextField from '../shared/TextField.vue'
 import { MADE_UP } from './useForecastSide'
 
@@ -28,47 +28,16 @@ const TRAINED = [
 <template>
   <fieldset class="side">
     <legend>{{ title }}</legend>
-    <Field v-slot="field" label="Outline">
-      <Select
-        v-model="outline"
-        :label-id="field.id"
-        :options="outlines"
-        option-label="name"
-        option-value="value"
-        filter
-        :aria-label="`Outline, ${title}`"
-      />
-    </Field>
-    <Field v-slot="field" label="For">
-      <Select
-        v-model="who"
-        :label-id="field.id"
-        :options="people"
-        option-label="name"
-        option-value="value"
-        filter
-        :aria-label="`For, ${title}`"
-      />
-    </Field>
+    <SelectField
+      v-model="outline"
+      label="Outline"
+      :spoken="`Outline, ${title}`"
+      :options="outlines"
+      filter
+    />
+    <SelectField v-model="who" label="For" :spoken="`For, ${title}`" :options="people" filter />
     <template v-if="who === MADE_UP">
-      <div class="pair">
-        <TextField
-          v-model="rest"
-          label="Resting"
-          name="rest"
-          number
-          hint="bpm"
-          :message="messages.restingBpm"
-        />
-        <TextField
-          v-model="max"
-          label="Maximum"
-          name="max"
-          number
-          hint="bpm"
-          :message="messages.maximumBpm"
-        />
-      </div>
+      <SpanFields v-model:rest="rest" v-model:max="max" :messages="messages" />
       <ChoiceField v-model="trained" label="They are" :options="TRAINED" />
     </template>
     <TextField
@@ -97,15 +66,5 @@ const TRAINED = [
 legend {
   font-weight: 700;
   padding: 0 0 8px;
-}
-
-.side :deep(.p-select) {
-  width: 100%;
-}
-
-.pair {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 12px;
 }
 </style>

@@ -1,27 +1,21 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import AtHand from '../shared/AtHand.vue'
-import Select from 'primevue/select'
 import { computed, nextTick, onMounted, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { asProblem, type Problem } from '../api/http'
 import {
   addOutline,
   changeOutline,
-  clientForecast,
   clientNames,
   oneOutline,
   outlineFor,
-  outlineForecast,
   outlineOn,
   type NamedOutline,
   type Remedy,
   type StepKind,
 } from '../api/korvel'
-import OutlineForecast from '../forecast/OutlineForecast.vue'
-import { ANYBODY } from '../forecast/madeUp'
-import Choices from '../shared/Choices.vue'
-import Field from '../shared/Field.vue'
+import ForecastSection from '../forecast/ForecastSection.vue'
 import Findings from '../shared/Findings.vue'
 import PrincipleNote from '../shared/PrincipleNote.vue'
 import ProblemNote from '../shared/ProblemNote.vue'
@@ -122,10 +116,12 @@ const people = computed(() => [
   ...(everyone.data.value?.clients ?? []).map((each) => ({ value: each.id, name: each.name })),
 ])
 
+/** The draft as it is sent. */
+const written = computed(() => (ready.value ? requestOf(draft) : null))
 const form = useFieldMessages()
 const { messages, general } = form
 const { answer } = useAnswerTo(
-  () => (ready.value ? { who: who.value, outline: requestOf(draft) } : null),
+  () => (written.value ? { who: who.value, outline: written.value } : null),
   async ({ who: whose, outline }) =>
     whose === NOBODY
       ? { outline: await outlineOn(outline), fitted: null }
@@ -145,20 +141,6 @@ const rules = computed(() => [
   ...new Map(broken.value.map(({ finding }) => [finding.code + finding.message, finding])).values(),
 ])
 
-// What it would do to a heart; of nobody in particular in percent of reserve.
-const trained = ref(false)
-const TRAINED = [
-  { value: false, name: 'Not regularly active' },
-  { value: true, name: 'Regularly active' },
-]
-const foreseen = useAnswerTo(
-  () =>
-    ready.value ? { who: who.value, trained: trained.value, outline: requestOf(draft) } : null,
-  async ({ who: whose, trained: active, outline }) =>
-    whose === NOBODY
-      ? { forecast: await outlineForecast({ ...ANYBODY, trained: active }, outline), because: '' }
-      : clientForecast(whose, 'run', outline),
-)
 const whoseName = computed(
   () => people.value.find(({ value }) => value === who.value)?.name ?? 'a client',
 )
@@ -342,17 +324,7 @@ function takeTheirs() {
           :message="messages.name"
         />
         <TextField v-model="note" label="When to use it" name="note" :message="messages.note" />
-        <Field v-slot="field" label="Worked out for">
-          <Select
-            v-model="who"
-            :label-id="field.id"
-            :options="people"
-            option-label="name"
-            option-value="value"
-            filter
-            aria-label="Worked out for"
-          />
-        </Field>
+        <SelectField v-model="who" label="Worked out for" :options="people" filter />
       </div>
 
       <OutlineStrip
@@ -469,31 +441,12 @@ function takeTheirs() {
             />
           </div>
         </fieldset>
-        <section class="ahead stack" aria-labelledby="ahead-title">
-          <div class="ahead-head">
-            <h2 id="ahead-title">Heart rate forecast</h2>
-            <Choices
-              v-if="who === NOBODY"
-              v-model="trained"
-              aria-label="Drawn for somebody"
-              :options="TRAINED"
-            />
-          </div>
-          <OutlineForecast
-            v-if="foreseen.answer.value?.forecast"
-            :forecast="foreseen.answer.value.forecast"
-            :whose="who === NOBODY ? 'somebody' : whoseName"
-            :in-percent="who === NOBODY"
-            :behind="foreseen.behind.value"
-            @mend="mend"
-          />
-          <p v-else-if="foreseen.answer.value" class="quiet">
-            No forecast for {{ whoseName }}: {{ foreseen.answer.value.because }}
-          </p>
-          <p v-else-if="foreseen.messages.value.steps" class="quiet">
-            No forecast: {{ foreseen.messages.value.steps }}
-          </p>
-        </section>
+        <ForecastSection
+          :client="who === NOBODY ? null : who"
+          :whose="who === NOBODY ? 'somebody' : whoseName"
+          :outline="written"
+          @mend="mend"
+        />
       </div>
 
       <div class="goal">
@@ -602,14 +555,6 @@ legend {
 .ticks,
 .hand > :first-of-type {
   grid-column: 1 / -1;
-}
-
-.ahead-head {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 24px;
-  justify-content: space-between;
-  align-items: end;
 }
 
 .goal {

@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import { computed, onMounted, reactive, ref, shallowRef, watch } from 'vue'
 import { outlines, practiseSession, type NamedOutline, type PracticeTrouble } from '../api/korvel'
+import SpanFields from '../calculators/SpanFields.vue'
 import ForecastPicture from '../forecast/ForecastPicture.vue'
 import ForeseenAndWas from '../forecast/ForeseenAndWas.vue'
 import { CUES, onClock, VOICE } from '../live/cues'
@@ -10,7 +11,6 @@ import { draftOf, requestOf } from '../outline/outlineDraft'
 import ChoiceField from '../shared/ChoiceField.vue'
 import Findings from '../shared/Findings.vue'
 import SelectField from '../shared/SelectField.vue'
-import TextField from '../shared/TextField.vue'
 import TickField from '../shared/TickField.vue'
 import { useAnswerTo } from '../shared/answer'
 import { typed } from '../shared/fields'
@@ -97,24 +97,7 @@ const said = computed(() => answer.value?.said.filter(({ second }) => second <= 
     <div class="columns">
       <form class="sheet stack" novalidate aria-label="Who does what" @submit.prevent="play">
         <SelectField v-model="form.outline" label="Outline" :options="names" />
-        <div class="pair">
-          <TextField
-            v-model="form.rest"
-            label="Resting"
-            name="rest"
-            number
-            hint="bpm"
-            :message="messages.restingBpm"
-          />
-          <TextField
-            v-model="form.max"
-            label="Maximum"
-            name="max"
-            number
-            hint="bpm, as you know it"
-            :message="messages.maximumBpm"
-          />
-        </div>
+        <SpanFields v-model:rest="form.rest" v-model:max="form.max" :messages="messages" />
         <ChoiceField v-model="form.trained" label="They are" :options="TRAINED" />
         <TickField
           v-model="form.medicine"
@@ -192,7 +175,7 @@ const said = computed(() => answer.value?.said.filter(({ second }) => second <= 
   align-items: start;
 }
 
-.pair {
+.columns :deep(.pair) {
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 12px;

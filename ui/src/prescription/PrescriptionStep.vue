@@ -4,7 +4,6 @@ import { computed, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import {
   bands,
-  clientForecast,
   prescriptions,
   previewPrescription,
   savePrescription,
@@ -27,7 +26,7 @@ import WhatMoves from '../shared/WhatMoves.vue'
 import { useDraft } from '../shared/draft'
 import { typed, useFieldMessages } from '../shared/fields'
 import { theStudio } from '../shared/studio'
-import OutlineForecast from '../forecast/OutlineForecast.vue'
+import ForecastSection from '../forecast/ForecastSection.vue'
 import { draftOf, requestOf } from '../outline/outlineDraft'
 import OutlineStrip from '../outline/OutlineStrip.vue'
 import OutlineTable from '../outline/OutlineTable.vue'
@@ -122,25 +121,15 @@ const { answer: worked, refused } = useAnswerTo(
 const preview = computed(() => worked.value?.prescription ?? null)
 
 // What the session would do to this heart, and what may not be meant.
-const ahead = useAnswerTo(
-  () =>
-    worked.value
-      ? {
-          client: id.value,
-          mode: parts.mode,
-          outline: requestOf(draftOf(worked.value.outline)),
-        }
-      : null,
-  ({ client, mode, outline }) => clientForecast(client, mode, outline),
-)
+const outline = computed(() => (worked.value ? requestOf(draftOf(worked.value.outline)) : null))
 /** A prescribed session is laid out by its type: another length makes it an outline of its own. */
 function openMended({ block, step, kind, seconds }: Remedy) {
-  const outline = draftOf(worked.value!.outline)
-  Object.assign(outline.blocks[block]!.steps[step]!, { kind, length: minutes(seconds) })
+  const mended = draftOf(worked.value!.outline)
+  Object.assign(mended.blocks[block]!.steps[step]!, { kind, length: minutes(seconds) })
   void router.push({
     path: '/studio/outlines/new',
     query: { for: id.value },
-    state: { outline: JSON.stringify(outline) },
+    state: { outline: JSON.stringify(mended) },
   })
 }
 
@@ -416,18 +405,17 @@ useShortcuts({
           />
         </form>
 
-        <section v-if="ahead.answer.value" class="sheet stack" aria-labelledby="ahead-title">
-          <h2 id="ahead-title">Heart rate forecast</h2>
-          <OutlineForecast
-            v-if="ahead.answer.value.forecast"
-            :forecast="ahead.answer.value.forecast"
-            :whose="overview?.client.name ?? 'this client'"
-            :behind="faulty || ahead.behind.value"
-            does="Open as an outline,"
-            @mend="openMended"
-          />
-          <p v-else class="quiet">None: {{ ahead.answer.value.because }}</p>
-        </section>
+        <ForecastSection
+          v-if="outline"
+          class="sheet"
+          :client="id"
+          :whose="overview?.client.name ?? 'this client'"
+          :mode="parts.mode"
+          :outline="outline"
+          :behind="faulty"
+          does="Open as an outline,"
+          @mend="openMended"
+        />
       </div>
 
       <section class="sheet stack result" :class="{ behind: faulty }" aria-label="Result">

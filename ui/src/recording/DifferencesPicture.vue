@@ -99,29 +99,11 @@ const signed = (value: number) => (value > 0 ? '+' : value < 0 ? '−' : '') + M
   </div>
 </template>
 
+<style scoped src="../shared/chart/picture.css"></style>
+
 <style scoped>
-.picture {
-  width: 100%;
-  min-width: 0;
-  overflow: hidden;
-  contain: inline-size;
-}
-
-svg {
-  display: block;
-}
-
-text {
-  font-size: 13px;
-  fill: var(--ink-quiet);
-}
-
 .limits {
   fill: var(--teal-wash);
-}
-
-.grid {
-  stroke: var(--line);
 }
 
 .zero {

@@ -116,27 +116,9 @@ const times = computed(() => {
   </div>
 </template>
 
+<style scoped src="../shared/chart/picture.css"></style>
+
 <style scoped>
-.picture {
-  width: 100%;
-  min-width: 0;
-  overflow: hidden;
-  contain: inline-size;
-}
-
-svg {
-  display: block;
-}
-
-text {
-  font-size: 13px;
-  fill: var(--ink-quiet);
-}
-
-.grid {
-  stroke: var(--line);
-}
-
 .gap {
   fill: var(--ground-2);
 }

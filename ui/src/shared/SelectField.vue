@@ -8,6 +8,10 @@ defineProps<{
   options: { value: T; name: string }[]
   hint?: string
   message?: string | undefined
+  /** What it is called where its label stands twice on a page. */
+  spoken?: string
+  /** Whether what is typed narrows a long list. */
+  filter?: boolean
 }>()
 const chosen = defineModel<T>({ required: true })
 </script>
@@ -20,7 +24,8 @@ const chosen = defineModel<T>({ required: true })
       :options="options"
       option-label="name"
       option-value="value"
-      :aria-label="label"
+      :filter="filter"
+      :aria-label="spoken ?? label"
       :aria-describedby="field.describedBy"
     />
   </Field>

@@ -194,11 +194,11 @@ final class RoomTime {
       driver.get(server.address() + "/floor/rooms/" + room);
       driver.executeCdpCommand("Performance.enable", Map.of());
       beat(server, sessions, viewers, 5);
-      double before = scriptSeconds(driver);
+      double before = PageScript.seconds(driver);
       beat(server, sessions, viewers, SCRIPT_SECONDS);
       say(
           "script of a board, in each second",
-          1000 * (scriptSeconds(driver) - before) / SCRIPT_SECONDS,
+          1000 * (PageScript.seconds(driver) - before) / SCRIPT_SECONDS,
           "ms");
       long lanes =
           (Long)
@@ -209,17 +209,6 @@ final class RoomTime {
     } finally {
       driver.quit();
     }
-  }
-
-  private static double scriptSeconds(ChromeDriver driver) {
-    List<?> metrics =
-        (List<?>) driver.executeCdpCommand("Performance.getMetrics", Map.of()).get("metrics");
-    return metrics.stream()
-        .map(each -> (Map<?, ?>) each)
-        .filter(each -> "ScriptDuration".equals(each.get("name")))
-        .mapToDouble(each -> ((Number) each.get("value")).doubleValue())
-        .findFirst()
-        .orElseThrow();
   }
 
   /** After the kill: every sample that was answered is there. */

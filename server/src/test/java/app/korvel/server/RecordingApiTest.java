@@ -439,7 +439,7 @@ class RecordingApiTest {
       assertThat(take(other, cut).status()).isEqualTo(400);
       assertThat(take(other, "no zip".getBytes(StandardCharsets.UTF_8)).at("/errors/0/message"))
           .isEqualTo("is no ZIP file");
-      assertThat(take(other, bomb()).at("/errors/0/message")).contains("swells");
+      assertThat(take(other, bomb(whole)).at("/errors/0/message")).contains("swells");
       Answer unreadable = take(other, changed(whole, "\"SEATED\"", "\"FLOATING\""));
       assertThat(unreadable.status()).as(unreadable.json().toString()).isEqualTo(400);
       assertThat(unreadable.at("/errors/0/message")).contains("cannot be read");
@@ -464,16 +464,13 @@ class RecordingApiTest {
     return bytes.toByteArray();
   }
 
-  /** An archive whose second file is of zeros, far larger than it looks. */
-  private static byte[] bomb() throws IOException {
+  /** The archive's own first page, and a second file of zeros, far larger than it looks. */
+  private static byte[] bomb(byte[] whole) throws IOException {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-    try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
-      zip.putNextEntry(new ZipEntry("korvel.json"));
-      zip.write(
-          ("{\"format\":\"korvel-archive\",\"version\":1,\"schema\":17,\"scope\":\"CLIENT\","
-                  + "\"client\":\"%s\",\"writtenAt\":\"2030-01-01T00:00:00Z\",\"rows\":{}}"
-                      .formatted(UUID.randomUUID()))
-              .getBytes(StandardCharsets.UTF_8));
+    try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(whole));
+        ZipOutputStream zip = new ZipOutputStream(bytes)) {
+      zip.putNextEntry(new ZipEntry(in.getNextEntry().getName()));
+      zip.write(in.readAllBytes());
       zip.putNextEntry(new ZipEntry("recordings/zeros.csv"));
       byte[] zeros = new byte[1 << 20];
       for (int n = 0; n < 200; n++) {
