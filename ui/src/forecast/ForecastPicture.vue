@@ -74,8 +74,10 @@ const times = computed(() => {
   return ticks(0, seconds.value, by ?? 14_400)
 })
 const steps = computed(() =>
-  props.forecast.steps.map((step) => ({
+  props.forecast.steps.map((step, n, all) => ({
     ...step,
+    // A step that comes in pieces is named once.
+    name: step.block === null && all[n - 1]?.name === step.name ? '' : step.name,
     left: x.value(step.fromSecond - 1),
     wide: Math.max(1, x.value(step.toSecond) - x.value(step.fromSecond - 1)),
     waits: x.value(step.fromSecond - 1 + step.waitsSeconds) - x.value(step.fromSecond - 1),
@@ -170,7 +172,11 @@ const reading = computed(() => {
         </text>
         <g v-for="(step, n) in steps" :key="n">
           <line :x1="step.left" :x2="step.left" :y1="TOP - 14" :y2="tall - FOOT" class="grid" />
-          <text v-if="step.wide > 7 * step.name.length + 6" :x="step.left + 4" :y="TOP - 7">
+          <text
+            v-if="step.name && step.wide > 7 * step.name.length + 6"
+            :x="step.left + 4"
+            :y="TOP - 7"
+          >
             {{ step.name }}
           </text>
           <rect
