@@ -14,20 +14,22 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ mend: [remedy: Remedy] }>()
 
+/** Figures lead to other places, and two letters are taken on every page. */
+const LETTERS = 'abcdefghi'
 const rows = computed(() => {
-  let key = 0
+  let nth = 0
   return props.advice.map(({ finding, remedy }) => ({
     finding,
     remedy,
-    key: remedy ? String(++key) : '',
+    key: remedy ? (LETTERS[nth++] ?? '') : '',
   }))
 })
 const words = ({ seconds, kind }: Remedy) =>
   `${props.does ?? 'Make it'} ${seconds < 60 ? `${seconds} s` : `${minutes(seconds)} min`}${kind === 'work' ? ' of work' : ''}`
 useShortcuts({
-  list: [['1 … 9', 'take up what the forecast suggests']],
+  list: [['a … i', 'take up what the forecast suggests']],
   act: (pressed) => {
-    const remedy = rows.value.find(({ key }) => key === pressed)?.remedy
+    const remedy = rows.value.find(({ key }) => key && key === pressed)?.remedy
     return remedy ? () => emit('mend', remedy) : undefined
   },
 })

@@ -102,7 +102,7 @@ const times = computed(() => {
           >{{ n ? '; ' : '' }}{{ time.way }} in <b class="num">{{ time.seconds }}</b> s,
           <template v-if="time.fits"
             >the median of <span class="num">{{ time.fits }}</span> {{ time.what }}</template
-          ><MethodLink v-else to="threshold-forecast-fits"
+          ><MethodLink v-else to="time-constant"
             >usual until three {{ time.what }} are recorded</MethodLink
           ></template
         >.

@@ -65,7 +65,7 @@ const own = computed(() => up.value.fits > 0 || down.value.fits > 0)
           <div>
             <dt>
               Heart rate response,
-              <MethodLink to="threshold-forecast-up">{{ own ? 'own' : 'usual' }}</MethodLink>
+              <MethodLink to="forecast">{{ own ? 'own' : 'usual' }}</MethodLink>
             </dt>
             <dd class="num">{{ up.seconds }} s up, {{ down.seconds }} s down</dd>
           </div>

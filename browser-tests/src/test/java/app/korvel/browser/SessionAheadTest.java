@@ -32,7 +32,7 @@ class SessionAheadTest {
     desk.sees("The 20 s bursts will not reach 75 % of reserve, Words: 25 s would.");
     desk.sees("35 s up, 55 s down");
     desk.click("h1");
-    desk.keys("1");
+    desk.keys("a");
     desk.await(() -> !desk.reads("will not reach"));
     assertThat(desk.texts(".strip .step b")).contains("0:25");
     // It is taken back as any change is.

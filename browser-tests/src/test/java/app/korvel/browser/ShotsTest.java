@@ -48,6 +48,12 @@ class ShotsTest {
     desk.open("/studio/outlines/new?from=three-rungs-bursts");
     desk.sees("will not reach");
     desk.driver().executeScript("window.scrollTo(0, 200)");
+    desk.await(
+        () ->
+            desk.driver()
+                .executeScript(
+                    "return document.getAnimations().every((each) => each.playState !== 'running')")
+                .equals(true));
     take(desk, "editor");
   }
 
@@ -219,13 +225,7 @@ class ShotsTest {
         .executeAsyncScript(
             """
             const sheets = [...document.querySelectorAll('iframe')].map((each) => each.contentDocument)
-            Promise.all([
-              ...[document, ...sheets].map((each) => each.fonts.ready),
-              ...document
-                .getAnimations()
-                .filter((each) => each.effect.getComputedTiming().endTime < Infinity)
-                .map((each) => each.finished.catch(() => null)),
-            ]).then(arguments[0])
+            Promise.all([document, ...sheets].map((each) => each.fonts.ready)).then(arguments[0])
             """);
     Files.createDirectories(PICTURES);
     Files.write(PICTURES.resolve(name + ".png"), desk.driver().getScreenshotAs(OutputType.BYTES));

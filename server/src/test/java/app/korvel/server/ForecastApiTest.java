@@ -153,6 +153,34 @@ class ForecastApiTest {
   }
 
   @Test
+  void anOutlineOfMoreThanHalfADayIsNotForeseen() {
+    String hours =
+        "{\"times\":5,\"apart\":false,\"steps\":[{\"kind\":\"work\",\"seconds\":10800,"
+            + "\"lowPercent\":40,\"highPercent\":50,\"waits\":true}]}";
+    Answer refused =
+        server.post(
+            "/api/calculator/outline-forecast",
+            "{%s,\"trained\":true,\"outline\":%s}".formatted(SPAN, outline(hours)));
+    assertThat(refused.status()).isEqualTo(400);
+    assertThat(refused.at("/errors/0/field")).isEqualTo("steps");
+    assertThat(refused.at("/errors/0/accepted")).contains("twelve hours");
+  }
+
+  @Test
+  void theTimesAreThoseOfTheClientsOwnZones() {
+    String client = scene.client("Learned Zones");
+    JsonNode zones =
+        server
+            .post(client + "/forecast", "{\"outline\":%s}".formatted(BURSTS))
+            .json()
+            .at("/forecast/zones");
+    assertThat(zones.size()).isEqualTo(5);
+    // 60 and 75 % of 64 to 176, by the equation as long as nothing was learned.
+    assertThat(zones.get(2).get("lowBpm").asInt()).isEqualTo(131);
+    assertThat(zones.get(3).get("lowBpm").asInt()).isEqualTo(148);
+  }
+
+  @Test
   void whereNoRateMayBeUsedItSaysWhy() {
     String uncounted = added(server, "Not Counted", 46, "some", "");
     Answer none = server.post(uncounted + "/forecast", "{\"outline\":%s}".formatted(BURSTS));

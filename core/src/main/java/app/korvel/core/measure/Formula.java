@@ -233,6 +233,23 @@ public enum Formula {
       "time below Phrases ÷ all time trained",
       "",
       "Recorded sessions by the second, others all their minutes at their one level.",
+      Source.KORVEL),
+  FORECAST(
+      "Heart rate forecast",
+      "each second bpm ← settles + (bpm − settles) × e^(−1 ÷ τ); settles = resting + share of"
+          + " reserve × reserve; τ is 35 s up and 55 s down for the regularly active, 50 s and 75 s"
+          + " for others, or the client’s own; over 60 % for more than 10 min the share drifts up"
+          + " by 0.25 % of reserve a minute, 5 % at most",
+      "√(error of the span there² + what a τ 30 % longer or shorter changes²)",
+      "A session before it is done, from the middle of each target. It decides nothing. The figures"
+          + " are typical of published kinetics. Simulated clients follow it too.",
+      Source.KORVEL),
+  TIME_CONSTANT(
+      "A client’s own time constant",
+      "the median of the fits a + b × e^(−t ÷ τ) over their last 10 recorded sessions, from three"
+          + " fits on, held within 15 and 150 s",
+      "a fit explains 95 % of a move of 15 bpm or more",
+      "Rises over the first 3 min of a step, falls over the first 2 min after an effort, by strap.",
       Source.KORVEL);
 
   private final String displayName;
