@@ -10,9 +10,12 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Collections;
+import java.util.List;
 import java.util.Locale;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -187,5 +190,25 @@ class HttpTest {
     assertThat(answer.status()).isEqualTo(400);
     assertThat(answer.at("/type")).startsWith("urn:korvel:problem:");
     assertThat(server.get("/api/clients?q=").json().get("clients")).isEmpty();
+  }
+
+  /** A page that the server does not know could be reached by links and not by its address. */
+  @Test
+  void everyPageOfTheInterfaceIsServed() throws IOException {
+    String router = Files.readString(Path.of("..", "ui", "src", "router.ts"));
+    List<String> pages =
+        Pattern.compile("path: '(/[^']*)'")
+            .matcher(router)
+            .results()
+            .map(found -> found.group(1))
+            .filter(page -> !page.startsWith("/:"))
+            .map(page -> page.replaceAll(":\\w+(\\([^)]*\\))?\\*?", "any"))
+            .toList();
+    assertThat(pages).hasSizeGreaterThan(30).contains("/practice/session");
+    for (String page : pages) {
+      assertThat(raw("GET " + page + " HTTP/1.1\\r\\n{host}\\r\\n"))
+          .as(page)
+          .startsWith("HTTP/1.1 200");
+    }
   }
 }

@@ -35,6 +35,7 @@ class WebSettings implements WebMvcConfigurer {
     "/desk",
     "/desk/**",
     "/practice",
+    "/practice/**",
     "/studio",
     "/studio/**",
     "/methods"
