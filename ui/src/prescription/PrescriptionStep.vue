@@ -303,7 +303,7 @@ useShortcuts({
     </section>
 
     <div class="columns">
-      <div class="stack">
+      <div class="stack left">
         <form
           id="parts"
           class="sheet stack"
@@ -407,7 +407,7 @@ useShortcuts({
 
         <ForecastSection
           v-if="outline"
-          class="sheet"
+          class="sheet ahead"
           :client="id"
           :whose="overview?.client.name ?? 'this client'"
           :mode="parts.mode"
@@ -550,6 +550,17 @@ useShortcuts({
 
 .columns {
   --columns: minmax(0, 1fr) minmax(0, 1.08fr);
+}
+
+/* One under the other, what it comes to stands before what it would do. */
+@media (max-width: 980px) {
+  .left {
+    display: contents;
+  }
+
+  .ahead {
+    order: 1;
+  }
 }
 
 legend {
