@@ -306,6 +306,40 @@ class ForecastApiTest {
     assertThat(practise(SPAN, ",\"medicine\":false").json()).isEqualTo(played.json());
   }
 
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "\"trouble\":\"swapped\" | 400 | /errors/0/field | trouble",
+        "\"trouble\":\"lost\" | 400 | /errors/0/field | trouble",
+      })
+  void aTroubleThatNobodyCanHaveAloneIsRefused(
+      String more, int status, String path, String expected) {
+    Answer refused = practise(SPAN, ",\"medicine\":false," + more);
+    assertThat(refused.status()).isEqualTo(status);
+    assertThat(refused.at(path)).isEqualTo(expected);
+  }
+
+  @Test
+  void anOutlineWithoutWorkIsNotPlayed() {
+    Answer refused =
+        server.post(
+            "/api/practice/sessions",
+            "{%s,\"trained\":true,\"medicine\":false,\"outline\":{\"blocks\":[{\"times\":1,\"apart\":false,\"steps\":[{\"kind\":\"stretch\",\"seconds\":60,\"waits\":false}]}]}}"
+                .formatted(SPAN));
+    assertThat(refused.status()).isEqualTo(422);
+    assertThat(refused.at("/findings/0/code")).isEqualTo("outline-empty");
+  }
+
+  @Test
+  void anErrorOutOfRangeIsNamedAsItWasSent() {
+    Answer refused =
+        forecast(
+            SPAN + ",\"maximumStandardErrorBpm\":99", "{\"seconds\":60,\"reservePercent\":50}");
+    assertThat(refused.status()).isEqualTo(400);
+    assertThat(refused.at("/errors/0/field")).isEqualTo("maximumStandardErrorBpm");
+  }
+
   @Test
   void onMedicationTheHeartStaysUnderWhatItsRatesPromise() {
     Answer played = practise(SPAN, ",\"medicine\":true");

@@ -62,8 +62,8 @@ public final class ForecastViews {
    *
    * @param trained whether they are regularly active
    * @param fromBpm the rate it begins at; null for the resting rate
-   * @param maximumErrorBpm standard error; null for the usual one
-   * @param restingErrorBpm standard error; null for the usual one
+   * @param maximumStandardErrorBpm standard error; null for the usual one
+   * @param restingStandardErrorBpm standard error; null for the usual one
    */
   record ForecastRequest(
       @Within(Limit.RESTING) Integer restingBpm,
@@ -71,14 +71,14 @@ public final class ForecastViews {
       Boolean trained,
       List<ForecastStepRequest> steps,
       @Nullable @Within(Limit.PULSE) Integer fromBpm,
-      @Nullable BigDecimal maximumErrorBpm,
-      @Nullable BigDecimal restingErrorBpm) {
+      @Nullable BigDecimal maximumStandardErrorBpm,
+      @Nullable BigDecimal restingStandardErrorBpm) {
 
     Forecast forecast() {
       Reserve reserve = Reserve.of(restingBpm, maximumBpm);
       return Forecast.of(
           reserve,
-          uncertainty(maximumErrorBpm, restingErrorBpm),
+          uncertainty(maximumStandardErrorBpm, restingStandardErrorBpm),
           Kinetics.usual(trained),
           ForecastStep.checked(
               steps.stream().map(ForecastStepRequest::seconds).toList(),
@@ -127,13 +127,13 @@ public final class ForecastViews {
       @Within(Limit.RESTING) Integer restingBpm,
       @Within(Limit.MAXIMUM) Integer maximumBpm,
       Boolean trained,
-      @Nullable BigDecimal maximumErrorBpm) {
+      @Nullable BigDecimal maximumStandardErrorBpm) {
     Reserve reserve() {
       return Reserve.of(restingBpm, maximumBpm);
     }
 
     Uncertainty uncertainty() {
-      return ForecastViews.uncertainty(maximumErrorBpm, null);
+      return ForecastViews.uncertainty(maximumStandardErrorBpm, null);
     }
   }
 

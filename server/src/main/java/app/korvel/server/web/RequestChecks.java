@@ -186,7 +186,7 @@ public class RequestChecks extends RequestBodyAdviceAdapter {
       return Words.accepted(type);
     }
     if (List.class.isAssignableFrom(type)) {
-      return "a list of words";
+      return "a list";
     }
     return ACCEPTED.getOrDefault(type, "text");
   }

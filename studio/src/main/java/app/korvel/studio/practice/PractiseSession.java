@@ -10,8 +10,11 @@ import app.korvel.core.forecast.Kinetics;
 import app.korvel.core.live.LiveEvent;
 import app.korvel.core.live.LivePlan;
 import app.korvel.core.live.LiveSession;
+import app.korvel.core.measure.InvalidValueException;
+import app.korvel.core.measure.RefusedException;
 import app.korvel.core.measure.Threshold;
 import app.korvel.core.outline.Outline;
+import app.korvel.core.outline.OutlineFinding;
 import app.korvel.core.prescription.ExertionLimits;
 import app.korvel.core.screening.IntensityGuide;
 import app.korvel.core.trace.Samples;
@@ -73,8 +76,17 @@ public record PractiseSession(Studio studio) {
    *
    * @param fault of the strap
    * @param seed the same one does the same
+   * @throws RefusedException when there is no work in it
+   * @throws InvalidValueException when the fault takes more than one person
    */
   public Practised of(Outline outline, MadeUp client, SimulatedStrap.Fault fault, long seed) {
+    if (outline.workSeconds() == 0) {
+      throw RefusedException.because(OutlineFinding.OUTLINE_EMPTY.of());
+    }
+    if (!fault.forOne()) {
+      throw InvalidValueException.of(
+          "trouble", "takes two people", "a trouble that one person can have");
+    }
     ExertionLimits runner =
         ExertionLimits.anyone(Optional.of(client.reserve), studio.settings().ways().family());
     Kinetics kinetics = Kinetics.usual(client.trained);
