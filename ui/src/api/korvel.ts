@@ -674,6 +674,7 @@ export const clientForecast = (
 ) => ask<ClientForecast>(`${client(id)}/forecast?mode=${mode}`, { outline, on })
 export const forecastRecord = (id: string) => get<ForecastRecord>(`${client(id)}/forecasts`)
 export const sessionForecast = (id: string) => get<SessionForecast>(`/live/${id}/forecast`)
+export const practiceTroubles = () => get<Schemas['PracticeSessionStart']>('/practice/sessions')
 export const practiseSession = (
   who: MadeUp & { medicine: boolean; trouble: PracticeTrouble | null; seed: number | null },
   outline: Typed<OutlineRequest>,

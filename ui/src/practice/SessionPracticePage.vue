@@ -1,7 +1,13 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed, onMounted, reactive, ref, shallowRef, watch } from 'vue'
-import { outlines, practiseSession, type NamedOutline, type PracticeTrouble } from '../api/korvel'
+import {
+  outlines,
+  practiceTroubles,
+  practiseSession,
+  type NamedOutline,
+  type PracticeTrouble,
+} from '../api/korvel'
 import SpanFields from '../calculators/SpanFields.vue'
 import ForecastPicture from '../forecast/ForecastPicture.vue'
 import ForeseenAndWas from '../forecast/ForeseenAndWas.vue'
@@ -19,8 +25,11 @@ import { SPEED, usePlayed } from './usePlayed'
 
 /** An outline tried on somebody made up, a minute a second: nothing of it is kept. */
 const library = shallowRef<NamedOutline[]>([])
+const troubles = shallowRef<{ value: PracticeTrouble; name: string }[]>([])
 onMounted(async () => {
-  library.value = (await outlines()).outlines
+  const [made, known] = await Promise.all([outlines(), practiceTroubles()])
+  library.value = made.outlines
+  troubles.value = known.troubles.map(({ trouble, name }) => ({ value: trouble, name }))
 })
 const form = reactive({
   outline: 'two-and-two',
@@ -33,12 +42,6 @@ const form = reactive({
 const TRAINED = [
   { value: false, name: 'Not regularly active' },
   { value: true, name: 'Regularly active' },
-]
-const TROUBLES: { value: PracticeTrouble; name: string }[] = [
-  { value: 'none', name: 'As it should be' },
-  { value: 'drop-outs', name: 'Loses the signal now and then' },
-  { value: 'slipping', name: 'Slips, and reads low' },
-  { value: 'spikes', name: 'Shows spikes' },
 ]
 const names = computed(() => library.value.map(({ id, name }) => ({ value: id, name })))
 const chosen = computed(() => library.value.find(({ id }) => id === form.outline))
@@ -104,7 +107,7 @@ const said = computed(() => answer.value?.said.filter(({ second }) => second <= 
           name="medicine"
           label="On rate-lowering medication: the heart stays 30 bpm under that maximum"
         />
-        <SelectField v-model="form.trouble" label="The strap" :options="TROUBLES" />
+        <SelectField v-model="form.trouble" label="The strap" :options="troubles" />
         <div class="ways">
           <Button
             type="button"

@@ -13,29 +13,40 @@ public final class SimulatedStrap {
 
   /** What may be wrong with it, or with whoever wears it. */
   public enum Fault {
-    NONE("As it should be", true),
-    DROP_OUTS("Loses the signal now and then", true),
-    SLIPPING("Slips, and reads low", true),
-    SPIKES("Shows spikes", true),
-    STEP_LOCKED("Locks on to the steps", true),
+    NONE("As it should be", Whose.STRAP),
+    DROP_OUTS("Loses the signal now and then", Whose.STRAP),
+    SLIPPING("Slips, and reads low", Whose.STRAP),
+    SPIKES("Shows spikes", Whose.STRAP),
+    STEP_LOCKED("Locks on to the steps", Whose.STRAP),
     /** Works so hard that a cap, or the maximum, is passed. */
-    TOO_HARD("Works far too hard", true),
-    EARLY_STOP("Is tired and stops early", true),
-    SYMPTOM("Tells of a symptom", true),
+    TOO_HARD("Works far too hard", Whose.WEARER),
+    EARLY_STOP("Is tired and stops early", Whose.WEARER),
+    SYMPTOM("Tells of a symptom", Whose.WEARER),
     /** Two of a room wear each other's straps after a while. */
-    SWAPPED("Two straps are swapped", false);
+    SWAPPED("Two straps are swapped", Whose.TWO);
+
+    private enum Whose {
+      STRAP,
+      WEARER,
+      TWO
+    }
 
     private final String displayName;
-    private final boolean forOne;
+    private final Whose whose;
 
-    Fault(String displayName, boolean forOne) {
+    Fault(String displayName, Whose whose) {
       this.displayName = displayName;
-      this.forOne = forOne;
+      this.whose = whose;
     }
 
     /** Whether it can be had by one person alone. */
     public boolean forOne() {
-      return forOne;
+      return whose != Whose.TWO;
+    }
+
+    /** Whether it is of the strap itself, whoever wears it. */
+    public boolean ofStrap() {
+      return whose == Whose.STRAP;
     }
 
     /** As it is shown. */

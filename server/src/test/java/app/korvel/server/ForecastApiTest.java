@@ -311,13 +311,26 @@ class ForecastApiTest {
       delimiter = '|',
       value = {
         "\"trouble\":\"swapped\" | 400 | /errors/0/field | trouble",
+        "\"trouble\":\"too-hard\" | 400 | /errors/0/field | trouble",
         "\"trouble\":\"lost\" | 400 | /errors/0/field | trouble",
       })
-  void aTroubleThatNobodyCanHaveAloneIsRefused(
+  void aTroubleThatIsNoneOfTheStrapIsRefused(
       String more, int status, String path, String expected) {
     Answer refused = practise(SPAN, ",\"medicine\":false," + more);
     assertThat(refused.status()).isEqualTo(status);
     assertThat(refused.at(path)).isEqualTo(expected);
+  }
+
+  @Test
+  void whatMayBeWrongWithTheStrapIsOffered() {
+    JsonNode troubles = server.get("/api/practice/sessions").json().get("troubles");
+    assertThat(troubles.size()).isEqualTo(5);
+    for (JsonNode each : troubles) {
+      String trouble = ",\"trouble\":\"" + each.get("trouble").asString() + "\"";
+      assertThat(practise(SPAN, ",\"medicine\":false" + trouble).status())
+          .as(trouble)
+          .isEqualTo(200);
+    }
   }
 
   @Test

@@ -177,7 +177,7 @@ final class TestViews {
 
     static final List<Option> FAULTS =
         Arrays.stream(SimulatedStrap.Fault.values())
-            .filter(each -> each.compareTo(SimulatedStrap.Fault.TOO_HARD) < 0)
+            .filter(SimulatedStrap.Fault::ofStrap)
             .map(each -> Option.of(each, each.displayName()))
             .toList();
   }

@@ -1,9 +1,11 @@
 package app.korvel.server.practice;
 
 import app.korvel.server.practice.PracticeSessionViews.PracticeSessionRequest;
+import app.korvel.server.practice.PracticeSessionViews.PracticeSessionStart;
 import app.korvel.server.practice.PracticeSessionViews.PracticeSessionView;
 import app.korvel.studio.Studio;
 import app.korvel.studio.practice.PractiseSession;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -17,6 +19,11 @@ class PracticeSessionController {
   PracticeSessionController(Studio studio, Seeds seeds) {
     this.studio = studio;
     this.seeds = seeds;
+  }
+
+  @GetMapping("/api/practice/sessions")
+  PracticeSessionStart start() {
+    return PracticeSessionStart.NOW;
   }
 
   /** The whole session at once, to be played at any speed. */

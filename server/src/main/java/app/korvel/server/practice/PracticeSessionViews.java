@@ -24,6 +24,7 @@ import app.korvel.studio.practice.PractiseSession.Practised;
 import app.korvel.studio.zone.SchemeCatalog;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -33,6 +34,19 @@ import org.jspecify.annotations.Nullable;
 /** A practised session as it is asked for and sent. */
 final class PracticeSessionViews {
   private PracticeSessionViews() {}
+
+  /** What may be wrong with a strap. */
+  record StrapTrouble(SimulatedStrap.Fault trouble, String name) {}
+
+  /** What can be chosen, besides an outline of the library. */
+  record PracticeSessionStart(List<StrapTrouble> troubles) {
+    static final PracticeSessionStart NOW =
+        new PracticeSessionStart(
+            Arrays.stream(SimulatedStrap.Fault.values())
+                .filter(SimulatedStrap.Fault::ofStrap)
+                .map(fault -> new StrapTrouble(fault, fault.displayName()))
+                .toList());
+  }
 
   /**
    * An outline and a client who is made up.

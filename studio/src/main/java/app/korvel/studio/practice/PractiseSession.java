@@ -77,15 +77,15 @@ public record PractiseSession(Studio studio) {
    * @param fault of the strap
    * @param seed the same one does the same
    * @throws RefusedException when there is no work in it
-   * @throws InvalidValueException when the fault takes more than one person
+   * @throws InvalidValueException when the fault is none of the strap itself
    */
   public Practised of(Outline outline, MadeUp client, SimulatedStrap.Fault fault, long seed) {
     if (outline.workSeconds() == 0) {
       throw RefusedException.because(OutlineFinding.OUTLINE_EMPTY.of());
     }
-    if (!fault.forOne()) {
+    if (!fault.ofStrap()) {
       throw InvalidValueException.of(
-          "trouble", "takes two people", "a trouble that one person can have");
+          "trouble", "is none of the strap itself", "a trouble of the strap");
     }
     ExertionLimits runner =
         ExertionLimits.anyone(Optional.of(client.reserve), studio.settings().ways().family());
