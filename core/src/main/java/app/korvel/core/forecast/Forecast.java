@@ -88,8 +88,7 @@ public final class Forecast {
       Kinetics kinetics,
       List<ForecastStep> steps,
       OptionalDouble from) {
-    long longest =
-        steps.stream().mapToLong(each -> each.seconds() + (each.waits() ? WAITS : 0)).sum();
+    long longest = longest(steps);
     if (longest > Trace.MOST_SECONDS) {
       throw InvalidValueException.of(
           "steps",
@@ -97,6 +96,11 @@ public final class Forecast {
           "up to " + Trace.MOST_SECONDS + " s, twelve hours");
     }
     return new Runner(reserve, uncertainty, kinetics, (int) longest, from).run(steps);
+  }
+
+  /** How long steps last at the most, with all the waiting that may be, in seconds. */
+  static long longest(List<ForecastStep> steps) {
+    return steps.stream().mapToLong(each -> each.seconds() + (each.waits() ? WAITS : 0)).sum();
   }
 
   /** The rates as they come, second by second. */

@@ -1,11 +1,10 @@
 package app.korvel.core.forecast;
 
+import app.korvel.core.measure.Days;
 import app.korvel.core.measure.Finding;
 import app.korvel.core.measure.Threshold;
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 
@@ -21,8 +20,6 @@ public record ForecastRecord(
 
   /** A session of a day. */
   public record Foreseen(UUID session, LocalDate on, ForeseenSession told) {}
-
-  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
 
   public ForecastRecord {
     sessions = List.copyOf(sessions);
@@ -49,7 +46,7 @@ public record ForecastRecord(
         Kinetics.of(trained, latest.stream().map(Foreseen::told).toList()),
         harder >= Threshold.FORECAST_HARDER_SESSIONS.whole()
             ? Optional.of(
-                ForecastFinding.HARDER_THAN_IT_WAS.of(harder, since.plusDays(1).format(DAY)))
+                ForecastFinding.HARDER_THAN_IT_WAS.of(harder, Days.ofTheYear(since.plusDays(1))))
             : Optional.empty());
   }
 }

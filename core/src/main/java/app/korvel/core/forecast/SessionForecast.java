@@ -7,6 +7,7 @@ import app.korvel.core.live.LiveSession;
 import app.korvel.core.outline.StepKind;
 import app.korvel.core.run.Leg;
 import app.korvel.core.run.Run;
+import app.korvel.core.trace.Trace;
 import app.korvel.core.zone.Reserve;
 import java.time.Duration;
 import java.time.Instant;
@@ -31,7 +32,8 @@ public final class SessionForecast {
    * Foresees it.
    *
    * @param kinetics as they were known before it
-   * @return empty where no rate is used, or where nobody saw when its steps began
+   * @return empty where no rate is used, where nobody saw when its steps began, or where it lasts
+   *     longer than {@link Trace#MOST_SECONDS} s
    */
   public static Optional<Forecast> of(LiveSession session, Kinetics kinetics) {
     LivePlan plan = session.plan();
@@ -41,13 +43,11 @@ public final class SessionForecast {
     if (reserve.isEmpty() || basis.isEmpty() || !asked || !session.recording().seen()) {
       return Optional.empty();
     }
-    return Optional.of(
-        Forecast.of(
-            reserve.get(),
-            basis.get().uncertainty(),
-            kinetics,
-            steps(session, reserve.get()),
-            first(session)));
+    List<ForecastStep> steps = steps(session, reserve.get());
+    return Forecast.longest(steps) > Trace.MOST_SECONDS
+        ? Optional.empty()
+        : Optional.of(
+            Forecast.of(reserve.get(), basis.get().uncertainty(), kinetics, steps, first(session)));
   }
 
   private static OptionalDouble first(LiveSession session) {

@@ -21,6 +21,7 @@ import app.korvel.core.zone.Uncertainty;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -174,6 +175,22 @@ class ForeseenSessionTest {
             START.plusSeconds(60));
     assertThat(SessionForecast.of(byTalk, OWN)).isEmpty();
     assertThat(ForecastReview.of(byTalk, OWN)).isEmpty();
+  }
+
+  @Test
+  void overHalfADayNothingIsForeseen() {
+    LivePlan halfADay =
+        new LivePlan(
+            Mode.RUN,
+            Collections.nCopies(5, step(StepKind.WORK, 10_800, 40, 50)),
+            PLAN.mover(),
+            false,
+            Optional.empty(),
+            PLAN.basis());
+    LiveSession ready =
+        LiveSession.of(
+            halfADay, RateSource.STRAP, List.of(), Recorded.samples(START, 0, n -> 0), START);
+    assertThat(SessionForecast.of(ready, OWN)).isEmpty();
   }
 
   @Test
