@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Forecast } from '../src/api/korvel'
-import { apart, at, line, percent, recorded, ribbon } from '../src/forecast/drawing'
+import { apart, at, line, recorded, ribbon } from '../src/forecast/drawing'
 import { scale, steps } from '../src/shared/chart/scale'
 
 const forecast = {
@@ -11,6 +11,9 @@ const forecast = {
   bpm: [64, 90, 100],
   lowBpm: [62, 86, 95],
   highBpm: [66, 94, 105],
+  percent: [0, 23, 32],
+  lowPercent: [-2, 20, 28],
+  highPercent: [2, 27, 37],
 } as unknown as Forecast
 const scales = { x: scale(0, 10, 0, 100), y: (bpm: number) => 200 - bpm }
 
@@ -26,11 +29,10 @@ describe('a forecast as it is drawn', () => {
   })
 
   it('is read at the point at or before a second', () => {
-    expect(at(forecast, 1)).toEqual({ bpm: 64, lowBpm: 62, highBpm: 66 })
-    expect(at(forecast, 4).bpm).toBe(90)
-    expect(at(forecast, 99).bpm).toBe(100)
-    expect(at(forecast, 0).bpm).toBe(64)
-    expect(percent(forecast, 120)).toBe(50)
+    expect(at(forecast, 1)).toEqual({ bpm: [64, 62, 66], percent: [0, -2, 2] })
+    expect(at(forecast, 4).bpm[0]).toBe(90)
+    expect(at(forecast, 99).percent).toEqual([32, 28, 37])
+    expect(at(forecast, 0).bpm[0]).toBe(64)
   })
 })
 

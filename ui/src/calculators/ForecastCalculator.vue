@@ -97,12 +97,11 @@ const named = (side: Side) =>
     .filter(Boolean)
     .join(' · ')
 
-const waits = (of: Forecast) => of.steps.reduce((sum, step) => sum + step.waitsSeconds, 0)
 const FACTS: [string, (of: Forecast) => string][] = [
   ['length', (of) => onClock(of.seconds)],
-  ['waits for its targets', (of) => onClock(waits(of))],
-  ['highest rate', (of) => `${of.bpm.reduce((a, b) => Math.max(a, b), 0)} bpm`],
-  ['at the end', (of) => `${of.bpm.at(-1)} bpm`],
+  ['waits for its targets', (of) => onClock(of.waitsSeconds)],
+  ['highest rate', (of) => `${of.highestBpm} bpm`],
+  ['at the end', (of) => `${of.endBpm} bpm`],
   [
     'cool-down below 40 % after',
     (of) => (of.cooledAfterSeconds === null ? '–' : onClock(of.cooledAfterSeconds)),
@@ -182,7 +181,7 @@ const reasons = reactive({
         />
         <div class="below">
           <div class="scroll" tabindex="0" role="region" aria-label="The forecast in figures">
-            <table>
+            <table class="ruled">
               <thead v-if="beside && also">
                 <tr>
                   <th scope="col"><span class="visually-hidden">what</span></th>
@@ -255,23 +254,6 @@ const reasons = reactive({
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 16px 36px;
   align-items: start;
-}
-
-th,
-td {
-  padding: 5px 14px 5px 0;
-  border-top: 1px solid var(--line);
-  text-align: left;
-}
-
-thead th {
-  border-top: 0;
-  color: var(--ink-quiet);
-  font-size: 0.86rem;
-}
-
-tbody th {
-  font-weight: 400;
 }
 
 .said {

@@ -4,7 +4,7 @@ import { computed, ref } from 'vue'
 import type { Forecast } from '../api/korvel'
 import { onClock } from '../live/cues'
 import { scale, steps as ticks } from '../shared/chart/scale'
-import { apart, at, line, percent, recorded, ribbon } from './drawing'
+import { apart, at, line, recorded, ribbon } from './drawing'
 
 /**
  * A session's heart rate before it is done: its ribbon over the targets of its steps, and over it
@@ -55,19 +55,21 @@ const scales = computed(() => ({ x: x.value, y: y.value }))
 const zones = computed(() =>
   props.forecast.zones.map((zone) => ({ ...zone, middle: (zone.lowBpm + zone.highBpm) / 2 })),
 )
+/** The lines across: where zones begin, or in percent the marks of a scale. */
 const rates = computed(() =>
   apart(
-    [
-      props.forecast.restingBpm,
-      props.forecast.maximumBpm,
-      ...zones.value.slice(1).map(({ lowBpm }) => lowBpm),
-    ],
-    (bpm) => y.value(bpm),
+    props.inPercent
+      ? props.forecast.marks.map(({ bpm, percent }) => ({ bpm, words: `${percent} %` }))
+      : [
+          props.forecast.restingBpm,
+          props.forecast.maximumBpm,
+          ...zones.value.slice(1).map(({ lowBpm }) => lowBpm),
+        ].map((bpm) => ({ bpm, words: String(bpm) })),
+    ({ bpm }) => y.value(bpm),
     15,
   ),
 )
 const names = computed(() => apart(zones.value, ({ middle }) => y.value(middle), 15))
-const named = (bpm: number) => (props.inPercent ? `${percent(props.forecast, bpm)} %` : String(bpm))
 const times = computed(() => {
   const most = Math.max(3, Math.floor((wide.value - LEFT - right.value) / 62))
   const by = [60, 120, 300, 600, 900, 1800, 3600, 7200].find((each) => seconds.value / each <= most)
@@ -97,20 +99,17 @@ function move(event: KeyboardEvent) {
   event.preventDefault()
   cursor.value = Math.max(1, Math.min(props.forecast.seconds, (cursor.value ?? 0) + by))
 }
-const top = computed(() => {
-  const most = props.forecast.bpm.reduce((a, b) => Math.max(a, b), 0)
-  return { bpm: most, second: 1 + props.forecast.bpm.indexOf(most) * props.forecast.everySeconds }
-})
 const words = (forecast: Forecast, second: number) => {
-  const { bpm, lowBpm, highBpm } = at(forecast, second)
-  const share = `${percent(forecast, bpm)} % of reserve`
+  const { bpm, percent } = at(forecast, second)
   return props.inPercent
-    ? `${share} (${percent(forecast, lowBpm)} to ${percent(forecast, highBpm)})`
-    : `${bpm} bpm (${lowBpm} to ${highBpm}), ${share}`
+    ? `${percent[0]} % of reserve (${percent[1]} to ${percent[2]})`
+    : `${bpm[0]} bpm (${bpm[1]} to ${bpm[2]}), ${percent[0]} % of reserve`
 }
 const reading = computed(() => {
   if (cursor.value === null) {
-    return `Highest ${props.inPercent ? `${percent(props.forecast, top.value.bpm)} % of reserve` : `${top.value.bpm} bpm`} at ${onClock(top.value.second)}`
+    const { highestBpm, highestPercent, highestSecond } = props.forecast
+    const highest = props.inPercent ? `${highestPercent} % of reserve` : `${highestBpm} bpm`
+    return `Highest ${highest} at ${onClock(highestSecond)}`
   }
   const second = cursor.value
   const was = second <= props.until ? props.record[second - 1] : 0
@@ -152,9 +151,9 @@ const reading = computed(() => {
             :style="{ fill: `var(--band-${zone.level})` }"
           />
         </g>
-        <g v-for="bpm in rates" :key="bpm">
+        <g v-for="{ bpm, words: named } in rates" :key="bpm">
           <line :x1="LEFT" :x2="wide - right" :y1="y(bpm)" :y2="y(bpm)" class="grid" />
-          <text :x="LEFT - 6" :y="y(bpm) + 4" text-anchor="end">{{ named(bpm) }}</text>
+          <text :x="LEFT - 6" :y="y(bpm) + 4" text-anchor="end">{{ named }}</text>
         </g>
         <template v-if="right > 20">
           <text v-for="zone in names" :key="zone.id" :x="wide - right + 14" :y="y(zone.middle) + 4">

@@ -11,6 +11,7 @@ import {
 import Choices from '../shared/Choices.vue'
 import { useAnswerTo } from '../shared/answer'
 import OutlineForecast from './OutlineForecast.vue'
+import { TRAINED } from './trained'
 
 /** The forecast of an outline while it is edited: for a client, or for nobody in percent. */
 const props = withDefaults(
@@ -33,10 +34,6 @@ const emit = defineEmits<{ mend: [remedy: Remedy] }>()
 /** Somebody whose rates stand for anybody's: what is shown of them is in percent of reserve. */
 const ANYBODY = { restingBpm: 60, maximumBpm: 180 }
 const trained = ref(false)
-const TRAINED = [
-  { value: false, name: 'Not regularly active' },
-  { value: true, name: 'Regularly active' },
-]
 const ahead = useAnswerTo(
   () =>
     props.outline

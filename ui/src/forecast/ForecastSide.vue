@@ -3,6 +3,7 @@ import SpanFields from '../calculators/SpanFields.vue'
 import ChoiceField from '../shared/ChoiceField.vue'
 import SelectField from '../shared/SelectField.vue'
 import TextField from '../shared/TextField.vue'
+import { TRAINED } from './trained'
 import { MADE_UP } from './useForecastSide'
 
 /** What is foreseen: an outline, for somebody, as of a day. */
@@ -19,10 +20,8 @@ const rest = defineModel<string>('rest', { required: true })
 const max = defineModel<string>('max', { required: true })
 const trained = defineModel<string>('trained', { required: true })
 const on = defineModel<string>('on', { required: true })
-const TRAINED = [
-  { value: 'no', name: 'Not regularly active' },
-  { value: 'yes', name: 'Regularly active' },
-]
+/** The address holds words. */
+const ACTIVE = TRAINED.map(({ value, name }) => ({ value: value ? 'yes' : 'no', name }))
 </script>
 
 <template>
@@ -38,7 +37,7 @@ const TRAINED = [
     <SelectField v-model="who" label="For" :spoken="`For, ${title}`" :options="people" filter />
     <template v-if="who === MADE_UP">
       <SpanFields v-model:rest="rest" v-model:max="max" :messages="messages" />
-      <ChoiceField v-model="trained" label="They are" :options="TRAINED" />
+      <ChoiceField v-model="trained" label="They are" :options="ACTIVE" />
     </template>
     <TextField
       v-else

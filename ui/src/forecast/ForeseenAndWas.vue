@@ -22,7 +22,7 @@ const review = computed(() => props.ahead.review!)
       label="Heart rate over its forecast"
     />
     <div class="scroll" tabindex="0" role="region" aria-label="Each step against its forecast">
-      <table>
+      <table class="ruled">
         <thead>
           <tr>
             <th scope="col">the end of</th>
@@ -54,26 +54,5 @@ const review = computed(() => props.ahead.review!)
 .scroll {
   max-height: 320px;
   overflow-y: auto;
-}
-
-table {
-  width: 100%;
-}
-
-th,
-td {
-  padding: 5px 12px 5px 0;
-  border-top: 1px solid var(--line);
-  text-align: left;
-}
-
-thead th {
-  border-top: 0;
-  color: var(--ink-quiet);
-  font-size: 0.86rem;
-}
-
-tbody th {
-  font-weight: 400;
 }
 </style>

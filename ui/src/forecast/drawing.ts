@@ -40,18 +40,18 @@ export function recorded(bpm: number[], until: number, scales: Scales): string {
   return drawn
 }
 
-/** A forecast at a second: the point at or before it. */
+/** A forecast at a second, the point at or before it: the rate and the edges of its ribbon. */
 export function at(forecast: Forecast, second: number) {
   const n = Math.max(
     0,
     Math.min(forecast.bpm.length - 1, Math.floor((second - 1) / forecast.everySeconds)),
   )
-  return { bpm: forecast.bpm[n]!, lowBpm: forecast.lowBpm[n]!, highBpm: forecast.highBpm[n]! }
+  const { bpm, lowBpm, highBpm, percent, lowPercent, highPercent } = forecast
+  return {
+    bpm: [bpm[n]!, lowBpm[n]!, highBpm[n]!],
+    percent: [percent[n]!, lowPercent[n]!, highPercent[n]!],
+  }
 }
-
-/** Percent of reserve, whole. */
-export const percent = ({ restingBpm, maximumBpm }: Forecast, bpm: number) =>
-  Math.round((100 * (bpm - restingBpm)) / (maximumBpm - restingBpm))
 
 /** Those of several labels that leave each other room, the first one always. */
 export function apart<T>(labels: T[], y: (label: T) => number, room: number): T[] {

@@ -12,6 +12,7 @@ import SpanFields from '../calculators/SpanFields.vue'
 import ForecastPicture from '../forecast/ForecastPicture.vue'
 import ForeseenAndWas from '../forecast/ForeseenAndWas.vue'
 import { CUES, onClock, VOICE } from '../live/cues'
+import { TRAINED } from '../forecast/trained'
 import LiveFigures from '../live/LiveFigures.vue'
 import { draftOf, requestOf } from '../outline/outlineDraft'
 import ChoiceField from '../shared/ChoiceField.vue'
@@ -39,10 +40,6 @@ const form = reactive({
   medicine: false,
   trouble: 'none' as PracticeTrouble,
 })
-const TRAINED = [
-  { value: false, name: 'Not regularly active' },
-  { value: true, name: 'Regularly active' },
-]
 const names = computed(() => library.value.map(({ id, name }) => ({ value: id, name })))
 const chosen = computed(() => library.value.find(({ id }) => id === form.outline))
 const { answer, behind, refused, messages, general } = useAnswerTo(

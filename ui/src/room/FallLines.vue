@@ -62,7 +62,7 @@ const said = computed(() =>
 </script>
 
 <template>
-  <div ref="box" class="fall">
+  <div ref="box" class="picture fall">
     <svg
       :viewBox="`0 0 ${wide} ${high}`"
       :width="wide"
@@ -112,30 +112,11 @@ const said = computed(() =>
   </div>
 </template>
 
+<style scoped src="../shared/chart/picture.css"></style>
+
 <style scoped>
-/* As wide as there is room for: what is drawn in it does not hold it open. */
-.fall {
-  width: 100%;
-  min-width: 0;
-  overflow: hidden;
-  contain: inline-size;
-}
-
-svg {
-  display: block;
-}
-
-text {
-  font-size: 13px;
-  fill: var(--ink-quiet);
-}
-
 .edge {
   fill: var(--ink);
-}
-
-.grid {
-  stroke: var(--line);
 }
 
 .line {

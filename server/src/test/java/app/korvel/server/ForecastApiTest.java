@@ -124,6 +124,12 @@ class ForecastApiTest {
     assertThat(made.json().get("seconds").asInt()).isEqualTo(300 + 520 + 60);
     assertThat(made.json().get("everySeconds").asInt()).isEqualTo(2);
     assertThat(made.json().get("bpm").size()).isEqualTo(440);
+    // The highest second may lie between two points: 67.5 and 82.5 % of reserve, in the last burst.
+    assertThat(made.json().get("highestBpm").asInt()).isEqualTo(147);
+    assertThat(made.json().get("highestPercent").asInt()).isEqualTo(74);
+    assertThat(made.json().get("percent").size()).isEqualTo(440);
+    assertThat(made.json().at("/marks/2/percent").asInt()).isEqualTo(40);
+    assertThat(made.json().get("waitsSeconds").asInt()).isZero();
     assertThat(made.at("/advice/0/finding/message"))
         .isEqualTo("The 20 s bursts will not reach 75 % of reserve, Words: 25 s would.");
     assertThat(made.json().at("/advice/0/remedy").toString())

@@ -287,6 +287,11 @@ public final class Forecast {
     return OptionalInt.empty();
   }
 
+  /** A shown rate in whole percent of reserve, half up; negative below rest. */
+  public int shownPercent(int rate) {
+    return Math.floorDiv(200 * (rate - reserve.restingBpm()) + reserve.bpm(), 2 * reserve.bpm());
+  }
+
   /** A rate as a share of reserve, in percent, unrounded. */
   double percent(double rate) {
     return 100 * (rate - reserve.restingBpm()) / reserve.bpm();

@@ -185,6 +185,16 @@ class ForecastTest {
   }
 
   @Test
+  void percentsOfReserveAreWholeHalfUp() {
+    Forecast forecast = forecast(TRAINED, work(60, 50));
+    // 57 of 112 is 50.9 %, 63 is 56.25 %, −1 is −0.9 %, 14 is 12.5 %.
+    assertThat(forecast.shownPercent(121)).isEqualTo(51);
+    assertThat(forecast.shownPercent(127)).isEqualTo(56);
+    assertThat(forecast.shownPercent(63)).isEqualTo(-1);
+    assertThat(forecast.shownPercent(78)).isEqualTo(13);
+  }
+
+  @Test
   void secondsOfEachZoneComeFromTheShownRates() {
     int[] byBpm = forecast(TRAINED, work(120, 50)).byBpm();
     assertThat(Arrays.stream(byBpm).sum()).isEqualTo(120);

@@ -231,7 +231,11 @@ public final class ForecastViews {
    * A forecast to be drawn.
    *
    * @param seconds how long it lasts
+   * @param waitsSeconds of it, until its targets are reached
+   * @param highestSecond when its highest rate is there first
    * @param everySeconds how far its points are apart; the first is of second 1
+   * @param percent of reserve at each point, whole
+   * @param marks of a scale in percent of reserve
    * @param cooledAfterSeconds of the last cool-down until it is below the share of reserve that it
    *     is to end under; null where it never is, or there is none
    */
@@ -240,10 +244,19 @@ public final class ForecastViews {
       int maximumBpm,
       @Nullable Integer capBpm,
       int seconds,
+      int waitsSeconds,
+      int highestBpm,
+      int highestPercent,
+      int highestSecond,
+      int endBpm,
       int everySeconds,
       List<Integer> bpm,
       List<Integer> lowBpm,
       List<Integer> highBpm,
+      List<Integer> percent,
+      List<Integer> lowPercent,
+      List<Integer> highPercent,
+      List<Zones.Mark> marks,
       List<ForecastStepView> steps,
       List<ZoneSeconds> zones,
       KineticsView kinetics,
@@ -261,16 +274,31 @@ public final class ForecastViews {
           Zones.of(
               scheme, Anchors.of(ladder, Optional.empty()), Uncertainty.USUAL, OptionalInt.empty());
       int[] bpm = forecast.bpm();
+      int[] low = forecast.lowBpm();
+      int[] high = forecast.highBpm();
       int every = Math.max(1, (bpm.length + POINTS - 1) / POINTS);
+      int highest = 0;
+      for (int n = 0; n < bpm.length; n++) {
+        highest = bpm[n] > bpm[highest] ? n : highest;
+      }
       return new ForecastView(
           forecast.reserve().restingBpm(),
           forecast.reserve().maximumBpm(),
           number(cap),
           bpm.length,
+          forecast.steps().stream().mapToInt(Coming::waits).sum(),
+          bpm[highest],
+          forecast.shownPercent(bpm[highest]),
+          highest + 1,
+          bpm[bpm.length - 1],
           every,
           points(bpm, every),
-          points(forecast.lowBpm(), every),
-          points(forecast.highBpm(), every),
+          points(low, every),
+          points(high, every),
+          percents(forecast, bpm, every),
+          percents(forecast, low, every),
+          percents(forecast, high, every),
+          zones.marks(),
           forecast.steps().stream()
               .map(coming -> ForecastStepView.of(coming, bpm[coming.toSecond() - 1]))
               .toList(),
@@ -278,6 +306,10 @@ public final class ForecastViews {
           KineticsView.of(forecast.kinetics()),
           number(forecast.cooledAfter()),
           ForecastAdvice.of(forecast).stream().map(AdviceView::of).toList());
+    }
+
+    private static List<Integer> percents(Forecast forecast, int[] rates, int every) {
+      return points(rates, every).stream().map(forecast::shownPercent).toList();
     }
 
     private static List<Integer> points(int[] values, int every) {

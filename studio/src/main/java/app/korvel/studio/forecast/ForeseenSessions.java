@@ -50,9 +50,10 @@ public record ForeseenSessions(Studio studio) {
     UUID client = stands.opened().clientId();
     LocalDate day = LocalDate.ofInstant(stands.opened().openedAt(), studio.zone());
     Kinetics then = kinetics(client, ClientHistory.of(studio, client).regularlyActive(day), day);
+    Optional<ForecastReview> review = ForecastReview.of(stands.session(), then);
     return new OfSession(
         stands,
-        SessionForecast.of(stands.session(), then),
-        ForecastReview.of(stands.session(), then));
+        review.map(ForecastReview::forecast).or(() -> SessionForecast.of(stands.session(), then)),
+        review);
   }
 }
